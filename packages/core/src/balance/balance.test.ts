@@ -1,0 +1,247 @@
+import fc from 'fast-check';
+import { readFormula, type FormulaDocument } from '../formula/index.js';
+import { balance, type Balance } from './index.js';
+
+const doc = (lines: [string, string, string?][], rest: Partial<FormulaDocument> = {}): unknown => ({
+  format: 'idle-kettle/formula', version: 1, title: 'test', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: 'half-pint' }],
+  lines: lines.map(([amount, ingredient, form]) => ({ amount, ingredient, ...(form && { form }) })), ...rest,
+}); // prettier-ignore
+
+function outcome(document: unknown, place = { altitude_m: 0 }): Balance {
+  const { formula, problems } = readFormula(document, place);
+  expect(problems).toEqual([]);
+  const result = balance(formula);
+  if (!result) throw new Error('nothing in the pot');
+  return result;
+}
+
+/**
+ * Yields published by extension services (from memory) and one of common practice, in half-pints. The published count
+ * is a whole number of jars a cook rounded, so a case passes when its span meets the 90 % range and the middle is
+ * within 20 % of the span; at least three of four middles must lie within 12 %.
+ */
+const YIELDS: [string, unknown, number, number][] = [
+  ['berry jam without pectin, 9 cups crushed + 6 cups sugar (extension services)', doc([['9 cups', 'blackberry', 'crushed'], ['6 cups', 'white-sugar']]), 7, 8],
+  ['apple jelly without pectin, 4 cups juice + 3 cups sugar (extension services)', doc([['4 cups', 'apple-juice'], ['2 tbsp', 'lemon-juice-fresh'], ['3 cups', 'white-sugar']], { kind: 'jelly' }), 4, 5],
+  ['blackberry jelly without pectin, 8 cups juice + 6 cups sugar (extension services)', doc([['8 cups', 'blackberry', 'juice'], ['6 cups', 'white-sugar']], { kind: 'jelly' }), 7, 8],
+  ['grape jelly with powdered pectin, 5 cups juice + 7 cups sugar (extension services)', doc([['5 cups', 'slip-skin-grape', 'juice'], ['1 box', 'pectin-powder'], ['7 cups', 'white-sugar']], { kind: 'jelly', method: 'powdered-pectin', finish: { type: 'hard-boil', minutes: 1 } }), 8, 9],
+  ['tart berries and sugar 1 : 1 with 400 ml water: about 1.70 kg in the pot (common practice)', doc([['1 kg', 'redcurrant'], ['1 kg', 'white-sugar'], ['400 ml', 'water'], ['24 g', 'lemon-juice-fresh']]), 5.4, 5.9],
+]; // prettier-ignore
+
+const errors = YIELDS.map(([, document, least, most]) => {
+  const mid = outcome(document).jars[0]?.count.mid ?? NaN;
+  return mid < least ? mid / least - 1 : mid > most ? mid / most - 1 : 0;
+});
+
+test.each(YIELDS)('%s', (_, document, least, most) => {
+  const count = outcome(document).jars[0]?.count;
+  expect(count?.low).toBeLessThanOrEqual(most);
+  expect(count?.high).toBeGreaterThanOrEqual(least);
+});
+
+test('the middle is within 12 % of the published span in four of five, and never over 20 % off', () => {
+  expect(errors.filter((error) => Math.abs(error) <= 0.12).length).toBeGreaterThanOrEqual(4);
+  expect(Math.max(...errors.map(Math.abs))).toBeLessThan(0.2);
+});
+
+describe('the arithmetic', () => {
+  const damson = doc(
+    [
+      ['2.4 kg', 'damson'],
+      ['300 ml', 'water'],
+      ['2.2 kg', 'white-sugar'],
+      ['2 tbsp', 'lemon-juice-bottled'],
+    ],
+    { jars: [{ size: '454-g' }] },
+  );
+
+  test('mass in is what was weighed, and mass out plus water off is mass in', () => {
+    const result = outcome(damson, { altitude_m: 1180 });
+    expect(result.massIn_kg.mid).toBeCloseTo(2.4 + 0.3 + 2.2 + 0.0305, 2);
+    expect(result.finish.mass_kg.mid + result.waterToBoilOff_kg.mid).toBeCloseTo(result.massIn_kg.mid, 9);
+  });
+
+  test('at the finish the liquid holds the solids that went in', () => {
+    const { finish, solubleSolids_kg, insolubleSolids_kg } = outcome(damson, { altitude_m: 1180 });
+    expect(solubleSolids_kg.mid / (finish.mass_kg.mid - insolubleSolids_kg.mid)).toBeCloseTo(
+      finish.solubleSolidsPercent.mid / 100,
+      9,
+    );
+    expect(finish.solubleSolidsPercent.mid).toBeGreaterThan(62);
+    expect(finish.solubleSolidsPercent.mid).toBeLessThan(67);
+    expect(finish.temperature_C.mid).toBeCloseTo(finish.boilingPointOfWater_C.mid + 40 / 9, 9);
+  });
+
+  test('jars hold the finished mass less film and foam', () => {
+    const { jars, finish, losses_kg } = outcome(damson, { altitude_m: 1180 });
+    const jarred = ((jars[0]?.count.mid ?? 0) * (jars[0]?.fillMass_g.mid ?? 0)) / 1000;
+    expect(jarred).toBeCloseTo(finish.mass_kg.mid - losses_kg.mid, 6);
+    expect(jars[0]?.fillMass_g.mid).toBeGreaterThan(430);
+    expect(jars[0]?.fillMass_g.mid).toBeLessThan(480);
+  });
+
+  test('a measured boiling point narrows the finish', () => {
+    const width = (place: object): number => {
+      const { solubleSolidsPercent: s } = outcome(damson, place as { altitude_m: number }).finish;
+      return s.high - s.low;
+    };
+    expect(width({ altitude_m: 1180, boilingPoint_C: 96.1 })).toBeLessThan(width({ altitude_m: 1180 }) * 0.8);
+  });
+
+  test('jars are filled in order, and a shortage lands on the last size', () => {
+    const jars = (list: object[]): number[] =>
+      outcome({ ...(damson as object), jars: list }).jars.map((jar) => jar.count.mid);
+    const [pints = 0, rest = 0] = jars([{ size: 'pint', count: 3 }, { size: 'half-pint' }]);
+    expect(pints).toBeCloseTo(3, 6);
+    expect(rest).toBeGreaterThan(5);
+    expect(jars([{ size: 'pint' }, { size: 'half-pint' }])[1]).toBeCloseTo(0, 6);
+  });
+
+  test('sugar beyond the finish is named, and nothing boils off', () => {
+    const result = outcome(
+      doc([
+        ['200 g', 'pear'],
+        ['2 kg', 'white-sugar'],
+      ]),
+    );
+    expect(result.warnings.map((w) => w.code)).toContain('already-past-finish');
+    expect(result.waterToBoilOff_kg.mid).toBeCloseTo(0, 9);
+  });
+
+  test('a butter without sugar stops thinner than one with', () => {
+    const butter = (sugar: [string, string][]): number =>
+      outcome(
+        doc([['3 kg', 'pear', 'puree'], ...sugar], {
+          kind: 'fruit-butter',
+          method: 'no-gel',
+          finish: { type: 'consistency' },
+        }),
+      ).finish.solubleSolidsPercent.mid;
+    expect(butter([])).toBeLessThan(30);
+    expect(butter([['600 g', 'white-sugar']])).toBeGreaterThan(40);
+  });
+
+  test('a pot cooked to a weight weighs that, and one that cannot is named', () => {
+    const to = (mass: string): Balance =>
+      outcome(
+        doc(
+          [
+            ['1 kg', 'redcurrant'],
+            ['1 kg', 'white-sugar'],
+          ],
+          { finish: { type: 'weight', mass } },
+        ),
+      );
+    expect(to('1.7 kg').finish.mass_kg.mid).toBeCloseTo(1.7, 9);
+    expect(to('1 kg').warnings.map((w) => w.code)).toContain('finish-below-solids');
+    expect(to('3 kg').warnings.map((w) => w.code)).toContain('already-past-finish');
+  });
+});
+
+describe('properties', () => {
+  const pot = fc.record({
+    fruit: fc.constantFrom(
+      'damson',
+      'quince',
+      'bitter-orange',
+      'blackcurrant',
+      'pear',
+      'redcurrant',
+      'apricot',
+      'passion-fruit',
+      'rhubarb',
+    ),
+    fruitG: fc.integer({ min: 300, max: 9000 }),
+    sugarShare: fc.double({ min: 0.2, max: 1.2, noNaN: true }),
+    waterG: fc.integer({ min: 1, max: 1500 }),
+    altitude: fc.integer({ min: 0, max: 4000 }),
+    finish: fc.constantFrom(
+      { type: 'gel-temperature' as const },
+      { type: 'soluble-solids' as const, percent: 62 },
+      { type: 'hard-boil' as const, minutes: 1 },
+    ),
+  });
+  const make = (
+    p: {
+      fruit: string;
+      fruitG: number;
+      sugarShare: number;
+      waterG: number;
+      finish: FormulaDocument['finish'];
+    },
+    scale = 1,
+    moreSugarG = 0,
+  ): unknown =>
+    doc(
+      [
+        [`${p.fruitG * scale} g`, p.fruit],
+        [`${p.fruitG * p.sugarShare * scale + moreSugarG} g`, 'white-sugar'],
+        [`${p.waterG * scale} g`, 'water'],
+      ],
+      { finish: p.finish },
+    );
+
+  const numbers = (value: unknown): number[] =>
+    typeof value === 'number'
+      ? [value]
+      : typeof value === 'object' && value !== null
+        ? Object.values(value).flatMap(numbers)
+        : [];
+
+  test('never NaN, never negative, ranges in order, the middle inside the bracket', () => {
+    fc.assert(
+      fc.property(pot, (p) => {
+        const result = outcome(make(p), { altitude_m: p.altitude });
+        for (const n of numbers(result)) expect(Number.isFinite(n) && n >= 0).toBe(true);
+        for (const r of [
+          result.finish.mass_kg,
+          result.finish.solubleSolidsPercent,
+          result.massIn_kg,
+          ...result.jars.map((j) => j.count),
+        ]) {
+          expect(r.low <= r.mid && r.mid <= r.high).toBe(true);
+        }
+        expect(result.jars[0]?.count.mid).toBeLessThan(result.yieldBracket.most);
+      }),
+    );
+  });
+
+  test('scaling by k scales masses by k', () => {
+    fc.assert(
+      fc.property(pot, fc.constantFrom(0.5, 2, 3), (p, k) => {
+        const [one, many] = [
+          outcome(make(p), { altitude_m: p.altitude }),
+          outcome(make(p, k), { altitude_m: p.altitude }),
+        ];
+        expect(many.finish.mass_kg.mid / one.finish.mass_kg.mid).toBeCloseTo(k, 6);
+        expect(many.finish.solubleSolidsPercent.mid).toBeCloseTo(one.finish.solubleSolidsPercent.mid, 6);
+      }),
+    );
+  });
+
+  test('more sugar never lowers solids and never lowers the yield', () => {
+    fc.assert(
+      fc.property(pot, fc.integer({ min: 1, max: 500 }), (p, more) => {
+        const [one, sweeter] = [
+          outcome(make(p), { altitude_m: p.altitude }),
+          outcome(make(p, 1, more), { altitude_m: p.altitude }),
+        ];
+        expect(sweeter.solubleSolids_kg.mid).toBeGreaterThan(one.solubleSolids_kg.mid);
+        expect(sweeter.finish.mass_kg.mid).toBeGreaterThan(one.finish.mass_kg.mid - 1e-9);
+        // At a gel temperature more sucrose against the fruit's own sugars raises the solids wanted; it never lowers them.
+        expect(sweeter.finish.solubleSolidsPercent.mid).toBeGreaterThan(
+          one.finish.solubleSolidsPercent.mid - 1e-6,
+        );
+      }),
+    );
+  });
+});
+
+test('the balance of a 10-line pot takes well under a frame', () => {
+  const lines: [string, string][] = [['1 kg', 'quince'], ['500 g', 'pear'], ['300 g', 'apple'], ['200 g', 'damson'], ['1.8 kg', 'white-sugar'], ['100 g', 'honey'], ['200 ml', 'water'], ['3 tbsp', 'lemon-juice-bottled'], ['1 tsp', 'vanilla'], ['20 g', 'ginger']]; // prettier-ignore
+  const { formula } = readFormula(doc(lines), { altitude_m: 1180 });
+  for (let i = 0; i < 50; i++) balance(formula);
+  const from = performance.now();
+  for (let i = 0; i < 200; i++) balance(formula);
+  expect((performance.now() - from) / 200).toBeLessThan(5);
+});

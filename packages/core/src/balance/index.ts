@@ -1,0 +1,2 @@
+export * from './solids.js';
+export * from './balance.js';

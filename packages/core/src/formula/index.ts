@@ -1,0 +1,3 @@
+export * from './document.js';
+export * from './read.js';
+export * from './line.js';

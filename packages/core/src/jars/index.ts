@@ -1,0 +1,2 @@
+export * from './sizes.js';
+export * from './fill.js';

@@ -1,0 +1,62 @@
+/** What the maker judged "done" by, besides the thermometer. */
+export const TEST_WAYS = ['plate', 'sheet', 'finger'] as const;
+export type TestWay = (typeof TEST_WAYS)[number];
+
+/** From "runs off" to "stands": the verdicts of a set test. */
+export const TEST_VERDICTS = ['runs', 'slowly closes', 'holds a line', 'wrinkles', 'stiff'] as const;
+export type TestVerdict = (typeof TEST_VERDICTS)[number];
+
+/** Full jars of one size, and how full its part jar is (0 for none). */
+export interface JarsFilled {
+  readonly size: string;
+  readonly full: number;
+  readonly part: number;
+}
+
+/** What an event of each type carries. */
+export interface EventBodies {
+  /** The pot goes on the heat. The place as it was known then, so that a later change of kitchen does not rewrite this boil. */
+  light: { readonly gelTemperature_C: number; readonly boilingPoint_C: number };
+  reading: { readonly temperature_C: number };
+  test: { readonly way: TestWay; readonly verdict: TestVerdict };
+  addition: { readonly text: string };
+  note: { readonly text: string };
+  /** The one hard minute begins. */
+  minute: Readonly<Record<string, never>>;
+  'off-heat': Readonly<Record<string, never>>;
+  'on-heat': Readonly<Record<string, never>>;
+  done: Readonly<Record<string, never>>;
+  /** The jars as counted; a later count replaces an earlier one. */
+  jarred: { readonly jars: readonly JarsFilled[] };
+  undo: { readonly eventId: string };
+}
+
+export const EVENT_TYPES = [
+  'light',
+  'reading',
+  'test',
+  'addition',
+  'note',
+  'minute',
+  'off-heat',
+  'on-heat',
+  'done',
+  'jarred',
+  'undo',
+] as const satisfies (keyof EventBodies)[];
+export type EventType = (typeof EVENT_TYPES)[number];
+
+/** One thing that happened to a batch. Never changed once made: a slip is taken back by an `undo` event. */
+export type BatchEvent = {
+  [T in EventType]: {
+    /** Made by the device that saw it happen; the same id twice is the same event. */
+    readonly id: string;
+    readonly type: T;
+    /** When it happened, ISO 8601, by the clock of that device. */
+    readonly at: string;
+    readonly device: string;
+    readonly body: EventBodies[T];
+  };
+}[EventType];
+
+export type EventOf<T extends EventType> = Extract<BatchEvent, { type: T }>;

@@ -1,0 +1,126 @@
+import fc from 'fast-check';
+import { parseAmount, unitById } from '../quantity/index.js';
+import {
+  compositionOf,
+  displayName,
+  INGREDIENTS,
+  ingredientById,
+  knownForms,
+  massOf,
+  readName,
+} from './index.js';
+
+describe('the table', () => {
+  test('ids are unique and kebab-case', () => {
+    const ids = INGREDIENTS.map((i) => i.id);
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const id of ids) expect(id).toMatch(/^[a-z]+(-[a-z]+)*$/);
+  });
+
+  test.each(INGREDIENTS.map((i) => [i.id, i] as const))(
+    '%s: ordered ranges, a source on every value, water left over',
+    (_, i) => {
+      const ranges = [
+        i.solubleSolidsPercent,
+        i.insolubleSolidsPercent,
+        i.gramsEach,
+        i.gramsPerBox,
+        i.gramsPerPouch,
+        i.wastePercent,
+      ].filter((r) => r !== undefined);
+      for (const r of ranges) {
+        expect(r.low <= r.mid && r.mid <= r.high && r.low >= 0).toBe(true);
+        expect(r.source.length).toBeGreaterThan(5);
+      }
+      expect(i.solubleSolidsPercent.mid + i.insolubleSolidsPercent.mid).toBeLessThanOrEqual(100);
+      expect(knownForms(i)).toContain(i.usualForm);
+    },
+  );
+
+  test('every word for an ingredient finds it, singular, plural, synonym or id', () => {
+    for (const i of INGREDIENTS) {
+      for (const word of [i.id, ...i.name, ...i.synonyms])
+        expect(readName(word)).toMatchObject({ ok: true, ingredient: { id: i.id } });
+    }
+  });
+});
+
+test('forms are read from how people say them', () => {
+  expect(readName('damsons, pitted')).toMatchObject({ ingredient: { id: 'damson' }, form: 'pitted' });
+  expect(readName('Crushed blackberries')).toMatchObject({
+    ingredient: { id: 'blackberry' },
+    form: 'crushed',
+  });
+  expect(readName('pears, peeled and cored')).toMatchObject({
+    ingredient: { id: 'pear' },
+    form: 'peeled-cored',
+  });
+  expect(readName('juice of redcurrants')).toMatchObject({ ingredient: { id: 'redcurrant' }, form: 'juice' });
+  expect(readName('quinces (as bought)')).toMatchObject({ ingredient: { id: 'quince' }, form: 'as-bought' });
+  const names = INGREDIENTS.flatMap((i) =>
+    knownForms(i).map((form) => [displayName(i, form), i.id] as const),
+  );
+  for (const [name, id] of names) {
+    const reading = readName(name);
+    // Apple, orange and lemon juice are ingredients of their own.
+    expect([id, `${id}-juice`, `${id}-juice-fresh`]).toContain(reading.ok ? reading.ingredient.id : undefined);
+  }
+});
+
+test('an unknown name offers the nearest, and nonsense offers help', () => {
+  expect(readName('blakcurrant')).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('blackcurrant') as string,
+  });
+  expect(readName('qqqqq')).toMatchObject({ ok: false, guesses: [] });
+});
+
+// A pound of crushed berries is about 1.9-2 cups; a pound of granulated sugar about 2 1/4 cups (common practice).
+test.each([['1 lb', 'blackberry', 'crushed', 1.9, 2.05], ['1 lb', 'white-sugar', 'whole', 2.2, 2.3]] as const)('%s of %s %s in cups', (_, id, form, least, most) => {
+  const ingredient = ingredientById(id);
+  if (!ingredient) throw new Error(id);
+  const mass = massOf({ value: 1, unit: unitById('cup'), approximate: false, packed: false }, ingredient, form);
+  const cups = 0.45359237 / (mass.ok ? mass.mass_kg.mid : NaN);
+  expect(cups).toBeGreaterThan(least);
+  expect(cups).toBeLessThan(most);
+}); // prettier-ignore
+
+test('what cannot be measured that way is refused with a way that works', () => {
+  const sugar = ingredientById('white-sugar');
+  const reading = parseAmount('3 boxes');
+  if (!sugar || !reading.ok) throw new Error('setup');
+  expect(massOf(reading.amount, sugar, 'whole')).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('50 g') as string,
+  });
+  expect(massOf(reading.amount, sugar, 'crushed')).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('form "crushed"') as string,
+  });
+});
+
+test('twice the amount is twice the mass, for every ingredient, form and unit that can be measured', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...INGREDIENTS),
+      fc.constantFrom('g', 'cup', 'each', 'lb', 'pinch'),
+      fc.double({ min: 0.1, max: 20, noNaN: true }),
+      (ingredient, unit, value) => {
+        for (const form of knownForms(ingredient)) {
+          const of = (v: number): number => {
+            const mass = massOf(
+              { value: v, unit: unitById(unit), approximate: false, packed: false },
+              ingredient,
+              form,
+            );
+            return mass.ok ? mass.mass_kg.mid : NaN;
+          };
+          const one = of(value);
+          if (!Number.isNaN(one)) expect(of(2 * value) / one).toBeCloseTo(2, 9);
+          const { soluble, insoluble } = compositionOf(ingredient, form);
+          expect(soluble.mid + insoluble.mid).toBeLessThanOrEqual(1);
+        }
+      },
+    ),
+  );
+});

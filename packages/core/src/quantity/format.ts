@@ -1,0 +1,78 @@
+import { unitById, type Unit } from './units.js';
+
+/** The habit of the person: which units are shown first. */
+export type UnitSystem = 'metric' | 'us';
+
+/** Fractions found on measuring cups and spoons. */
+const KITCHEN_FRACTIONS: readonly (readonly [number, string])[] = [
+  [0, ''],
+  [1 / 8, '⅛'],
+  [1 / 4, '¼'],
+  [1 / 3, '⅓'],
+  [3 / 8, '⅜'],
+  [1 / 2, '½'],
+  [5 / 8, '⅝'],
+  [2 / 3, '⅔'],
+  [3 / 4, '¾'],
+  [7 / 8, '⅞'],
+  [1, ''],
+];
+
+/** The number to the nearest fraction a kitchen can measure: 2.48 is "2½", never "2.48". */
+export function kitchenFraction(value: number): string {
+  const whole = Math.floor(value);
+  const [share, mark] = KITCHEN_FRACTIONS.reduce((best, next) =>
+    Math.abs(next[0] - (value - whole)) < Math.abs(best[0] - (value - whole)) ? next : best,
+  );
+  const units = whole + (share === 1 ? 1 : 0);
+  return units === 0 && mark !== '' ? mark : `${units}${mark}`;
+}
+
+/** `value` with about `digits` significant figures, never in exponent form. */
+export function figures(value: number, digits: number): string {
+  if (!Number.isFinite(value) || value === 0) return '0';
+  const places = Math.max(0, digits - 1 - Math.floor(Math.log10(Math.abs(value))));
+  return value.toFixed(Math.min(places, 6));
+}
+
+const counted = (count: string, unit: Unit): string =>
+  `${count} ${unit.name[/^(1|[⅛¼⅓⅜½⅝⅔¾⅞])$/.test(count) ? 0 : 1]}`;
+
+/** A mass for people: "2.40 kg", "310 g", "5 lb 5 oz", "1½ oz". @param mass_kg from 0 */
+export function formatMass(mass_kg: number, system: UnitSystem): string {
+  if (system === 'metric') {
+    if (mass_kg >= 0.9995) return `${figures(mass_kg, 3)} kg`;
+    const grams = mass_kg * 1000;
+    return grams >= 9.95 ? `${Math.round(grams)} g` : `${figures(grams, 2)} g`;
+  }
+  const ounces = mass_kg / unitById('oz').si;
+  if (ounces < 15.75) return counted(kitchenFraction(Math.max(ounces, 1 / 8)), unitById('oz'));
+  const whole = Math.round(ounces);
+  return whole % 16 === 0 ? `${whole / 16} lb` : `${Math.floor(whole / 16)} lb ${whole % 16} oz`;
+}
+
+/** A volume for people: "1.20 l", "310 ml", "2½ cups", "3 tbsp". @param volume_ml from 0 */
+export function formatVolume(volume_ml: number, system: UnitSystem): string {
+  if (system === 'metric') {
+    if (volume_ml >= 999.5) return `${figures(volume_ml / 1000, 3)} l`;
+    return volume_ml >= 9.95 ? `${Math.round(volume_ml)} ml` : `${figures(volume_ml, 2)} ml`;
+  }
+  const [unit] = [
+    { unit: unitById('cup'), from: 0.23 },
+    { unit: unitById('tbsp'), from: 0.9 },
+    { unit: unitById('tsp'), from: 0 },
+  ].filter(({ unit: u, from }) => volume_ml / u.si >= from);
+  const chosen = unit?.unit ?? unitById('tsp');
+  return counted(kitchenFraction(Math.max(volume_ml / chosen.si, 1 / 8)), chosen);
+}
+
+/** A temperature with one decimal and its letter: "100.5 °C". */
+export function formatTemperature(temperature_C: number, unit: 'C' | 'F'): string {
+  const value = unit === 'C' ? temperature_C : (temperature_C * 9) / 5 + 32;
+  return `${value.toFixed(1)} °${unit}`;
+}
+
+/** An altitude to whole metres or feet: "1180 m". */
+export function formatAltitude(altitude_m: number, system: UnitSystem): string {
+  return system === 'metric' ? `${Math.round(altitude_m)} m` : `${Math.round(altitude_m / 0.3048)} ft`;
+}

@@ -1,0 +1,5 @@
+export * from './units.js';
+export * from './parse.js';
+export * from './measure.js';
+export * from './format.js';
+export { nearest } from './nearest.js';

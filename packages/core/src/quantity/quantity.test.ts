@@ -1,0 +1,161 @@
+import fc from 'fast-check';
+import {
+  figures,
+  formatMass,
+  formatVolume,
+  kitchenFraction,
+  nearest,
+  parseAmount,
+  parseMeasure,
+  readAmount,
+  UNITS,
+  unitById,
+} from './index.js';
+
+const amount = (text: string, decimal?: '.' | ','): [number, string] => {
+  const reading = parseAmount(text, decimal);
+  if (!reading.ok) throw new Error(reading.message);
+  return [reading.amount.value, reading.amount.unit.id];
+};
+
+// Every form the formula document allows.
+test.each<[string, number, string]>([
+  ['2 1/2 cups', 2.5, 'cup'], ['1½ c', 1.5, 'cup'], ['1 ½ c.', 1.5, 'cup'], ['5/8 cup', 0.625, 'cup'], ['⅝ cup', 0.625, 'cup'], ['4 lb', 4, 'lb'],
+  ['4 lb 6 oz', 4.375, 'lb'], ['4 pounds and 6 ounces', 4.375, 'lb'], ['55 g', 55, 'g'], ['55g', 55, 'g'], ['3 Tbsp', 3, 'tbsp'], ['3 T', 3, 'tbsp'],
+  ['3 t', 3, 'tsp'], ['11 each', 11, 'each'], ['about 11 medium', 11, 'each'], ['1 box', 1, 'box'], ['1 pouch', 1, 'pouch'], ['half a lemon', 0.5, 'each'],
+  ['1 pinch', 1, 'pinch'], ['a dash', 1, 'dash'], ['1 cup packed', 1, 'cup'], ['1 1/2 pecks', 1.5, 'peck'], ['2 quarts', 2, 'quart'], ['2 fl oz', 2, 'fl-oz'],
+  ['2 fl. oz.', 2, 'fl-oz'], ['3 imperial pints', 3, 'imperial-pint'], ['1 metric cup', 1, 'metric-cup'], ['.5 l', 0.5, 'l'], ['1,200 g', 1200, 'g'],
+  ['1 200 g', 1200, 'g'], ['1.25 kg', 1.25, 'kg'], ['1-1/2 cups', 1.5, 'cup'], ['half a cup', 0.5, 'cup'], ['a quarter of a cup', 0.25, 'cup'], ['3⁄4 cup', 0.75, 'cup'],
+])('reads %s', (text, value, unit) => {
+  const [v, u] = amount(text);
+  expect(v).toBeCloseTo(value, 9);
+  expect(u).toBe(unit);
+}); // prettier-ignore
+
+test('the decimal mark of the document decides what 1,200 means', () => {
+  expect(amount('1,2 kg', ',')).toEqual([1.2, 'kg']);
+  expect(amount('1,200 kg', ',')).toEqual([1.2, 'kg']);
+  expect(amount('1.200 g', ',')).toEqual([1200, 'g']);
+  expect(amount('1,2 kg', '.')).toEqual([1.2, 'kg']); // can only be a decimal
+});
+
+test('what follows an amount is handed back', () => {
+  expect(readAmount('2.4 kg damsons, pitted')).toMatchObject({ ok: true, rest: 'damsons, pitted' });
+  expect(readAmount('2 cups of redcurrants')).toMatchObject({ ok: true, rest: 'redcurrants' });
+  expect(readAmount('3 quinces')).toMatchObject({ ok: true, rest: 'quinces', amount: { value: 3 } });
+  expect(readAmount('1 cup packed brown sugar')).toMatchObject({
+    ok: true,
+    rest: 'brown sugar',
+    amount: { packed: true },
+  });
+});
+
+test.each([
+  ['2 cupz', /unknown unit "cupz"; did you mean "cups"\?/], ['-1 kg', /below zero/], ['0 g', /more than zero/], ['plenty', /does not begin with a number/],
+  ['', /no amount/], ['1/0 cup', /does not begin with a number|nothing/], ['2-3 cups', /choice of two amounts/], ['2 kg damsons', /"damsons" after the unit/],
+  ['1.2.3 kg', /./],
+])('refuses %s and says why', (text, message) => {
+  const reading = parseAmount(text);
+  expect(reading.ok).toBe(false);
+  expect(!reading.ok && reading.message).toMatch(message);
+}); // prettier-ignore
+
+describe('properties', () => {
+  const units = fc.constantFrom(...UNITS.filter((unit) => unit.name[1] !== ''));
+
+  test('every unit reads back in every spelling, singular, plural and alias', () => {
+    fc.assert(
+      fc.property(units, fc.integer({ min: 1, max: 99 }), (unit, n) => {
+        for (const spelling of [unit.id, ...unit.name, ...unit.aliases])
+          expect(amount(`${n} ${spelling}`)).toEqual([n, unit.id]);
+      }),
+    );
+  });
+
+  test('mixed fractions are exact however they are spaced', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 40 }),
+        fc.integer({ min: 1, max: 15 }),
+        fc.integer({ min: 2, max: 16 }),
+        fc.constantFrom(' ', '  ', '-'),
+        (whole, top, bottom, gap) => {
+          expect(amount(`${whole}${gap}${top}/${bottom} lb`)[0]).toBeCloseTo(whole + top / bottom, 12);
+        },
+      ),
+    );
+  });
+
+  test('never throws and never yields NaN, zero or less, whatever is typed', () => {
+    fc.assert(
+      fc.property(
+        fc.oneof(fc.string({ maxLength: 30 }), fc.stringMatching(/^[0-9/., ½a-z-]{0,16}$/)),
+        (text) => {
+          const reading = readAmount(text);
+          if (reading.ok)
+            expect(reading.amount.value > 0 && Number.isFinite(reading.amount.value)).toBe(true);
+          else expect(reading.message.length).toBeGreaterThan(10);
+        },
+      ),
+      { numRuns: 2000 },
+    );
+  });
+
+  test('both directions: what is shown reads back to within the rounding of the kitchen', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.02, max: 60, noNaN: true }),
+        fc.constantFrom('metric' as const, 'us' as const),
+        (kg, system) => {
+          const [value, unit] = amount(formatMass(kg, system));
+          expect(Math.abs(value * unitById(unit).si - kg)).toBeLessThan(
+            Math.max(0.008 * kg, system === 'us' ? 0.015 : 0.0006),
+          );
+        },
+      ),
+    );
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 9000, noNaN: true }),
+        fc.constantFrom('metric' as const, 'us' as const),
+        (ml, system) => {
+          const [value, unit] = amount(formatVolume(ml, system));
+          expect(Math.abs(value * unitById(unit).si - ml)).toBeLessThan(Math.max(0.13 * ml, 0.7));
+        },
+      ),
+    );
+  });
+});
+
+test('amounts are shown as a kitchen measures them', () => {
+  expect(formatMass(2.4, 'metric')).toBe('2.40 kg');
+  expect(formatMass(2.4, 'us')).toBe('5 lb 5 oz');
+  expect(formatMass(0.031, 'metric')).toBe('31 g');
+  expect(formatVolume(80, 'us')).toBe('⅓ cup');
+  expect(formatVolume(300, 'us')).toBe('1¼ cups');
+  expect(kitchenFraction(0.333)).toBe('⅓');
+  expect(figures(0.0012345, 2)).toBe('0.0012');
+});
+
+test('measures read with their unit, or say what would be right', () => {
+  const value = (reading: ReturnType<typeof parseMeasure>): number => (reading.ok ? reading.value : NaN);
+  expect(value(parseMeasure('length', '5,280 ft'))).toBeCloseTo(1609.34, 1);
+  expect(value(parseMeasure('length', '1180', '.', 'm'))).toBe(1180);
+  expect(value(parseMeasure('temperature', '201.5 °F'))).toBeCloseTo(94.17, 2);
+  expect(value(parseMeasure('pressure', '842 hPa'))).toBeCloseTo(84.2, 9);
+  expect(value(parseMeasure('rise', '8 F'))).toBeCloseTo(4.444, 3);
+  expect(value(parseMeasure('length', '-12 m'))).toBe(-12);
+  expect(parseMeasure('length', 'high up')).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('1180 m') as string,
+  });
+  expect(parseMeasure('temperature', '96')).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('no unit') as string,
+  });
+});
+
+test('nearest words are close ones, and nonsense has none', () => {
+  expect(nearest('blackcurant', ['blackcurrant', 'redcurrant', 'pear'])).toContain('blackcurrant');
+  expect(nearest('zzzzqq', ['blackcurrant', 'pear'])).toEqual([]);
+});

@@ -1,0 +1,2 @@
+export * from './boiling.js';
+export * from './density.js';

@@ -1,0 +1,73 @@
+import fc from 'fast-check';
+import { saturationTemperature_C } from '../water/index.js';
+import {
+  boilingPointElevation_K,
+  solidsAtRise,
+  syrupBoilingPoint_C,
+  syrupDensity_kgPerM3,
+  waterActivity,
+} from './index.js';
+
+const SEA_kPa = 101.325;
+
+// Boiling-point elevation of pure sucrose at 1 atm: tables of sugar technology (from memory). Tolerance: 0.4 K to
+// 65 %, 10 % of the value beyond, which is what handbooks differ by among themselves.
+test.each([[50, 1.8], [60, 3.0], [65, 3.8], [70, 5.1], [75, 7.0], [80, 9.4]])('%i %% sucrose boils %f K above water', (brix, rise) => {
+  const computed = boilingPointElevation_K(brix / 100, 0, SEA_kPa);
+  expect(Math.abs(computed - rise)).toBeLessThan(Math.max(0.4, rise * 0.1));
+}); // prettier-ignore
+
+test('the trade rule "65 % at 104.4 C" holds for a quarter to two fifths inverted', () => {
+  expect(solidsAtRise(4.444, 0.25, SEA_kPa) * 100).toBeGreaterThan(63.5);
+  expect(solidsAtRise(4.444, 0.25, SEA_kPa) * 100).toBeLessThan(66);
+  expect(solidsAtRise(4.444, 0.4, SEA_kPa) * 100).toBeGreaterThan(62);
+});
+
+// Density of sucrose solutions at 20 C, kg/m3: CRC Handbook, concentrative properties of aqueous solutions (from memory).
+test.each([[0, 998.2], [10, 1038.1], [20, 1080.9], [40, 1176.4], [60, 1286.4], [65, 1316.3]])('density at %i %% is %f', (brix, density) => {
+  expect(Math.abs(syrupDensity_kgPerM3(brix / 100, 20) - density)).toBeLessThan(1);
+}); // prettier-ignore
+
+test('hot density at 65 %: about 1275 at 85 C and 1262 at 95 C (Bubnik et al. 1995, from memory), within 5', () => {
+  expect(Math.abs(syrupDensity_kgPerM3(0.65, 85) - 1275)).toBeLessThan(5);
+  expect(Math.abs(syrupDensity_kgPerM3(0.65, 95) - 1262)).toBeLessThan(5);
+});
+
+describe('properties', () => {
+  const solids = fc.double({ min: 0, max: 0.9, noNaN: true });
+  const invert = fc.double({ min: 0, max: 1, noNaN: true });
+  const pressure = fc.double({ min: 60, max: 105, noNaN: true });
+
+  test('no sugar, no elevation; more sugar always boils hotter', () => {
+    fc.assert(
+      fc.property(solids, invert, pressure, (s, i, p) => {
+        expect(syrupBoilingPoint_C(0, i, p)).toBeCloseTo(saturationTemperature_C(p), 5);
+        expect(boilingPointElevation_K(Math.min(s + 0.01, 0.91), i, p)).toBeGreaterThan(
+          boilingPointElevation_K(s, i, p),
+        );
+        expect(waterActivity(s, i, 100)).toBeLessThanOrEqual(1);
+      }),
+    );
+  });
+
+  test('solids and rise are inverse', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 0.9, noNaN: true }), invert, pressure, (s, i, p) =>
+        expect(solidsAtRise(boilingPointElevation_K(s, i, p), i, p)).toBeCloseTo(s, 5),
+      ),
+    );
+  });
+
+  test('density rises with solids and falls with heat, 4 to 110 C', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 0.84, noNaN: true }),
+        fc.double({ min: 20, max: 109, noNaN: true }),
+        (s, t) => {
+          expect(syrupDensity_kgPerM3(s + 0.01, t)).toBeGreaterThan(syrupDensity_kgPerM3(s, t));
+          expect(syrupDensity_kgPerM3(s, t + 1)).toBeLessThan(syrupDensity_kgPerM3(s, t));
+        },
+      ),
+    );
+  });
+});

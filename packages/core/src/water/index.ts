@@ -1,0 +1,3 @@
+export * from './saturation.js';
+export * from './atmosphere.js';
+export * from './place.js';

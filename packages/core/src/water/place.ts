@@ -1,0 +1,111 @@
+import type { Range } from '../range/index.js';
+import { ALTITUDE_RANGE_M, standardPressure_kPa } from './atmosphere.js';
+import { saturationPressure_kPa, saturationTemperature_C } from './saturation.js';
+
+/** Where the kettle stands, as far as it is known. */
+export interface Place {
+  readonly altitude_m?: number;
+  /** Station pressure, not the one a forecast reduces to sea level. */
+  readonly pressure_kPa?: number;
+  /** Boiling water as read on the thermometer in use. */
+  readonly boilingPoint_C?: number;
+}
+
+/** 8 F above boiling water: the usual rise to the gel point. Common practice; also USDA Complete Guide to Home Canning, Guide 7 (from memory). */
+export const GEL_RISE_C = (8 * 5) / 9;
+
+export type BoilingPointFrom = 'measured' | 'pressure' | 'altitude' | 'sea-level';
+
+export interface BoilingPoint {
+  /** On the thermometer in use when `from` is "measured", otherwise true; 5-95 % for the weather and the reading. */
+  readonly boilingPoint_C: Range;
+  readonly pressure_kPa: number;
+  readonly from: BoilingPointFrom;
+}
+
+/** Half the 5-95 % range of the boiling point, in kelvin, by how it is known. Weather +-2 kPa is +-0.55 K. */
+const DOUBT_K: Readonly<Record<BoilingPointFrom, number>> = {
+  measured: 0.2,
+  pressure: 0.2,
+  altitude: 0.55,
+  'sea-level': 0.55,
+};
+
+/**
+ * The boiling point of water at a place. Order of trust: boiling water measured with the thermometer in use, then
+ * station pressure, then altitude; with none of them sea level is assumed.
+ *
+ * @returns degrees Celsius with the range weather and reading leave, the pressure it implies, and where it came from
+ */
+export function boilingPointAt(place: Place): BoilingPoint {
+  const at = (mid: number, pressure_kPa: number, from: BoilingPointFrom): BoilingPoint => ({
+    boilingPoint_C: { low: mid - DOUBT_K[from], mid, high: mid + DOUBT_K[from] },
+    pressure_kPa,
+    from,
+  });
+  if (place.boilingPoint_C !== undefined) {
+    // A thermometer that is wrong must not change the pressure the syrup boils at, if the altitude is known.
+    const pressure_kPa =
+      place.pressure_kPa ??
+      (place.altitude_m !== undefined
+        ? standardPressure_kPa(place.altitude_m)
+        : saturationPressure_kPa(place.boilingPoint_C));
+    return at(place.boilingPoint_C, pressure_kPa, 'measured');
+  }
+  if (place.pressure_kPa !== undefined)
+    return at(saturationTemperature_C(place.pressure_kPa), place.pressure_kPa, 'pressure');
+  const pressure_kPa = standardPressure_kPa(place.altitude_m ?? 0);
+  return at(
+    saturationTemperature_C(pressure_kPa),
+    pressure_kPa,
+    place.altitude_m === undefined ? 'sea-level' : 'altitude',
+  );
+}
+
+/** Temperature at which the preserve has set, on the thermometer the boiling point was read on. @param rise_K default 8 F */
+export function gelTemperature_C(place: Place, rise_K: number = GEL_RISE_C): number {
+  return boilingPointAt(place).boilingPoint_C.mid + rise_K;
+}
+
+export type PlaceField = keyof Place;
+export interface PlaceProblem {
+  readonly field: PlaceField;
+  readonly message: string;
+}
+
+/** What is wrong with a place, field by field; empty when it can be believed. */
+export function checkPlace(place: Place): PlaceProblem[] {
+  const problems: PlaceProblem[] = [];
+  const { altitude_m, pressure_kPa, boilingPoint_C } = place;
+  if (
+    altitude_m !== undefined &&
+    !(altitude_m >= ALTITUDE_RANGE_M.least && altitude_m <= ALTITUDE_RANGE_M.most)
+  ) {
+    problems.push({
+      field: 'altitude_m',
+      message: `${Math.round(altitude_m)} m (${Math.round(altitude_m / 0.3048)} ft) is not a height people cook at; write one from ${ALTITUDE_RANGE_M.least} to ${ALTITUDE_RANGE_M.most} m`,
+    });
+  }
+  if (pressure_kPa !== undefined && !(pressure_kPa >= 48 && pressure_kPa <= 109)) {
+    problems.push({
+      field: 'pressure_kPa',
+      message: `${pressure_kPa} kPa is not the pressure of air anywhere people cook; write the station pressure, 48 to 109 kPa (480 to 1090 hPa)`,
+    });
+  }
+  if (boilingPoint_C !== undefined && !(boilingPoint_C >= 75 && boilingPoint_C <= 108)) {
+    problems.push({
+      field: 'boilingPoint_C',
+      message: `water boiling at ${boilingPoint_C.toFixed(1)} C (${((boilingPoint_C * 9) / 5 + 32).toFixed(1)} F) is not believable; write what the thermometer shows in boiling water, 75 to 108 C (167 to 226 F)`,
+    });
+  }
+  return problems;
+}
+
+/**
+ * How far a measured boiling point is from what the altitude says, kelvin: the thermometer's error plus the weather.
+ * Undefined unless both are known.
+ */
+export function thermometerOffset_K(place: Place): number | undefined {
+  if (place.boilingPoint_C === undefined || place.altitude_m === undefined) return undefined;
+  return place.boilingPoint_C - saturationTemperature_C(standardPressure_kPa(place.altitude_m));
+}
