@@ -36,7 +36,8 @@ module.exports = {
     },
     {
       name: 'server-nouns-do-not-cross',
-      comment: 'A noun of the server uses another noun only through its model or service, never its controller.',
+      comment:
+        'A noun of the server uses another noun only through its model or service, never its controller.',
       severity: 'error',
       from: { path: '^apps/server/src/([^/]+)/', pathNot: '\\.test\\.ts$' },
       to: { path: '^apps/server/src/([^/]+)/.*\\.controller\\.ts$', pathNot: '^apps/server/src/$1/' },
@@ -47,7 +48,14 @@ module.exports = {
       severity: 'error',
       from: {
         orphan: true,
-        pathNot: ['\\.d\\.ts$', '\\.test\\.tsx?$', 'vite\\.config\\.ts$', 'jest\\.config\\.', '/migrations/', 'apps/web/src/main\\.tsx$'],
+        pathNot: [
+          '\\.d\\.ts$',
+          '\\.test\\.tsx?$',
+          'vite\\.config\\.ts$',
+          'jest\\.config\\.',
+          '/migrations/',
+          'apps/web/src/main\\.tsx$',
+        ],
       },
       to: {},
     },
@@ -56,7 +64,11 @@ module.exports = {
     doNotFollow: { path: 'node_modules|/dist/' },
     exclude: { path: '/dist/|node_modules' },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js'], exportsFields: ['exports'], conditionNames: ['import', 'default'] },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.tsx', '.js'],
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default'],
+    },
     tsConfig: { fileName: 'tsconfig.base.json' },
   },
 };

@@ -2,19 +2,36 @@ import tseslint from 'typescript-eslint';
 import hooks from 'eslint-plugin-react-hooks';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.kettle/**', 'e2e/results/**', '**/*.cjs', '**/*.js', '**/*.mjs'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      '.kettle/**',
+      'e2e/results/**',
+      '**/*.cjs',
+      '**/*.js',
+      '**/*.mjs',
+    ],
+  },
   ...tseslint.configs.recommendedTypeChecked,
   {
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'off',
-      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'error',
     },
   },
-  { files: ['apps/web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },
+  {
+    files: ['apps/web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: hooks.configs.recommended.rules,
+  },
   {
     files: ['**/*.test.{ts,tsx}'],
     rules: {

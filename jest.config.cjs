@@ -5,7 +5,12 @@ const swc = (parser) => [
     jsc: {
       target: 'es2022',
       parser,
-      transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false, react: { runtime: 'automatic' } },
+      transform: {
+        legacyDecorator: true,
+        decoratorMetadata: true,
+        useDefineForClassFields: false,
+        react: { runtime: 'automatic' },
+      },
       keepClassNames: true,
     },
     module: { type: 'commonjs' },

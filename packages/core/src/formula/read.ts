@@ -330,7 +330,7 @@ class Reader {
   jars(value: unknown): PotFormula['jars'] {
     const fallback = [
       { size: 'half-pint', jar: findJar('half-pint') ?? JAR_SIZES[0]!, headspace_mm: QUARTER_INCH_MM },
-    ];  
+    ];
     if (value === undefined) return fallback;
     if (!Array.isArray(value) || value.length > 20) {
       this.problem('jars', `${quoted(value)}: write a list of sizes, such as [{ "size": "half-pint" }]`);
@@ -344,7 +344,7 @@ class Reader {
         JAR_SIZES.map((jar) => jar.id),
         'half-pint',
       );
-      const jar = findJar(id) ?? fallback[0]!.jar;  
+      const jar = findJar(id) ?? fallback[0]!.jar;
       return {
         size: id,
         jar,

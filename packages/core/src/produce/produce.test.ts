@@ -63,7 +63,9 @@ test('forms are read from how people say them', () => {
   for (const [name, id] of names) {
     const reading = readName(name);
     // Apple, orange and lemon juice are ingredients of their own.
-    expect([id, `${id}-juice`, `${id}-juice-fresh`]).toContain(reading.ok ? reading.ingredient.id : undefined);
+    expect([id, `${id}-juice`, `${id}-juice-fresh`]).toContain(
+      reading.ok ? reading.ingredient.id : undefined,
+    );
   }
 });
 

@@ -1,0 +1,41 @@
+import { CalcError } from './args.js';
+import { VERBS, type ReadText } from './verbs.js';
+
+export interface Outcome {
+  readonly code: 0 | 2;
+  readonly out: string;
+  readonly err: string;
+}
+
+const HELP = `Computes from the command line, with no server and no database.
+
+${Object.values(VERBS)
+  .map((verb) => verb.help.split('\n')[0])
+  .join('\n')}
+
+./kettle calc VERB --help tells more of each.`;
+
+/** Runs one `calc` call. Never throws for what it was given: a mistake is exit 2 with its lines on standard error. */
+export function run(argv: readonly string[], readText: ReadText): Outcome {
+  const [name, ...rest] = argv;
+  if (name === undefined || name === '--help' || name === 'help')
+    return {
+      code: name === undefined ? 2 : 0,
+      out: name === undefined ? '' : HELP,
+      err: name === undefined ? HELP : '',
+    };
+  const verb = VERBS[name];
+  if (!verb)
+    return {
+      code: 2,
+      out: '',
+      err: `calc: there is no "${name}"; known are ${Object.keys(VERBS).join(', ')}`,
+    };
+  if (rest.includes('--help')) return { code: 0, out: verb.help, err: '' };
+  try {
+    return { code: 0, out: JSON.stringify(verb.run(rest, readText), null, 2), err: '' };
+  } catch (error) {
+    if (error instanceof CalcError) return { code: 2, out: '', err: error.message };
+    throw error;
+  }
+}

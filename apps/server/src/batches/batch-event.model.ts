@@ -1,0 +1,47 @@
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
+import { Column, DataType, Model, PrimaryKey, Table } from 'sequelize-typescript';
+import type { BatchEvent } from '@idle-kettle/core';
+import type { StoredEvent } from '@idle-kettle/contract';
+
+/** A row of the append-only log; the database itself refuses to change or delete one. */
+@Table({ tableName: 'batch_events', timestamps: false })
+export class BatchEventRow extends Model<
+  InferAttributes<BatchEventRow>,
+  InferCreationAttributes<BatchEventRow>
+> {
+  @PrimaryKey
+  @Column(DataType.UUID)
+  declare id: string;
+
+  @Column({ type: DataType.UUID, field: 'household_id' })
+  declare householdId: string;
+
+  @Column({ type: DataType.UUID, field: 'batch_id' })
+  declare batchId: string;
+
+  /** Given by the database: the order of arrival, for reading on from where one stopped. */
+  @Column(DataType.BIGINT)
+  declare seq: CreationOptional<string>;
+
+  @Column(DataType.TEXT)
+  declare type: string;
+
+  @Column({ type: DataType.DATE, field: 'happened_at' })
+  declare happenedAt: Date;
+
+  @Column(DataType.TEXT)
+  declare device: string;
+
+  @Column(DataType.JSONB)
+  declare body: object;
+}
+
+export const storedEvent = (row: BatchEventRow): StoredEvent =>
+  ({
+    id: row.id,
+    type: row.type,
+    at: row.happenedAt.toISOString(),
+    device: row.device,
+    body: row.body,
+    seq: Number(row.seq),
+  }) as BatchEvent & { seq: number };

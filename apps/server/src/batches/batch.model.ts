@@ -1,0 +1,31 @@
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
+import { Column, CreatedAt, DataType, Model, PrimaryKey, Table, UpdatedAt } from 'sequelize-typescript';
+import type { FormulaBody } from '@idle-kettle/contract';
+
+@Table({ tableName: 'batches' })
+export class Batch extends Model<InferAttributes<Batch>, InferCreationAttributes<Batch>> {
+  @PrimaryKey
+  @Column(DataType.UUID)
+  declare id: string;
+
+  @Column({ type: DataType.UUID, field: 'household_id' })
+  declare householdId: string;
+
+  @Column({ type: DataType.UUID, field: 'formula_id' })
+  declare formulaId: string | null;
+
+  @Column(DataType.TEXT)
+  declare title: string;
+
+  @Column(DataType.JSONB)
+  declare document: FormulaBody;
+
+  @Column(DataType.INTEGER)
+  declare revision: number;
+
+  @CreatedAt
+  declare createdAt: CreationOptional<Date>;
+
+  @UpdatedAt
+  declare updatedAt: CreationOptional<Date>;
+}

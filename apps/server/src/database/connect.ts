@@ -1,0 +1,28 @@
+import { Sequelize, type SequelizeOptions } from 'sequelize-typescript';
+
+/** Options every connection shares: small pool, short waits, so that an absent database is noticed in seconds. */
+export const connectionOptions: SequelizeOptions = {
+  dialect: 'postgres',
+  logging: false,
+  pool: { max: 10, min: 0, acquire: 4000, idle: 10_000 },
+  dialectOptions: { connectionTimeoutMillis: 3000, statement_timeout: 15_000 },
+  define: { underscored: true },
+};
+
+/** Waits for the database to answer, then hands over a connection. @throws the last error after `patience_ms` */
+export async function connect(databaseUrl: string, patience_ms = 20_000): Promise<Sequelize> {
+  const sequelize = new Sequelize(databaseUrl, connectionOptions);
+  const until = Date.now() + patience_ms;
+  for (;;) {
+    try {
+      await sequelize.authenticate();
+      return sequelize;
+    } catch (error) {
+      if (Date.now() > until) {
+        await sequelize.close();
+        throw error;
+      }
+      await new Promise((resolve) => setTimeout(resolve, 300));
+    }
+  }
+}

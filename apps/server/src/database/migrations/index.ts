@@ -1,0 +1,12 @@
+import * as batches from './0002-batches.js';
+import * as formulas from './0001-kitchens-formulas.js';
+import * as shelf from './0003-shelf.js';
+
+export interface Migration {
+  readonly name: string;
+  /** SQL that brings the schema one step up. */
+  readonly up: string;
+}
+
+/** In the order they are applied. A step that has landed is never changed; the next one is added. */
+export const MIGRATIONS: readonly Migration[] = [formulas, batches, shelf];

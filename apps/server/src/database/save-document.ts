@@ -1,0 +1,53 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { Attributes, CreationAttributes, Transaction } from 'sequelize';
+import type { Model, ModelCtor } from 'sequelize-typescript';
+import type { FormulaBody, SaveDocument } from '@idle-kettle/contract';
+import { notFound, ProblemException } from '../http/problem.filter.js';
+
+/** What formulas and batches share: a titled document that is saved again and again. */
+export interface Revisioned {
+  id: string;
+  householdId: string;
+  title: string;
+  document: FormulaBody;
+  revision: number;
+}
+
+/**
+ * Creates or updates a document. Sending the same document again changes nothing; sending one that was based on an
+ * older revision is a conflict, answered with what is stored.
+ *
+ * @throws ProblemException 409 with `current`, 404 when the id belongs to another household
+ */
+export async function saveDocument<M extends Model & Revisioned>(
+  model: ModelCtor<M>,
+  id: string,
+  householdId: string,
+  { document, revision }: SaveDocument,
+  extra: Partial<Attributes<M>>,
+  view: (row: M) => unknown,
+): Promise<M> {
+  const sequelize = model.sequelize;
+  if (!sequelize) throw new Error('the model has no connection');
+  const plain = JSON.parse(JSON.stringify(document)) as FormulaBody;
+  const values = { title: plain.title, document: plain, ...extra };
+  return sequelize.transaction(async (transaction: Transaction) => {
+    const [row, isNew] = await model.findOrCreate({
+      where: { id } as never,
+      defaults: { id, householdId, revision: 1, ...values } as unknown as CreationAttributes<M>,
+      transaction,
+      lock: transaction.LOCK.UPDATE,
+    } as never);
+    if (isNew) return row;
+    if (row.householdId !== householdId) throw notFound('document');
+    if (isDeepStrictEqual(row.document, plain)) return row;
+    if (row.revision !== revision) {
+      throw new ProblemException(
+        409,
+        'it was changed on another device since you opened it; choose which to keep',
+        { current: view(row) },
+      );
+    }
+    return row.update({ ...values, revision: revision + 1 } as never, { transaction });
+  });
+}

@@ -1,0 +1,130 @@
+import { randomUUID } from 'node:crypto';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import {
+  balance,
+  readFormula,
+  syrupBoilingPoint_C,
+  type Balance,
+  type BatchEvent,
+  type EventBodies,
+  type EventType,
+  type FormulaDocument,
+  type PotFormula,
+} from '@idle-kettle/core';
+import type { EventBody, FormulaBody } from '@idle-kettle/contract';
+import { BatchService } from '../batches/batch.service.js';
+import { EventLogService } from '../batches/event-log.service.js';
+import { FormulaService } from '../formulas/formula.service.js';
+import { KitchenService } from '../kitchens/kitchen.service.js';
+import { ShelfService } from '../shelf/shelf.service.js';
+import { DEMO_BATCHES, DEMO_FORMULAS, DEMO_KITCHEN, type DemoBatch } from './household.js';
+
+const MINUTE_MS = 60_000;
+/** Sugar inverted by the middle of a boil; enough to draw a believable curve. */
+const INVERT_SHARE = 0.35;
+
+/** What the demo thermometer shows: the pot of the formula, losing water at the pan's rate, to a tenth of a degree. */
+function temperatureAt(pot: Balance, pressure_kPa: number, lost_kg: number, offset_K: number): number {
+  const left = pot.massIn_kg.mid - pot.insolubleSolids_kg.mid - lost_kg;
+  const solids = Math.min(pot.solubleSolids_kg.mid / left, 0.85);
+  return Math.round((syrupBoilingPoint_C(solids, INVERT_SHARE, pressure_kPa) + offset_K) * 10) / 10;
+}
+
+function logOf(batch: DemoBatch, pot: Balance, now: Date): BatchEvent[] {
+  const start = now.getTime() - batch.minutesAgo * MINUTE_MS;
+  const events: BatchEvent[] = [];
+  const add = <T extends EventType>(type: T, minute: number, body: EventBodies[T]): void => {
+    events.push({
+      id: randomUUID(),
+      type,
+      at: new Date(start + minute * MINUTE_MS).toISOString(),
+      device: 'kitchen tablet',
+      body,
+    } as BatchEvent);
+  };
+  const boilingPoint_C = DEMO_KITCHEN.boilingPoint_C;
+  const pressure_kPa = 87.9;
+  const boilAfter = 6;
+  add('light', 0, { gelTemperature_C: Math.round(pot.finish.temperature_C.mid * 10) / 10, boilingPoint_C });
+  const boilMinutes = (pot.waterToBoilOff_kg.mid / batch.evaporation_kgPerH) * 60;
+  const end = batch.finished ? boilAfter + boilMinutes : batch.minutesAgo - 0.5;
+  for (let minute = boilAfter; minute <= end; minute += batch.minutesBetweenReadings) {
+    add('reading', minute, {
+      temperature_C: temperatureAt(
+        pot,
+        pressure_kPa,
+        ((minute - boilAfter) / 60) * batch.evaporation_kgPerH,
+        0.05,
+      ),
+    });
+  }
+  if (!batch.finished) {
+    add('note', 8.5, { text: 'Skins soft, sugar dissolved' });
+    return events;
+  }
+  add('off-heat', end - 3, {});
+  add('test', end - 2, { way: 'plate', verdict: 'holds a line' });
+  add('on-heat', end - 1.5, {});
+  add('done', end, {});
+  add('jarred', end + 12, { jars: batch.finished.jars });
+  add('note', end + 20, { text: batch.finished.note });
+  return events;
+}
+
+/**
+ * Gives an empty household a kitchen, formulas, finished batches and one that is on the stove now.
+ *
+ * @returns false, changing nothing, when there is a batch already
+ */
+export async function seedDemo(app: NestExpressApplication, now: Date): Promise<boolean> {
+  const [batches, log, shelf] = [app.get(BatchService), app.get(EventLogService), app.get(ShelfService)];
+  if ((await batches.list()).length > 0) return false;
+  const kitchens = app.get(KitchenService);
+  const [kitchen] = await kitchens.list();
+  if (kitchen)
+    await kitchens.save(kitchen.id, {
+      ...DEMO_KITCHEN,
+      boilingPointMeasuredAt: new Date(now.getTime() - 40 * MINUTE_MS).toISOString(),
+    });
+
+  const body = (document: FormulaDocument): FormulaBody => document as FormulaBody;
+  const formulaIds = new Map<FormulaDocument, string>();
+  for (const document of DEMO_FORMULAS) {
+    const id = randomUUID();
+    formulaIds.set(document, id);
+    await app.get(FormulaService).save(id, { document: body(document), revision: 0 });
+  }
+  for (const batch of DEMO_BATCHES) {
+    const id = randomUUID();
+    await batches.save(id, {
+      document: body(batch.document),
+      revision: 0,
+      formulaId: formulaIds.get(batch.document) ?? null,
+    });
+    await log.append(
+      id,
+      logOf(batch, outcome(readFormula(batch.document, DEMO_KITCHEN).formula), now) as EventBody[],
+    );
+    for (const [i, { size, full, part }] of (batch.finished?.jars ?? []).entries()) {
+      const madeOn = new Date(now.getTime() - batch.minutesAgo * MINUTE_MS).toISOString().slice(0, 10);
+      const lot = await shelf.put({ id: randomUUID(), batchId: id, size, count: full, madeOn });
+      if (part > 0)
+        await shelf.put({ id: randomUUID(), batchId: id, size, count: 1, partFill: part, madeOn });
+      if (i === 0 && batch.finished && batch.finished.eaten > 0) {
+        await shelf.move(lot.id, {
+          id: randomUUID(),
+          change: -batch.finished.eaten,
+          reason: 'eaten',
+          at: now.toISOString(),
+        });
+      }
+    }
+  }
+  return true;
+}
+
+function outcome(formula: PotFormula): Balance {
+  const result = balance(formula);
+  if (!result) throw new Error('a demo formula has nothing in the pot');
+  return result;
+}

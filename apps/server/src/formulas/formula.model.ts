@@ -1,0 +1,28 @@
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
+import { Column, CreatedAt, DataType, Model, PrimaryKey, Table, UpdatedAt } from 'sequelize-typescript';
+import type { FormulaBody } from '@idle-kettle/contract';
+
+@Table({ tableName: 'formulas' })
+export class Formula extends Model<InferAttributes<Formula>, InferCreationAttributes<Formula>> {
+  @PrimaryKey
+  @Column(DataType.UUID)
+  declare id: string;
+
+  @Column({ type: DataType.UUID, field: 'household_id' })
+  declare householdId: string;
+
+  @Column(DataType.TEXT)
+  declare title: string;
+
+  @Column(DataType.JSONB)
+  declare document: FormulaBody;
+
+  @Column(DataType.INTEGER)
+  declare revision: number;
+
+  @CreatedAt
+  declare createdAt: CreationOptional<Date>;
+
+  @UpdatedAt
+  declare updatedAt: CreationOptional<Date>;
+}

@@ -1,0 +1,108 @@
+import {
+  ArgumentsHost,
+  Catch,
+  HttpException,
+  HttpStatus,
+  Logger,
+  type ExceptionFilter,
+} from '@nestjs/common';
+import type { Request, Response } from 'express';
+import { ConnectionError, ConnectionAcquireTimeoutError, DatabaseError } from 'sequelize';
+import type { FieldProblem, ProblemBody } from '@idle-kettle/contract';
+
+/** An error with everything a person needs to mend it. */
+export class ProblemException extends HttpException {
+  constructor(
+    status: number,
+    detail: string,
+    extra: { errors?: readonly FieldProblem[]; current?: unknown } = {},
+  ) {
+    super({ detail, ...extra }, status);
+  }
+}
+
+export const notFound = (what: string): ProblemException =>
+  new ProblemException(404, `there is no such ${what}`);
+
+const TITLES: Readonly<Record<number, string>> = {
+  400: 'Not understood',
+  403: 'Not allowed from here',
+  404: 'Not found',
+  409: 'Changed in the meantime',
+  413: 'Too large',
+  415: 'Not JSON',
+  421: 'Not addressed to this kitchen',
+  503: 'The database is away',
+};
+
+/** PostgreSQL classes 08 (connection) and 57 (shutting down, starting up): the database is away, not the request wrong. */
+const databaseAway = (error: unknown): boolean => {
+  if (error instanceof ConnectionError || error instanceof ConnectionAcquireTimeoutError) return true;
+  if (!(error instanceof DatabaseError)) return false;
+  const { code } = error.original as { code?: string };
+  return (
+    (code !== undefined && /^(08|57P)|^ECONN|^EPIPE/.test(code)) ||
+    /Connection terminated|not queryable/.test(error.message)
+  );
+};
+
+/** Errors of the body parser carry a type instead of a class. */
+const parserProblem = (error: unknown): ProblemException | undefined => {
+  const { type, limit } = error as { type?: string; limit?: number };
+  if (type === 'entity.too.large')
+    return new ProblemException(
+      413,
+      `the message is larger than ${Math.round((limit ?? 0) / 1024)} kB; send less at once`,
+    );
+  if (type === 'entity.parse.failed')
+    return new ProblemException(400, 'the message is not JSON; check its quotes and commas');
+  return undefined;
+};
+
+/** Answers every error as problem+json (RFC 9457). */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  private readonly logger = new Logger('http');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const http = host.switchToHttp();
+    const request = http.getRequest<Request>();
+    const response = http.getResponse<Response>();
+    if (response.headersSent) {
+      response.end();
+      return;
+    }
+    const known = error instanceof HttpException ? error : parserProblem(error);
+    const status = known
+      ? known.getStatus()
+      : databaseAway(error)
+        ? HttpStatus.SERVICE_UNAVAILABLE
+        : HttpStatus.INTERNAL_SERVER_ERROR;
+    const body = known?.getResponse();
+    const { detail, message, errors, current } = (typeof body === 'object' ? body : {}) as {
+      detail?: string;
+      message?: string;
+      errors?: FieldProblem[];
+      current?: unknown;
+    };
+    if (!known && status === HttpStatus.INTERNAL_SERVER_ERROR)
+      this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    if (status === HttpStatus.SERVICE_UNAVAILABLE) response.setHeader('Retry-After', '2');
+    const problem: ProblemBody = {
+      type: 'about:blank',
+      title: TITLES[status] ?? (status >= 500 ? 'Our mistake' : 'Refused'),
+      status,
+      detail:
+        detail ??
+        (known
+          ? (message ?? known.message)
+          : status === 503
+            ? 'the database does not answer; nothing was stored, try again in a moment'
+            : 'something went wrong on the server; it has been logged'),
+      instance: request.originalUrl,
+      ...(errors && { errors }),
+      ...(current !== undefined && { current }),
+    };
+    response.status(status).type('application/problem+json').send(JSON.stringify(problem));
+  }
+}

@@ -1,0 +1,27 @@
+import { ParseUUIDPipe, ValidationPipe } from '@nestjs/common';
+import { flattenErrors } from '@idle-kettle/contract';
+import { ProblemException } from './problem.filter.js';
+
+/** Checks bodies by the rules of the contract and names every problem at once. */
+export const validationPipe = (): ValidationPipe =>
+  new ValidationPipe({
+    transform: true,
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    exceptionFactory: (errors) => {
+      const problems = flattenErrors(errors);
+      return new ProblemException(
+        400,
+        `${problems.length} ${problems.length === 1 ? 'thing needs' : 'things need'} mending`,
+        { errors: problems },
+      );
+    },
+  });
+
+/** An id in a path. */
+export const idPipe = new ParseUUIDPipe({
+  exceptionFactory: () =>
+    new ProblemException(400, 'the id in the address is not a UUID', {
+      errors: [{ path: 'id', message: 'write a UUID' }],
+    }),
+});

@@ -1,0 +1,19 @@
+import { Body, Controller, Get, Param, Put } from '@nestjs/common';
+import { KitchenSettings, type KitchenView } from '@idle-kettle/contract';
+import { idPipe } from '../http/validation.js';
+import { KitchenService } from './kitchen.service.js';
+
+@Controller('kitchens')
+export class KitchenController {
+  constructor(private readonly kitchens: KitchenService) {}
+
+  @Get()
+  list(): Promise<KitchenView[]> {
+    return this.kitchens.list();
+  }
+
+  @Put(':id')
+  save(@Param('id', idPipe) id: string, @Body() settings: KitchenSettings): Promise<KitchenView> {
+    return this.kitchens.save(id, settings);
+  }
+}

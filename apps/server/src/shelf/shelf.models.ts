@@ -1,0 +1,51 @@
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
+import { Column, CreatedAt, DataType, Model, PrimaryKey, Table } from 'sequelize-typescript';
+
+/** Jars of one size from one batch. How many are left is the sum of its moves. */
+@Table({ tableName: 'shelf_lots', updatedAt: false })
+export class ShelfLot extends Model<InferAttributes<ShelfLot>, InferCreationAttributes<ShelfLot>> {
+  @PrimaryKey
+  @Column(DataType.UUID)
+  declare id: string;
+
+  @Column({ type: DataType.UUID, field: 'household_id' })
+  declare householdId: string;
+
+  @Column({ type: DataType.UUID, field: 'batch_id' })
+  declare batchId: string;
+
+  @Column(DataType.TEXT)
+  declare size: string;
+
+  @Column({ type: DataType.DOUBLE, field: 'part_fill' })
+  declare partFill: number | null;
+
+  @Column({ type: DataType.DATEONLY, field: 'made_on' })
+  declare madeOn: string;
+
+  @CreatedAt
+  declare createdAt: CreationOptional<Date>;
+}
+
+/** Jars that came or went. Append-only. */
+@Table({ tableName: 'shelf_moves', timestamps: false })
+export class ShelfMove extends Model<InferAttributes<ShelfMove>, InferCreationAttributes<ShelfMove>> {
+  @PrimaryKey
+  @Column(DataType.UUID)
+  declare id: string;
+
+  @Column({ type: DataType.UUID, field: 'household_id' })
+  declare householdId: string;
+
+  @Column({ type: DataType.UUID, field: 'lot_id' })
+  declare lotId: string;
+
+  @Column(DataType.INTEGER)
+  declare change: number;
+
+  @Column(DataType.TEXT)
+  declare reason: string;
+
+  @Column({ type: DataType.DATE, field: 'happened_at' })
+  declare happenedAt: Date;
+}

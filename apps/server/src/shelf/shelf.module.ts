@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { SequelizeModule } from '@nestjs/sequelize';
+import { BatchModule } from '../batches/batch.module.js';
+import { ShelfController } from './shelf.controller.js';
+import { ShelfLot, ShelfMove } from './shelf.models.js';
+import { ShelfService } from './shelf.service.js';
+
+@Module({
+  imports: [SequelizeModule.forFeature([ShelfLot, ShelfMove]), BatchModule],
+  controllers: [ShelfController],
+  providers: [ShelfService],
+  exports: [ShelfService],
+})
+export class ShelfModule {}

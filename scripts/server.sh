@@ -1,0 +1,107 @@
+# Starting, stopping and testing the server. Sourced by ./kettle.
+
+PORT="${KETTLE_PORT:-4780}"
+ADDRESS="http://127.0.0.1:$PORT"
+
+# The server of this data folder, if it runs: sets SERVER_PID and SERVER_ADDRESS.
+running_server() {
+  SERVER_PID="$(sed -n 1p "$DATA/server.pid" 2>/dev/null || true)"
+  SERVER_ADDRESS="$(sed -n 2p "$DATA/server.pid" 2>/dev/null || true)"
+  # A pid may by now be another program's; ours has our main.js on its command line.
+  [ -n "$SERVER_PID" ] && [ -d "/proc/$SERVER_PID" ] && tr '\0' ' ' <"/proc/$SERVER_PID/cmdline" 2>/dev/null | grep -qF "$ROOT/apps/server/dist/main.js"
+}
+
+# end_process PID: asks, waits ten seconds, then insists.
+end_process() {
+  local i
+  kill -TERM "$1" 2>/dev/null || return 0
+  for i in $(seq 100); do
+    kill -0 "$1" 2>/dev/null || return 0
+    sleep 0.1
+  done
+  kill -KILL "$1" 2>/dev/null || true
+}
+
+stop_everything() {
+  local was=""
+  if running_server; then
+    end_process "$SERVER_PID"
+    was="the server"
+  fi
+  rm -f "$DATA/server.pid"
+  stop_postgres
+  say "${was:+Stopped $was. }Idle Kettle is not running."
+}
+
+healthy() { node -e 'fetch(process.argv[1] + "/api/health", { signal: AbortSignal.timeout(2000) }).then((r) => process.exit(r.ok ? 0 : 1), () => process.exit(1))' "$1"; }
+
+serve() {
+  ensure_node
+  if running_server; then
+    if healthy "$SERVER_ADDRESS"; then
+      say "Idle Kettle is already running at $SERVER_ADDRESS (./kettle stop ends it)."
+      return
+    fi
+    end_process "$SERVER_PID"
+  fi
+  case "$PORT" in '' | *[!0-9]*) die "KETTLE_PORT \"$PORT\" must be a port number, such as 4781" ;; esac
+  if port_open "$PORT"; then
+    die "port $PORT is taken by another program. Stop that one, or choose another port: KETTLE_PORT=$((PORT + 1)) ./kettle $1"
+  fi
+  ensure_modules
+  ensure_build
+  start_postgres
+  trap 'shut_down 130' INT
+  trap 'shut_down 143' TERM HUP
+  KETTLE_PORT="$PORT" KETTLE_WEB_FOLDER="$ROOT/apps/web/dist" KETTLE_DEMO="$([ "$1" = demo ] && echo 1 || echo 0)" NODE_ENV=production \
+    node "$ROOT/apps/server/dist/main.js" >>"$DATA/server.log" 2>&1 &
+  SERVER_PID=$!
+  printf '%s\n%s\n' "$SERVER_PID" "$ADDRESS" >"$DATA/server.pid"
+  local i
+  for i in $(seq 60); do
+    healthy "$ADDRESS" && break
+    kill -0 "$SERVER_PID" 2>/dev/null || break
+    sleep 0.3
+  done
+  if ! kill -0 "$SERVER_PID" 2>/dev/null || ! healthy "$ADDRESS"; then
+    tail -n 5 "$DATA/server.log" >&2
+    rm -f "$DATA/server.pid"
+    [ -z "$PG_STARTED" ] || stop_postgres
+    die "the server did not start; its log is $DATA/server.log"
+  fi
+  say ""
+  say "  Idle Kettle is on the stove: $ADDRESS"
+  say "  Ctrl-C stops it; its log is $DATA/server.log"
+  local code=0
+  wait "$SERVER_PID" || code=$?
+  rm -f "$DATA/server.pid"
+  [ -z "$PG_STARTED" ] || stop_postgres
+  case "$code" in
+    0 | 130 | 143) say "Stopped." ;;
+    *)
+      tail -n 5 "$DATA/server.log" >&2
+      die "the server ended by itself (code $code); its log is $DATA/server.log"
+      ;;
+  esac
+}
+
+shut_down() {
+  trap - INT TERM HUP
+  say ""
+  end_process "$SERVER_PID"
+  rm -f "$DATA/server.pid"
+  [ -z "$PG_STARTED" ] || stop_postgres
+  say "Stopped."
+  exit "$1"
+}
+
+run_tests() {
+  ensure_node
+  ensure_modules
+  ensure_chromium
+  ensure_build
+  start_postgres
+  [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
+  cd "$ROOT"
+  TEST_SERVER_URL="$PG_SERVER_URL" node scripts/test.mjs "$@"
+}
