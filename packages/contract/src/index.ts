@@ -1,3 +1,6 @@
+// The decorators below record types with it, in the browser too.
+import 'reflect-metadata';
+
 export * from './problem.js';
 export * from './kitchen.js';
 export * from './formula.js';

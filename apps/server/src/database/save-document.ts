@@ -37,7 +37,7 @@ export async function saveDocument<M extends Model & Revisioned>(
       defaults: { id, householdId, revision: 1, ...values } as unknown as CreationAttributes<M>,
       transaction,
       lock: transaction.LOCK.UPDATE,
-    } as never);
+    });
     if (isNew) return row;
     if (row.householdId !== householdId) throw notFound('document');
     if (isDeepStrictEqual(row.document, plain)) return row;

@@ -11,7 +11,7 @@ import {
   type FormulaDocument,
   type PotFormula,
 } from '@idle-kettle/core';
-import type { EventBody, FormulaBody } from '@idle-kettle/contract';
+import type { FormulaBody } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
 import { EventLogService } from '../batches/event-log.service.js';
 import { FormulaService } from '../formulas/formula.service.js';
@@ -101,10 +101,7 @@ export async function seedDemo(app: NestExpressApplication, now: Date): Promise<
       revision: 0,
       formulaId: formulaIds.get(batch.document) ?? null,
     });
-    await log.append(
-      id,
-      logOf(batch, outcome(readFormula(batch.document, DEMO_KITCHEN).formula), now) as EventBody[],
-    );
+    await log.append(id, logOf(batch, outcome(readFormula(batch.document, DEMO_KITCHEN).formula), now));
     for (const [i, { size, full, part }] of (batch.finished?.jars ?? []).entries()) {
       const madeOn = new Date(now.getTime() - batch.minutesAgo * MINUTE_MS).toISOString().slice(0, 10);
       const lot = await shelf.put({ id: randomUUID(), batchId: id, size, count: full, madeOn });

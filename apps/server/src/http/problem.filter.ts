@@ -1,11 +1,4 @@
-import {
-  ArgumentsHost,
-  Catch,
-  HttpException,
-  HttpStatus,
-  Logger,
-  type ExceptionFilter,
-} from '@nestjs/common';
+import { ArgumentsHost, Catch, HttpException, Logger, type ExceptionFilter } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import { ConnectionError, ConnectionAcquireTimeoutError, DatabaseError } from 'sequelize';
 import type { FieldProblem, ProblemBody } from '@idle-kettle/contract';
@@ -73,11 +66,7 @@ export class ProblemFilter implements ExceptionFilter {
       return;
     }
     const known = error instanceof HttpException ? error : parserProblem(error);
-    const status = known
-      ? known.getStatus()
-      : databaseAway(error)
-        ? HttpStatus.SERVICE_UNAVAILABLE
-        : HttpStatus.INTERNAL_SERVER_ERROR;
+    const status: number = known ? known.getStatus() : databaseAway(error) ? 503 : 500;
     const body = known?.getResponse();
     const { detail, message, errors, current } = (typeof body === 'object' ? body : {}) as {
       detail?: string;
@@ -85,9 +74,9 @@ export class ProblemFilter implements ExceptionFilter {
       errors?: FieldProblem[];
       current?: unknown;
     };
-    if (!known && status === HttpStatus.INTERNAL_SERVER_ERROR)
+    if (!known && status === 500)
       this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
-    if (status === HttpStatus.SERVICE_UNAVAILABLE) response.setHeader('Retry-After', '2');
+    if (status === 503) response.setHeader('Retry-After', '2');
     const problem: ProblemBody = {
       type: 'about:blank',
       title: TITLES[status] ?? (status >= 500 ? 'Our mistake' : 'Refused'),

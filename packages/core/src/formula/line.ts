@@ -6,7 +6,7 @@ import type { FormulaLine } from './document.js';
  * Turns one typed line, "2 1/2 cups blackcurrants", into a line of a document. What cannot be understood stays as
  * typed in the field it belongs to, where {@link readFormula} names it.
  */
-export function lineFromText(text: string, decimal: Decimal = '.'): FormulaLine {
+export function lineFromText(text: string, decimal: Decimal = '.'): FormulaLine & { amount: string } {
   const reading = readAmount(text, decimal);
   if (!reading.ok) return { amount: '', ingredient: text.trim() };
   const typed = text.trim();

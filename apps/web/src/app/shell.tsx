@@ -1,0 +1,75 @@
+import { BookText, House, Moon, Refrigerator, Soup, Sun } from 'lucide-react';
+import { NavLink, Outlet } from 'react-router';
+import { setTheme, useTheme } from './theme.js';
+import { SyncPill } from './sync-pill.js';
+
+const ROOMS = [
+  { to: '/', name: 'Today', Icon: Soup },
+  { to: '/formulas', name: 'Formulas', Icon: BookText },
+  { to: '/shelf', name: 'Shelf', Icon: Refrigerator },
+  { to: '/kitchen', name: 'Kitchen', Icon: House },
+] as const;
+
+const linkClass = ({ isActive }: { isActive: boolean }): string =>
+  `flex min-h-[58px] flex-1 flex-col items-center justify-center gap-1 rounded-xl text-[13px] md:w-full md:flex-none md:py-2 ${isActive ? 'bg-base-100 font-semibold' : 'text-soft hover:text-base-content'}`;
+
+/** The rooms of the house at the left, or at the bottom of a phone. */
+export function Shell() {
+  const theme = useTheme();
+  const other = theme === 'day' ? 'night' : 'day';
+  return (
+    <div className="min-h-dvh pb-[66px] md:pb-0 md:pl-[88px]">
+      <a href="#main" className="btn btn-primary fixed top-2 left-2 z-50 -translate-y-20 focus:translate-y-0">
+        Skip to the bench
+      </a>
+      <nav
+        aria-label="Rooms"
+        className="fixed inset-x-0 bottom-0 z-30 flex gap-1 border-t border-line bg-base-300 p-1 md:inset-y-0 md:right-auto md:w-[88px] md:flex-col md:border-t-0 md:border-r md:p-2"
+      >
+        <Mark />
+        {ROOMS.map(({ to, name, Icon }) => (
+          <NavLink key={to} to={to} end={to === '/'} className={linkClass}>
+            <Icon aria-hidden="true" className="size-6" strokeWidth={1.8} />
+            {name}
+          </NavLink>
+        ))}
+        <button
+          type="button"
+          onClick={() => setTheme(other)}
+          className={`${linkClass({ isActive: false })} cursor-pointer md:mt-auto`}
+          aria-label={`Change to the ${other} theme`}
+        >
+          {other === 'night' ? (
+            <Moon aria-hidden="true" className="size-6" strokeWidth={1.8} />
+          ) : (
+            <Sun aria-hidden="true" className="size-6" strokeWidth={1.8} />
+          )}
+          {other === 'night' ? 'Night' : 'Day'}
+        </button>
+      </nav>
+      <SyncPill />
+      <main id="main" tabIndex={-1} className="outline-none">
+        <Outlet />
+      </main>
+    </div>
+  );
+}
+
+/** The pan of fruit, in the colours of the theme. */
+const Mark = () => (
+  <svg aria-hidden="true" viewBox="0 0 48 48" className="mx-auto mt-2 mb-3 hidden size-11 md:block">
+    <path
+      d="M7 20a17 15 0 0 1 34 0"
+      fill="none"
+      stroke="var(--color-secondary)"
+      strokeWidth="3.5"
+      strokeLinecap="round"
+    />
+    <path d="M5 20h38l-5 19a4 4 0 0 1-4 3H14a4 4 0 0 1-4-3z" fill="var(--color-primary)" />
+    <g fill="var(--color-base-200)">
+      <circle cx="18" cy="29" r="2.4" />
+      <circle cx="28" cy="27" r="1.8" />
+      <circle cx="25" cy="35" r="1.8" />
+    </g>
+  </svg>
+);

@@ -1,0 +1,31 @@
+import { createContext, useContext } from 'react';
+import type { FormulaBody } from '@idle-kettle/contract';
+import type { Balance, BatchEvent, Boil, PotFormula, Problem } from '@idle-kettle/core';
+
+/** The batch on the bench, with everything computed from it. */
+export interface BenchBatch {
+  readonly id: string;
+  readonly document: FormulaBody;
+  readonly formula: PotFormula;
+  /** What could not be understood, by its path in the document. */
+  readonly problems: readonly Problem[];
+  /** Null while nothing in the pot is understood. */
+  readonly balance: Balance | null;
+  readonly events: readonly BatchEvent[];
+  readonly boil: Boil;
+  /**
+   * Changes the document and keeps it. Changes with the same `label` in quick succession (typing in one field) are one
+   * step of undo.
+   */
+  readonly change: (label: string, make: (document: FormulaBody) => FormulaBody) => void;
+  readonly undo: (() => void) | undefined;
+  readonly redo: (() => void) | undefined;
+}
+
+export const BatchContext = createContext<BenchBatch | null>(null);
+
+export function useBatch(): BenchBatch {
+  const batch = useContext(BatchContext);
+  if (!batch) throw new Error('no batch is on the bench here');
+  return batch;
+}

@@ -1,0 +1,24 @@
+import { useNavigate } from 'react-router';
+import { emptyFormula } from '@idle-kettle/core';
+import type { FormulaBody } from '@idle-kettle/contract';
+import { outbox } from '../data/outbox.js';
+import { useHabit } from '../ui/habit.js';
+
+/** Lays a new batch on the bench, from a formula or empty. Works with the server away. */
+export function useNewBatch(): (from?: { id: string; document: FormulaBody }) => Promise<void> {
+  const navigate = useNavigate();
+  const { units } = useHabit();
+  return async (from) => {
+    const batchId = crypto.randomUUID();
+    const document =
+      from?.document ?? (emptyFormula('New batch', units === 'us' ? 'half-pint' : '340-g') as FormulaBody);
+    await outbox.saveDraft({
+      batchId,
+      document,
+      revision: 0,
+      formulaId: from?.id ?? null,
+      editedAt: Date.now(),
+    });
+    await navigate(`/batches/${batchId}/balance`);
+  };
+}

@@ -1,0 +1,84 @@
+import { useCallback, useState } from 'react';
+import type { FormulaBody } from '@idle-kettle/contract';
+import { outbox } from '../data/outbox.js';
+import { useBatchQuery, useOutbox } from '../data/queries.js';
+
+const STEP_PAUSE_MS = 1500;
+const MOST_STEPS = 100;
+
+interface History {
+  readonly past: readonly FormulaBody[];
+  readonly future: readonly FormulaBody[];
+  readonly label: string;
+  readonly at: number;
+}
+
+const NO_HISTORY: History = { past: [], future: [], label: '', at: 0 };
+
+export interface EditedDocument {
+  readonly document: FormulaBody | undefined;
+  readonly error: Error | null;
+  readonly change: (label: string, make: (document: FormulaBody) => FormulaBody) => void;
+  readonly undo: (() => void) | undefined;
+  readonly redo: (() => void) | undefined;
+}
+
+/**
+ * A batch's formula as edited here: the draft in the outbox when there is one, else what the server holds. Every
+ * change goes to the outbox at once, so that nothing typed is lost, whatever happens next.
+ */
+export function useDocument(batchId: string): EditedDocument {
+  const { drafts, ready } = useOutbox();
+  const draft = drafts.get(batchId);
+  const query = useBatchQuery(batchId, ready && draft?.revision !== 0);
+  const [history, setHistory] = useState<History>(NO_HISTORY);
+  const document = draft?.document ?? query.data?.document;
+  const revision = draft?.revision ?? query.data?.revision ?? 0;
+  const formulaId = draft?.formulaId ?? query.data?.formulaId ?? null;
+  const lastEdit = draft?.editedAt ?? 0;
+
+  const keep = useCallback(
+    (next: FormulaBody) =>
+      void outbox.saveDraft({
+        batchId,
+        document: next,
+        revision,
+        formulaId,
+        editedAt: Math.max(Date.now(), lastEdit + 1),
+      }),
+    [batchId, revision, formulaId, lastEdit],
+  );
+
+  const change = useCallback(
+    (label: string, make: (document: FormulaBody) => FormulaBody) => {
+      if (!document) return;
+      const at = Date.now();
+      setHistory((was) => {
+        const sameStep = was.label === label && at - was.at < STEP_PAUSE_MS && was.past.length > 0;
+        return {
+          past: sameStep ? was.past : [...was.past, document].slice(-MOST_STEPS),
+          future: [],
+          label,
+          at,
+        };
+      });
+      keep(make(document));
+    },
+    [document, keep],
+  );
+
+  const step = (from: 'past' | 'future'): (() => void) | undefined => {
+    const target = from === 'past' ? history.past.at(-1) : history.future.at(-1);
+    if (!document || !target) return undefined;
+    return () => {
+      setHistory(({ past, future }) =>
+        from === 'past'
+          ? { past: past.slice(0, -1), future: [...future, document], label: '', at: 0 }
+          : { past: [...past, document], future: future.slice(0, -1), label: '', at: 0 },
+      );
+      keep(target);
+    };
+  };
+
+  return { document, error: query.error, change, undo: step('past'), redo: step('future') };
+}

@@ -1,0 +1,53 @@
+import type { Balance, FinishType, Kind, Method, PotFormula } from '@idle-kettle/core';
+import type { Formats } from '../ui/habit.js';
+
+export const KIND_WORDS: Readonly<Record<Kind, string>> = {
+  jam: 'Jam',
+  jelly: 'Jelly',
+  marmalade: 'Marmalade',
+  conserve: 'Conserve',
+  'fruit-butter': 'Fruit butter',
+  'jellied-sauce': 'Jellied sauce',
+  'savoury-jelly': 'Savoury jelly',
+  curd: 'Curd',
+  syrup: 'Syrup',
+};
+
+export const METHOD_WORDS: Readonly<Record<Method, string>> = {
+  'long-boil': 'long boil',
+  'powdered-pectin': 'powdered pectin',
+  'liquid-pectin': 'liquid pectin',
+  'calcium-pectin': 'calcium pectin',
+  'jam-sugar': 'jam sugar',
+  'no-gel': 'no gel',
+  egg: 'egg',
+};
+
+export const FINISH_WORDS: Readonly<Record<FinishType, string>> = {
+  'gel-temperature': 'gel temperature',
+  'soluble-solids': 'soluble solids',
+  'hard-boil': 'timed hard boil',
+  weight: 'weight of the pot',
+  consistency: 'consistency',
+  curd: 'curd temperature',
+};
+
+/** Where to stop, as "stop at" and "100.5 °C", "stop after" and "1 min of hard boil", "stop when" and "it mounds on a spoon". */
+export function stopWords(
+  { finish }: PotFormula,
+  { finish: outcome }: Balance,
+  formats: Formats,
+): { lead: string; words: string } {
+  switch (finish.type) {
+    case 'gel-temperature':
+      return { lead: 'stop at', words: formats.temperature(outcome.temperature_C.mid) };
+    case 'soluble-solids':
+      return { lead: 'stop at', words: `${outcome.solubleSolidsPercent.mid.toFixed(0)} % solids` };
+    case 'hard-boil':
+      return { lead: 'stop after', words: `${finish.minutes} min of hard boil` };
+    case 'weight':
+      return { lead: 'stop at', words: formats.mass(finish.mass_kg.mid) };
+    case 'consistency':
+      return { lead: 'stop when', words: 'it mounds on a spoon' };
+  }
+}

@@ -1,0 +1,58 @@
+import type { ProblemBody } from '@idle-kettle/contract';
+
+/** The server said no, and why. */
+export class ApiProblem extends Error {
+  constructor(readonly problem: ProblemBody) {
+    super(problem.detail);
+  }
+  get status(): number {
+    return this.problem.status;
+  }
+}
+
+/** No answer, or one that means "try again": what was to be sent is still here. */
+export class ServerAway extends Error {
+  constructor(readonly why: 'no-answer' | 'database') {
+    super(why === 'database' ? 'the server cannot reach its database' : 'the server does not answer');
+  }
+}
+
+const PATIENCE_MS = 8000;
+
+/**
+ * One request to the API.
+ * @throws ServerAway when there was no answer or the database is away, ApiProblem when the server refused
+ */
+export async function request<T>(
+  method: 'GET' | 'PUT' | 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    });
+  } catch {
+    throw new ServerAway('no-answer');
+  }
+  if (response.status === 204) return undefined as T;
+  const isJson = /json/.test(response.headers.get('Content-Type') ?? '');
+  if (response.ok && isJson) return (await response.json()) as T;
+  if ([502, 503, 504].includes(response.status))
+    throw new ServerAway(response.status === 503 ? 'database' : 'no-answer');
+  const problem = isJson ? ((await response.json()) as ProblemBody) : undefined;
+  throw new ApiProblem(
+    problem ?? {
+      type: 'about:blank',
+      title: 'Refused',
+      status: response.status,
+      detail: `the server answered ${response.status}`,
+    },
+  );
+}
+
+export const get = <T>(path: string): Promise<T> => request<T>('GET', path);

@@ -1,0 +1,49 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { FormulaBody, MoveJars, PutOnShelf } from '@idle-kettle/contract';
+import type { BatchEvent } from '@idle-kettle/core';
+
+/** Something to tell the server; sending it twice is harmless. */
+export type Parcel =
+  | {
+      readonly id: string;
+      readonly order: number;
+      readonly kind: 'event';
+      readonly batchId: string;
+      readonly event: BatchEvent;
+    }
+  | { readonly id: string; readonly order: number; readonly kind: 'put'; readonly body: PutOnShelf }
+  | {
+      readonly id: string;
+      readonly order: number;
+      readonly kind: 'move';
+      readonly lotId: string;
+      readonly body: MoveJars;
+    };
+
+/** A batch's formula as edited here and not yet taken by the server. */
+export interface Draft {
+  readonly batchId: string;
+  readonly document: FormulaBody;
+  /** Revision it is based on, 0 for a batch the server has never seen. */
+  readonly revision: number;
+  readonly formulaId: string | null;
+  readonly editedAt: number;
+}
+
+interface Shape extends DBSchema {
+  parcels: { key: string; value: Parcel };
+  drafts: { key: string; value: Draft };
+}
+
+let opened: Promise<IDBPDatabase<Shape>> | undefined;
+
+/** The browser's own database: what is in it survives a reload, a closed lid and a dead server. */
+export function store(): Promise<IDBPDatabase<Shape>> {
+  opened ??= openDB<Shape>('idle-kettle', 1, {
+    upgrade(db) {
+      db.createObjectStore('parcels', { keyPath: 'id' });
+      db.createObjectStore('drafts', { keyPath: 'batchId' });
+    },
+  });
+  return opened;
+}

@@ -1,0 +1,98 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { toast, Toaster } from 'sonner';
+import { registerSW } from 'virtual:pwa-register';
+import { NotFound, ScreenFailed } from './app/errors.js';
+import { HabitProvider } from './app/habit-provider.js';
+import { Shell } from './app/shell.js';
+import { startTheme } from './app/theme.js';
+import { outbox } from './data/outbox.js';
+import { keys, queryClient, takeIntoCache } from './data/queries.js';
+import { Loading } from './ui/page.js';
+import './styles.css';
+
+startTheme();
+registerSW({ immediate: true });
+
+void outbox.start({
+  onSaved: (batch) => {
+    queryClient.setQueryData(keys.batch(batch.id), batch);
+    void queryClient.invalidateQueries({ queryKey: keys.batches });
+  },
+  onTaken: takeIntoCache,
+  onRefused: (what, why) =>
+    toast.error(`The server did not take ${what}`, { description: why, duration: 12_000 }),
+});
+window.addEventListener('online', outbox.hurry);
+document.addEventListener('visibilitychange', () => {
+  if (document.visibilityState === 'visible') outbox.hurry();
+});
+
+const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <ScreenFailed />,
+    hydrateFallbackElement: <Loading />,
+    children: [
+      {
+        errorElement: <ScreenFailed />,
+        children: [
+          {
+            index: true,
+            lazy: async () => ({ Component: (await import('./stations/today/today.js')).Today }),
+          },
+          {
+            path: 'formulas',
+            lazy: async () => ({ Component: (await import('./stations/formulas/formulas.js')).Formulas }),
+          },
+          {
+            path: 'shelf',
+            lazy: async () => ({ Component: (await import('./stations/shelf/shelf.js')).Shelf }),
+          },
+          {
+            path: 'kitchen',
+            lazy: async () => ({ Component: (await import('./stations/kitchen/kitchen.js')).Kitchen }),
+          },
+          {
+            path: 'batches/:batchId',
+            lazy: async () => ({ Component: (await import('./batch/batch-frame.js')).BatchFrame }),
+            children: [
+              { index: true, element: <Navigate to="balance" replace /> },
+              {
+                path: 'balance',
+                lazy: async () => ({ Component: (await import('./stations/balance/balance.js')).Balance }),
+              },
+              {
+                path: 'boil',
+                lazy: async () => ({ Component: (await import('./stations/boil/boil.js')).Boil }),
+              },
+              { path: 'jar', lazy: async () => ({ Component: (await import('./stations/jar/jar.js')).Jar }) },
+              {
+                path: 'shelf',
+                lazy: async () => ({
+                  Component: (await import('./stations/shelf/batch-shelf.js')).BatchShelf,
+                }),
+              },
+            ],
+          },
+          { path: '*', element: <NotFound /> },
+        ],
+      },
+    ],
+  },
+]);
+
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no #root');
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={queryClient}>
+      <HabitProvider>
+        <RouterProvider router={router} />
+        <Toaster position="top-center" toastOptions={{ className: 'kettle-toast' }} />
+      </HabitProvider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

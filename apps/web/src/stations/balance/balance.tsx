@@ -1,0 +1,122 @@
+import { BookmarkPlus, Redo2, Undo2 } from 'lucide-react';
+import { useEffect } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import type { FormulaView } from '@idle-kettle/contract';
+import { useBatch } from '../../batch/batch-context.js';
+import { JarWall } from '../../batch/jar-wall.js';
+import { ApiProblem, request } from '../../data/api.js';
+import { keys, queryClient } from '../../data/queries.js';
+import { JarSizes } from './jar-sizes.js';
+import { Lines } from './lines.js';
+import { Way } from './way.js';
+import { WhatGoesWhere } from './what-goes-where.js';
+
+/** Fruit, sugar, acid and pectin in proportion, and at once what they will give. */
+export function Balance() {
+  const { balance, boil, undo, redo } = useBatch();
+  useUndoKeys(undo, redo);
+  return (
+    <>
+      {boil.startedAt !== undefined && (
+        <p className="mb-3 text-sm text-soft">
+          This batch has been on the heat. What you change here changes what is expected; the log of the boil
+          stays as it is.
+        </p>
+      )}
+      <Way />
+      <Lines />
+      <div className="mt-2 flex flex-wrap gap-2">
+        <button type="button" className="btn btn-ghost" disabled={!undo} onClick={undo}>
+          <Undo2 aria-hidden="true" className="size-5" /> Undo
+        </button>
+        <button type="button" className="btn btn-ghost" disabled={!redo} onClick={redo}>
+          <Redo2 aria-hidden="true" className="size-5" /> Redo
+        </button>
+        <KeepFormula />
+        <Link to="../boil" className="btn btn-primary ml-auto">
+          To the stove
+        </Link>
+      </div>
+      <div className="mt-4 grid gap-4 lg:grid-cols-2">
+        <section aria-label="Jars" className="panel p-4">
+          <div className="mb-3 flex items-center justify-between gap-3">
+            <h2 className="text-xl">Jar wall</h2>
+            {balance && balance.readyJars > 0 && (
+              <span className="rounded-full border border-line px-3 py-1 text-sm">
+                have {balance.readyJars} jars hot
+              </span>
+            )}
+          </div>
+          {balance && (
+            <div className="mb-4">
+              <JarWall balance={balance} />
+            </div>
+          )}
+          <JarSizes />
+        </section>
+        {balance && <WhatGoesWhere balance={balance} />}
+      </div>
+    </>
+  );
+}
+
+/** Keeps the formula for another day, apart from this batch. */
+function KeepFormula() {
+  const { document, problems } = useBatch();
+  const keep = async (): Promise<void> => {
+    try {
+      const saved = await request<FormulaView>('PUT', `/formulas/${crypto.randomUUID()}`, {
+        document,
+        revision: 0,
+      });
+      void queryClient.invalidateQueries({ queryKey: keys.formulas });
+      toast.success(`“${saved.document.title}” is in your formulas`);
+    } catch (error) {
+      if (error instanceof ApiProblem)
+        toast.error(error.message, {
+          description: error.problem.errors?.map((each) => `${each.path}: ${each.message}`).join('; '),
+        });
+      else
+        toast.error('Not kept yet: the server does not answer', {
+          description: 'The formula stays with this batch; try again when the server is back.',
+        });
+    }
+  };
+  return (
+    <button
+      type="button"
+      className="btn btn-ghost"
+      disabled={problems.length > 0}
+      onClick={() => void keep()}
+    >
+      <BookmarkPlus aria-hidden="true" className="size-5" /> Keep as a formula
+    </button>
+  );
+}
+
+/** Ctrl or Cmd with Z and Y, outside text fields, which have an undo of their own. */
+function useUndoKeys(undo: (() => void) | undefined, redo: (() => void) | undefined): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (
+        !(event.ctrlKey || event.metaKey) ||
+        event.target instanceof HTMLInputElement ||
+        event.target instanceof HTMLSelectElement
+      )
+        return;
+      const key = event.key.toLowerCase();
+      const act =
+        key === 'z' && !event.shiftKey
+          ? undo
+          : key === 'y' || (key === 'z' && event.shiftKey)
+            ? redo
+            : undefined;
+      if (!act) return;
+      event.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [undo, redo]);
+}

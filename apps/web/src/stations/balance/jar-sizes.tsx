@@ -1,0 +1,80 @@
+import { Plus, X } from 'lucide-react';
+import type { JarBody } from '@idle-kettle/contract';
+import { JAR_SIZES } from '@idle-kettle/core';
+import { useBatch } from '../../batch/batch-context.js';
+
+/** Which jars to fill, in order; the last size takes what is left. */
+export function JarSizes() {
+  const { document, change, problems } = useBatch();
+  const { jars } = document;
+  const set = (label: string, make: (jars: readonly JarBody[]) => JarBody[]): void =>
+    change(label, (was) => ({ ...was, jars: make(was.jars) }));
+  const replace = (index: number, jar: JarBody): void =>
+    set(`jar ${index}`, (was) => was.map((each, i) => (i === index ? jar : each)));
+  const unused = JAR_SIZES.find((size) => !jars.some((jar) => jar.size === size.id))?.id;
+  return (
+    <div className="flex flex-col gap-2">
+      {jars.map((jar, index) => {
+        const wrong = problems.find((problem) => problem.path.startsWith(`jars[${index}]`));
+        return (
+          <div key={index} className="flex flex-wrap items-center gap-2">
+            <select
+              aria-label={`Jar size ${index + 1}`}
+              className="select w-40"
+              value={jar.size}
+              onChange={(event) => replace(index, { ...jar, size: event.target.value })}
+            >
+              {JAR_SIZES.map((size) => (
+                <option key={size.id} value={size.id}>
+                  {size.name[1]}
+                </option>
+              ))}
+            </select>
+            {jars.length > 1 && index < jars.length - 1 && (
+              <label className="flex items-center gap-2 text-sm text-soft">
+                at most
+                <input
+                  type="number"
+                  min={0}
+                  className="input w-20 text-base-content"
+                  value={jar.count ?? ''}
+                  placeholder="all"
+                  onChange={(event) => {
+                    const { size } = jar;
+                    const count = event.target.valueAsNumber;
+                    replace(index, { size, ...(Number.isInteger(count) && count >= 0 && { count }) });
+                  }}
+                />
+              </label>
+            )}
+            {jars.length > 1 && (
+              <button
+                type="button"
+                aria-label={`Leave out jar size ${index + 1}`}
+                className="btn btn-ghost btn-square size-11"
+                onClick={() => set('jar out', (was) => was.filter((_, i) => i !== index))}
+              >
+                <X aria-hidden="true" className="size-5" />
+              </button>
+            )}
+            {wrong && <p className="w-full text-sm text-bad">{wrong.message}.</p>}
+          </div>
+        );
+      })}
+      {unused !== undefined && jars.length < 4 && (
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm min-h-[44px] self-start"
+          onClick={() =>
+            set('jar in', (was) => [
+              ...was,
+              { size: was.some((jar) => jar.size === '125-ml') ? unused : '125-ml' },
+            ])
+          }
+        >
+          <Plus aria-hidden="true" className="size-4" /> Another size
+        </button>
+      )}
+    </div>
+  );
+}

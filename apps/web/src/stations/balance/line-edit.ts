@@ -1,0 +1,39 @@
+import type { FormulaBody, FormulaLineBody } from '@idle-kettle/contract';
+import { displayName, ingredientById, lineFromText, readName } from '@idle-kettle/core';
+
+/** What the ingredient field shows: the trade's name of a known ingredient, else what was typed. */
+export function nameOfLine({ ingredient, name, form }: FormulaLineBody): string {
+  if (ingredient === undefined) return name ?? '';
+  const known = ingredientById(ingredient);
+  return known ? displayName(known, form ?? known.usualForm) : ingredient;
+}
+
+/** The line with another ingredient, as typed: understood when it can be, kept as text when not. */
+export function withName(line: FormulaLineBody, text: string): FormulaLineBody {
+  const reading = readName(text);
+  const kept = { amount: line.amount, ...(line.overrides && { overrides: line.overrides }) };
+  if (!reading.ok) return { ...kept, ingredient: text };
+  const { ingredient, form } = reading;
+  return { ...kept, ingredient: ingredient.id, ...(form !== ingredient.usualForm && { form }) };
+}
+
+export const addLine =
+  (text: string) =>
+  (document: FormulaBody): FormulaBody => ({
+    ...document,
+    lines: [...document.lines, lineFromText(text, document.decimal)],
+  });
+
+export const changeLine =
+  (index: number, make: (line: FormulaLineBody) => FormulaLineBody) =>
+  (document: FormulaBody): FormulaBody => ({
+    ...document,
+    lines: document.lines.map((line, i) => (i === index ? make(line) : line)),
+  });
+
+export const removeLine =
+  (index: number) =>
+  (document: FormulaBody): FormulaBody => ({
+    ...document,
+    lines: document.lines.filter((_, i) => i !== index),
+  });

@@ -1,0 +1,229 @@
+import { X } from 'lucide-react';
+import { useId, useRef, useState } from 'react';
+import type { FormulaLineBody } from '@idle-kettle/contract';
+import {
+  INGREDIENTS,
+  nearestIngredients,
+  type PotLine,
+  type Problem,
+  type UnitSystem,
+} from '@idle-kettle/core';
+import { useBatch } from '../../batch/batch-context.js';
+import { useFormats, useHabit } from '../../ui/habit.js';
+import { addLine, changeLine, nameOfLine, removeLine, withName } from './line-edit.js';
+
+const COLUMNS = 'md:grid md:grid-cols-[9.5rem_minmax(0,1fr)_8.5rem_9rem_44px] md:items-center md:gap-x-3';
+
+/** What goes into the pot: each line edited in place, a new one typed at the foot. */
+export function Lines() {
+  const { document, formula, problems, balance } = useBatch();
+  const shares = new Map(balance?.lines.map((line) => [line.index, line.share]));
+  const pot = new Map(formula.lines.map((line) => [line.index, line]));
+  return (
+    <section aria-label="In the pot" className="panel px-3 pt-1 pb-2">
+      <div
+        aria-hidden="true"
+        className={`hidden border-b border-line px-2 py-2.5 text-sm text-soft ${COLUMNS}`}
+      >
+        <span>Amount</span>
+        <span>In the pot</span>
+        <span className="text-right">also</span>
+        <span>share</span>
+      </div>
+      <ul>
+        {document.lines.map((line, index) => (
+          <Line
+            key={index}
+            index={index}
+            line={line}
+            pot={pot.get(index)}
+            share={shares.get(index)}
+            problems={problems.filter((problem) => problem.path.startsWith(`lines[${index}]`))}
+          />
+        ))}
+      </ul>
+      <NewLine />
+    </section>
+  );
+}
+
+interface LineProps {
+  readonly index: number;
+  readonly line: FormulaLineBody;
+  readonly pot: PotLine | undefined;
+  readonly share: number | undefined;
+  readonly problems: readonly Problem[];
+}
+
+function Line({ index, line, pot, share, problems }: LineProps) {
+  const { change } = useBatch();
+  const formats = useFormats();
+  const { units } = useHabit();
+  const problemId = useId();
+  const name = nameOfLine(line);
+  const amountWrong = problems.some((problem) => problem.path.endsWith('.amount'));
+  const nameWrong = problems.some(
+    (problem) => problem.path.endsWith('.ingredient') || problem.path.endsWith('.form'),
+  );
+  const percent = share === undefined ? '' : `${(share * 100).toFixed(share < 0.01 ? 1 : 0)} %`;
+  return (
+    <li className="border-b border-line py-1">
+      <div className={`relative grid grid-cols-[6rem_minmax(0,1fr)_44px] items-center gap-x-1 ${COLUMNS}`}>
+        <input
+          aria-label={`Amount of ${name || 'line ' + (index + 1)}`}
+          aria-invalid={amountWrong}
+          aria-describedby={amountWrong ? problemId : undefined}
+          className="quiet-input font-semibold"
+          value={line.amount}
+          maxLength={80}
+          placeholder="amount"
+          onChange={(event) =>
+            change(
+              `amount ${index}`,
+              changeLine(index, (was) => ({ ...was, amount: event.target.value })),
+            )
+          }
+        />
+        <NameInput
+          label={`Ingredient ${index + 1}`}
+          value={name}
+          wrong={nameWrong}
+          describedBy={nameWrong ? problemId : undefined}
+          onChange={(text) =>
+            change(
+              `name ${index}`,
+              changeLine(index, (was) => withName(was, text)),
+            )
+          }
+        />
+        <span className="order-last col-span-2 px-2 pb-1 text-sm whitespace-nowrap text-soft md:order-none md:col-span-1 md:p-0 md:text-right">
+          {pot && (
+            <>
+              {!isOwnMass(pot, units) && `${formats.mass(pot.mass_kg.mid)} · `}
+              {formats.otherMass(pot.mass_kg.mid)}
+            </>
+          )}
+        </span>
+        <span className="order-last flex items-center gap-2 pb-1 text-sm md:order-none md:p-0">
+          {share !== undefined && (
+            <>
+              <span aria-hidden="true" className="hidden h-2 flex-1 rounded-full bg-base-300 md:block">
+                <span
+                  className="block h-2 rounded-full"
+                  style={{ width: `${Math.max(share * 100, 1.5)}%`, background: 'var(--fruit)' }}
+                />
+              </span>
+              <span className="w-12 text-right md:text-left">{percent}</span>
+            </>
+          )}
+        </span>
+        <button
+          type="button"
+          aria-label={`Take out ${name || 'line ' + (index + 1)}`}
+          className="btn btn-ghost btn-square row-start-1 col-start-3 size-11 md:col-start-5"
+          onClick={() => change(`remove ${index} ${Date.now()}`, removeLine(index))}
+        >
+          <X aria-hidden="true" className="size-5" />
+        </button>
+      </div>
+      {problems.length > 0 && (
+        <div id={problemId} className="px-2 pb-2 text-sm text-bad">
+          {problems.map(({ path, message }) => (
+            <p key={path}>{message.charAt(0).toUpperCase() + message.slice(1)}.</p>
+          ))}
+          {nameWrong && line.ingredient !== undefined && (
+            <p className="mt-1 flex flex-wrap gap-2">
+              {nearestIngredients(line.ingredient).map((guess) => (
+                <button
+                  key={guess.id}
+                  type="button"
+                  className="btn btn-sm min-h-[44px]"
+                  onClick={() =>
+                    change(
+                      `guess ${index}`,
+                      changeLine(index, (was) => withName(was, guess.id)),
+                    )
+                  }
+                >
+                  Use {guess.name[1]}
+                </button>
+              ))}
+            </p>
+          )}
+        </div>
+      )}
+    </li>
+  );
+}
+
+interface NameInputProps {
+  readonly label: string;
+  readonly value: string;
+  readonly wrong: boolean;
+  readonly describedBy: string | undefined;
+  readonly onChange: (text: string) => void;
+}
+
+/** Typed as a weight in the person's own system, so that only the other system is worth showing beside it. */
+const isOwnMass = ({ amount }: PotLine, units: UnitSystem): boolean =>
+  amount.unit.kind === 'mass' && ['g', 'kg', 'mg'].includes(amount.unit.id) === (units === 'metric');
+
+/** Shows the trade's name, and while it is being typed exactly what is typed. */
+function NameInput({ label, value, wrong, describedBy, onChange }: NameInputProps) {
+  const [typing, setTyping] = useState<string | null>(null);
+  return (
+    <input
+      aria-label={label}
+      aria-invalid={wrong}
+      aria-describedby={describedBy}
+      list="ingredients"
+      className="quiet-input"
+      value={typing ?? value}
+      maxLength={120}
+      placeholder="fruit, sugar, acid…"
+      onFocus={() => setTyping(value)}
+      onBlur={() => setTyping(null)}
+      onChange={(event) => {
+        setTyping(event.target.value);
+        onChange(event.target.value);
+      }}
+    />
+  );
+}
+
+/** One line typed as a cook writes it: amount, unit, name. */
+function NewLine() {
+  const { change } = useBatch();
+  const [text, setText] = useState('');
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <form
+      className="flex gap-2 pt-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim() === '') return;
+        change(`add ${Date.now()}`, addLine(text));
+        setText('');
+        input.current?.focus();
+      }}
+    >
+      <input
+        ref={input}
+        aria-label="New line: amount and ingredient"
+        className="quiet-input min-w-0 border-dashed !border-line"
+        placeholder="Type “2.4 kg damsons, pitted” and Enter"
+        value={text}
+        maxLength={200}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <button type="submit" className="btn btn-secondary" disabled={text.trim() === ''}>
+        Add
+      </button>
+      <datalist id="ingredients">
+        {INGREDIENTS.map((ingredient) => (
+          <option key={ingredient.id} value={ingredient.name[1]} />
+        ))}
+      </datalist>
+    </form>
+  );
+}

@@ -1,0 +1,307 @@
+import { Maximize2, Minimize2, Moon, Sun } from 'lucide-react';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { boilingPointAt, gelTemperature_C, timeOnHeat_ms, type BatchEvent } from '@idle-kettle/core';
+import { useTheme, type Theme } from '../../app/theme.js';
+import { useBatch } from '../../batch/batch-context.js';
+import { logEvent } from '../../data/log-event.js';
+import { useFormats, useHabit } from '../../ui/habit.js';
+import { Notice } from '../../ui/notice.js';
+import { useNow } from '../../ui/now.js';
+import { TestRow, TextRow } from './entry-row.js';
+import { EventList, eventWords } from './event-list.js';
+import { ReadingEntry } from './reading-entry.js';
+import { Readouts } from './readouts.js';
+
+const Curve = lazy(() => import('./curve.js'));
+
+type Open = 'test' | 'addition' | 'note' | null;
+
+/** The boil: how far, how long, what now. */
+export function Boil() {
+  const { boil } = useBatch();
+  if (boil.startedAt === undefined) return <BeforeTheHeat />;
+  return <AtTheStove />;
+}
+
+function BeforeTheHeat() {
+  const { id, formula, balance } = useBatch();
+  const { place } = useHabit();
+  const formats = useFormats();
+  const boilingPoint_C = boilingPointAt(place).boilingPoint_C.mid;
+  const gel_C = balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
+  const ready = formula.lines.length > 0;
+  return (
+    <div className="grid gap-4 lg:grid-cols-2">
+      <section aria-label="Stop at" className="panel p-5">
+        <p className="text-soft">
+          {formula.finish.type === 'gel-temperature' ? 'stop at, here today' : 'about, at the finish'}
+        </p>
+        <p className="display text-[58px] leading-none sm:text-[76px]">{formats.degrees(gel_C)}</p>
+        <p className="mt-2 text-soft">
+          Water boils here at {formats.temperature(boilingPoint_C)}
+          {place.boilingPoint_C === undefined ? (
+            <>
+              , by the altitude. A boiling test with this thermometer is surer:{' '}
+              <Link to="/kitchen" className="link">
+                Kitchen
+              </Link>
+              .
+            </>
+          ) : (
+            ', as measured with this thermometer.'
+          )}
+        </p>
+        <button
+          type="button"
+          className="btn btn-primary mt-5 h-[68px] w-full text-xl"
+          disabled={!ready}
+          onClick={() =>
+            logEvent(id, 'light', {
+              gelTemperature_C: Math.round(gel_C * 100) / 100,
+              boilingPoint_C: Math.round(boilingPoint_C * 100) / 100,
+            })
+          }
+        >
+          It is on the heat
+        </button>
+        {!ready && (
+          <p className="mt-2 text-soft">
+            Nothing is in the pot yet:{' '}
+            <Link to="../balance" className="link">
+              Balance
+            </Link>{' '}
+            comes first.
+          </p>
+        )}
+        {balance && (
+          <p className="mt-3 text-soft">Have {balance.readyJars} clean jars hot before it is done.</p>
+        )}
+      </section>
+      <Notice title="Before it boils" tone="care">
+        <ul className="mt-1 list-disc space-y-1.5 pl-5">
+          <li>
+            It burns at over 104 °C and sticks to skin: long sleeves, children and pets out of the way, cold
+            water near.
+          </li>
+          <li>
+            Fill the pot to a quarter of its depth, at most a third. The foam rises three to four times.
+          </li>
+          <li>Put two plates in the cold for the test.</li>
+          <li>
+            Thermometer tip in the middle of the liquid, off the base, the pot stirred, the reading steady.
+          </li>
+        </ul>
+      </Notice>
+    </div>
+  );
+}
+
+function AtTheStove() {
+  const { id, boil, document, balance } = useBatch();
+  const { place } = useHabit();
+  const formats = useFormats();
+  const pageTheme = useTheme();
+  const [open, setOpen] = useState<Open>(null);
+  const [big, setBig] = useState(false);
+  const [bigTheme, setBigTheme] = useState<Theme>('night');
+  const gel_C = boil.gelTemperature_C ?? balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
+  const boilingPoint_C = boil.boilingPoint_C ?? boilingPointAt(place).boilingPoint_C.mid;
+  const last = boil.readings.at(-1);
+
+  const undo = (event: BatchEvent): void => void logEvent(id, 'undo', { eventId: event.id });
+  const log: typeof logEvent = (batchId, type, body) => {
+    const event = logEvent(batchId, type, body);
+    setOpen(null);
+    toast(eventWords(event, formats), {
+      action: { label: 'Take back', onClick: () => undo(event) },
+      duration: 6000,
+    });
+    return event;
+  };
+  const reading = (temperature_C: number): void =>
+    void log(id, 'reading', { temperature_C: Math.round(temperature_C * 100) / 100 });
+  const toggle = (which: Open): void => setOpen((was) => (was === which ? null : which));
+  const off = boil.phase === 'off-heat';
+  const done = boil.phase === 'done';
+  useBoilKeys({
+    t: () => toggle('test'),
+    a: () => toggle('addition'),
+    n: () => toggle('note'),
+    Escape: () => (open ? setOpen(null) : setBig(false)),
+  });
+
+  const bench = (
+    <div className="flex flex-col gap-3">
+      {/* On a phone the figures and the keys come first, the curve after them. */}
+      <div className="contents lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] lg:gap-3">
+        <section
+          aria-label="The boil"
+          className="panel order-2 h-[240px] p-3 sm:h-[280px] lg:order-1 lg:h-auto lg:min-h-[280px]"
+        >
+          <Suspense fallback={<p className="p-4 text-soft">Drawing the curve…</p>}>
+            <CurveNow gel_C={gel_C} boilingPoint_C={boilingPoint_C} theme={big ? bigTheme : pageTheme} />
+          </Suspense>
+        </section>
+        <div className="-order-1 lg:order-2">
+          <Readouts boil={boil} gel_C={gel_C} />
+        </div>
+      </div>
+      {open === 'test' && <TestRow onTest={(way, verdict) => log(id, 'test', { way, verdict })} />}
+      {open === 'addition' && (
+        <TextRow
+          title="I added…"
+          hint="What went in, as you would write it. It changes what comes out, so it belongs in the log."
+          placeholder="1 tbsp lemon juice"
+          onText={(text) => log(id, 'addition', { text })}
+        />
+      )}
+      {open === 'note' && (
+        <TextRow
+          title="A note"
+          hint="Anything worth knowing next time."
+          placeholder="skins soft, sugar dissolved"
+          onText={(text) => log(id, 'note', { text })}
+        />
+      )}
+      {!done && (
+        <ReadingEntry near_C={last?.temperature_C ?? boilingPoint_C} gel_C={gel_C} onReading={reading} />
+      )}
+      {done ? (
+        <div className="flex flex-wrap gap-2">
+          <Link to="../jar" className="btn btn-primary h-[68px] flex-1 text-xl">
+            To the jars
+          </Link>
+          <button type="button" className="btn h-[68px] text-lg" onClick={() => log(id, 'on-heat', {})}>
+            Back on the heat
+          </button>
+          <button type="button" className="btn h-[68px] text-lg" onClick={() => toggle('note')}>
+            Note
+          </button>
+        </div>
+      ) : (
+        <div className="grid grid-cols-3 gap-2 sm:gap-3 lg:grid-cols-6">
+          <Act name="Set test" hint="T" onClick={() => toggle('test')} />
+          <Act name="I added…" hint="A" onClick={() => toggle('addition')} />
+          <Act name="One minute" hint="hard boil" onClick={() => log(id, 'minute', {})} />
+          <Act
+            name={off ? 'Back on' : 'Off the heat'}
+            hint={off ? 'starts the clock' : 'stops the clock'}
+            onClick={() => log(id, off ? 'on-heat' : 'off-heat', {})}
+          />
+          <Act name="Note" hint="N" onClick={() => toggle('note')} />
+          <Act name="It is done" hint="ends the boil" primary onClick={() => log(id, 'done', {})} />
+        </div>
+      )}
+      <div className="order-3">
+        <EventList boil={boil} onUndo={undo} />
+      </div>
+    </div>
+  );
+
+  if (!big) {
+    return (
+      <>
+        <div className="mb-2 flex justify-end">
+          <button type="button" className="btn btn-ghost" onClick={() => setBig(true)}>
+            <Maximize2 aria-hidden="true" className="size-5" /> Big view for the stove
+          </button>
+        </div>
+        {bench}
+      </>
+    );
+  }
+  return (
+    <div
+      data-theme={bigTheme}
+      className="fixed inset-0 z-40 overflow-y-auto bg-base-200 p-3 text-base-content sm:p-6"
+    >
+      <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
+        <h2 className="text-[26px]">{document.title}</h2>
+        <div className="flex gap-2">
+          <button
+            type="button"
+            className="btn btn-ghost"
+            onClick={() => setBigTheme((was) => (was === 'night' ? 'day' : 'night'))}
+          >
+            {bigTheme === 'night' ? (
+              <Sun aria-hidden="true" className="size-5" />
+            ) : (
+              <Moon aria-hidden="true" className="size-5" />
+            )}
+            {bigTheme === 'night' ? 'Bright' : 'Dark'}
+          </button>
+          <button type="button" className="btn" onClick={() => setBig(false)}>
+            <Minimize2 aria-hidden="true" className="size-5" /> Leave big view
+          </button>
+        </div>
+      </div>
+      {bench}
+    </div>
+  );
+}
+
+function CurveNow({
+  gel_C,
+  boilingPoint_C,
+  theme,
+}: {
+  readonly gel_C: number;
+  readonly boilingPoint_C: number;
+  readonly theme: Theme;
+}) {
+  const { boil } = useBatch();
+  const now = useNow();
+  // A minute at a time, so that the chart is not drawn anew twice a second.
+  const lastAt = boil.readings.at(-1)?.at ?? boil.startedAt ?? 0;
+  const shownUntil = boil.phase === 'done' ? (boil.endedAt ?? lastAt) : Math.min(now, lastAt + 3_600_000);
+  const minutes = Math.ceil(
+    Math.max(shownUntil - (boil.startedAt ?? shownUntil), timeOnHeat_ms(boil, shownUntil)) / 60_000,
+  );
+  return <Curve boil={boil} gel_C={gel_C} boilingPoint_C={boilingPoint_C} minutes={minutes} theme={theme} />;
+}
+
+function Act({
+  name,
+  hint,
+  primary = false,
+  onClick,
+}: {
+  readonly name: string;
+  readonly hint: string;
+  readonly primary?: boolean;
+  readonly onClick: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      className={`btn h-[84px] flex-col gap-0.5 px-1 text-[17px] sm:h-[92px] sm:text-[19px] ${primary ? 'btn-primary' : ''}`}
+      onClick={onClick}
+    >
+      {name}
+      <span className={`text-[13px] font-normal ${primary ? '' : 'text-soft'}`}>{hint}</span>
+    </button>
+  );
+}
+
+/** Single letters, when no field is being typed in; R goes to the reading. */
+function useBoilKeys(acts: Readonly<Record<string, () => void>>): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.target instanceof HTMLInputElement && event.key !== 'Escape') return;
+      if (event.key === 'r') {
+        event.preventDefault();
+        window.document.querySelector<HTMLInputElement>('[data-key="r"]')?.focus();
+        return;
+      }
+      const act = acts[event.key];
+      if (!act) return;
+      event.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [acts]);
+}

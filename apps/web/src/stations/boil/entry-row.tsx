@@ -1,0 +1,101 @@
+import { useState, type ReactNode } from 'react';
+import { TEST_VERDICTS, TEST_WAYS, type TestVerdict, type TestWay } from '@idle-kettle/core';
+
+const WAY_WORDS: Readonly<Record<TestWay, string>> = {
+  plate: 'Cold plate',
+  sheet: 'Off the spoon',
+  finger: 'Finger line',
+};
+
+function Row({
+  title,
+  hint,
+  children,
+}: {
+  readonly title: string;
+  readonly hint: string;
+  readonly children: ReactNode;
+}) {
+  return (
+    <section aria-label={title} className="panel border-secondary! p-4">
+      <h2 className="text-xl">{title}</h2>
+      <p className="mb-3 text-soft">{hint}</p>
+      {children}
+    </section>
+  );
+}
+
+/** A test of the set: how, and what was seen. One tap on the verdict logs it. */
+export function TestRow({ onTest }: { readonly onTest: (way: TestWay, verdict: TestVerdict) => void }) {
+  const [way, setWay] = useState<TestWay>('plate');
+  return (
+    <Row
+      title="Test for the set"
+      hint="Lift the pot off the heat while you test: between nearly and done there can be two minutes."
+    >
+      <div role="radiogroup" aria-label="How it was tested" className="mb-3 flex flex-wrap gap-2">
+        {TEST_WAYS.map((each) => (
+          <button
+            key={each}
+            type="button"
+            role="radio"
+            aria-checked={way === each}
+            className={`btn ${way === each ? 'btn-secondary' : ''}`}
+            onClick={() => setWay(each)}
+          >
+            {WAY_WORDS[each]}
+          </button>
+        ))}
+      </div>
+      <div className="grid grid-cols-2 gap-2 sm:grid-cols-5">
+        {TEST_VERDICTS.map((verdict) => (
+          <button
+            key={verdict}
+            type="button"
+            className="btn h-16 text-lg"
+            onClick={() => onTest(way, verdict)}
+          >
+            {verdict}
+          </button>
+        ))}
+      </div>
+    </Row>
+  );
+}
+
+interface TextRowProps {
+  readonly title: string;
+  readonly hint: string;
+  readonly placeholder: string;
+  readonly onText: (text: string) => void;
+}
+
+/** Something in words: what was added, or a note. */
+export function TextRow({ title, hint, placeholder, onText }: TextRowProps) {
+  const [text, setText] = useState('');
+  return (
+    <Row title={title} hint={hint}>
+      <form
+        className="flex gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (text.trim() !== '') onText(text.trim());
+        }}
+      >
+        {/* Opened by a tap of the person, so the focus may follow. */}
+        <input
+          autoFocus
+          aria-label={title}
+          className="input min-w-0 flex-1 text-lg"
+          placeholder={placeholder}
+          value={text}
+          maxLength={2000}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <button type="submit" className="btn btn-secondary" disabled={text.trim() === ''}>
+          Log
+        </button>
+      </form>
+    </Row>
+  );
+}

@@ -1,0 +1,104 @@
+import { format } from 'date-fns';
+import { Undo2 } from 'lucide-react';
+import type { BatchEvent, Boil, LogEntry } from '@idle-kettle/core';
+import { useOutbox } from '../../data/queries.js';
+import { useFormats, type Formats } from '../../ui/habit.js';
+import { clock } from '../../ui/now.js';
+
+/** What happened, in words. */
+export function eventWords(event: BatchEvent, formats: Formats): string {
+  switch (event.type) {
+    case 'light':
+      return `On the heat; stop at ${formats.temperature(event.body.gelTemperature_C)}`;
+    case 'reading':
+      return formats.temperature(event.body.temperature_C);
+    case 'test':
+      return `${{ plate: 'Plate', sheet: 'Sheet', finger: 'Finger' }[event.body.way]} test: ${event.body.verdict}`;
+    case 'addition':
+      return `Added: ${event.body.text}`;
+    case 'note':
+      return event.body.text;
+    case 'minute':
+      return 'The hard minute began';
+    case 'off-heat':
+      return 'Off the heat';
+    case 'on-heat':
+      return 'Back on the heat';
+    case 'done':
+      return 'It is done';
+    case 'jarred':
+      return `Jars counted: ${event.body.jars.map((jar) => `${jar.full + jar.part} × ${jar.size}`).join(', ')}`;
+    case 'undo':
+      return 'Taken back';
+  }
+}
+
+interface EventListProps {
+  readonly boil: Boil;
+  readonly onUndo: (event: BatchEvent) => void;
+}
+
+/** Everything logged, newest first; a slip is taken back, never erased. */
+export function EventList({ boil, onUndo }: EventListProps) {
+  const { parcels } = useOutbox();
+  const waiting = new Set(parcels.map((parcel) => parcel.id));
+  const shown = boil.log.filter((entry) => entry.event.type !== 'undo').toReversed();
+  if (shown.length === 0) return null;
+  return (
+    <section aria-label="Log" className="panel p-4">
+      <h2 className="mb-1 text-xl">Log</h2>
+      <ol>
+        {shown.map((entry) => (
+          <Entry
+            key={entry.event.id}
+            entry={entry}
+            boil={boil}
+            isWaiting={waiting.has(entry.event.id)}
+            onUndo={onUndo}
+          />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+interface EntryProps {
+  readonly entry: LogEntry;
+  readonly boil: Boil;
+  readonly isWaiting: boolean;
+  readonly onUndo: (event: BatchEvent) => void;
+}
+
+function Entry({ entry: { event, at, undone }, boil, isWaiting, onUndo }: EntryProps) {
+  const formats = useFormats();
+  const reason = boil.setApart.find((reading) => reading.id === event.id)?.reason;
+  const since = boil.startedAt === undefined ? '' : clock(at - boil.startedAt);
+  return (
+    <li className="flex min-h-[48px] items-center gap-3 border-b border-line last:border-b-0">
+      <span className="w-14 shrink-0 text-right text-sm text-soft">{since}</span>
+      <span className="hidden w-14 shrink-0 text-sm text-soft sm:inline">{format(at, 'HH:mm')}</span>
+      <span
+        className={`min-w-0 flex-1 break-words ${undone ? 'text-soft line-through' : event.type === 'reading' ? 'font-semibold' : ''}`}
+      >
+        {eventWords(event, formats)}
+        {reason !== undefined && (
+          <span className="block text-sm font-normal text-watch">Set apart: {reason}</span>
+        )}
+      </span>
+      {isWaiting && <span className="text-sm text-watch">kept here</span>}
+      {undone ? (
+        <span className="text-sm text-soft">taken back</span>
+      ) : (
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm min-h-[44px]"
+          aria-label={`Take back: ${eventWords(event, formats)}`}
+          onClick={() => onUndo(event)}
+        >
+          <Undo2 aria-hidden="true" className="size-4" />
+          <span className="hidden sm:inline">Take back</span>
+        </button>
+      )}
+    </li>
+  );
+}

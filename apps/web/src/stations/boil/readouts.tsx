@@ -1,0 +1,76 @@
+import { format } from 'date-fns';
+import type { ReactNode } from 'react';
+import { timeOnHeat_ms, type Boil } from '@idle-kettle/core';
+import { useFormats } from '../../ui/habit.js';
+import { clock, useNow } from '../../ui/now.js';
+
+function Readout({
+  name,
+  tone = '',
+  children,
+}: {
+  readonly name: string;
+  readonly tone?: string;
+  readonly children: ReactNode;
+}) {
+  return (
+    <div className="min-w-0">
+      <dt className="text-soft">{name}</dt>
+      <dd className={`text-[38px] leading-tight font-bold sm:text-[46px] ${tone}`}>{children}</dd>
+    </div>
+  );
+}
+
+const DAY_MS = 24 * 3_600_000;
+
+/** The figures one looks for from two metres: time on the heat, now, what is missing. */
+export function Readouts({ boil, gel_C }: { readonly boil: Boil; readonly gel_C: number }) {
+  const now = useNow();
+  const formats = useFormats();
+  const last = boil.readings.at(-1);
+  const missing = last ? gel_C - last.temperature_C : undefined;
+  const elapsed = timeOnHeat_ms(boil, now);
+  const minuteLeft = boil.minute && boil.phase === 'on-heat' ? boil.minute.endsAt - now : 0;
+  const ago = last ? Math.max(Math.floor((now - last.at) / 60_000), 0) : 0;
+  return (
+    <dl className="panel grid h-full grid-cols-2 content-between gap-x-4 gap-y-2 p-4">
+      <div className="col-span-2">
+        <dt className="text-soft">
+          {minuteLeft > 0
+            ? 'of the hard minute, left'
+            : boil.phase === 'off-heat'
+              ? 'on the heat, standing'
+              : boil.phase === 'done'
+                ? 'was on the heat'
+                : 'on the heat'}
+        </dt>
+        <dd
+          role="timer"
+          className={`display text-[58px] leading-none sm:text-[76px] ${minuteLeft > 0 ? 'text-watch' : ''}`}
+        >
+          {minuteLeft > 0
+            ? clock(minuteLeft + 999)
+            : elapsed > DAY_MS && boil.startedAt !== undefined
+              ? `since ${format(boil.startedAt, 'd MMM')}`
+              : clock(elapsed)}
+        </dd>
+      </div>
+      <Readout name={last ? (ago === 0 ? 'now' : `${ago} min ago`) : 'no reading yet'}>
+        {last ? formats.degrees(last.temperature_C) : '–'}
+      </Readout>
+      <Readout
+        name={missing !== undefined && missing <= 0 ? 'gel line' : 'to the gel line'}
+        tone={missing !== undefined && missing <= 0 ? 'text-good' : 'text-secondary'}
+      >
+        {missing === undefined ? '–' : missing <= 0.05 ? 'reached' : formats.difference(missing)}
+      </Readout>
+      <p className="col-span-2 text-soft">
+        stop at <strong className="text-base-content">{formats.temperature(gel_C)}</strong> on this
+        thermometer
+        {boil.boilingPoint_C !== undefined && (
+          <> · water boils at {formats.temperature(boil.boilingPoint_C)}</>
+        )}
+      </p>
+    </dl>
+  );
+}

@@ -1,0 +1,132 @@
+import { useState } from 'react';
+import { Trash2 } from 'lucide-react';
+import { toast } from 'sonner';
+import type { FormulaView } from '@idle-kettle/contract';
+import { balance, ingredientById, jarWords, readFormula } from '@idle-kettle/core';
+import { useTheme } from '../../app/theme.js';
+import { useNewBatch } from '../../batch/new-batch.js';
+import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
+import { ApiProblem, request } from '../../data/api.js';
+import { keys, queryClient, useFormulas } from '../../data/queries.js';
+import { fruitStyle } from '../../ui/fruit-colour.js';
+import { useFormats, useHabit } from '../../ui/habit.js';
+import { jarsOf } from '../../ui/jar-picture.js';
+import { Notice } from '../../ui/notice.js';
+import { Empty, Loading, Page } from '../../ui/page.js';
+
+/** Formulas kept to be made again. */
+export function Formulas() {
+  const formulas = useFormulas();
+  const [search, setSearch] = useState('');
+  const wanted = search.trim().toLowerCase();
+  const found = (formulas.data ?? []).filter(({ document }) =>
+    `${document.title} ${document.kind} ${document.lines.map((line) => line.ingredient).join(' ')}`
+      .toLowerCase()
+      .includes(wanted),
+  );
+  return (
+    <Page
+      title="Formulas"
+      lead="Each with what it gives in this kitchen. Making one lays a copy on the bench."
+    >
+      {formulas.isPending && !formulas.isError && <Loading />}
+      {formulas.isError && !formulas.data && (
+        <Notice title="The formulas cannot be fetched" tone="care">
+          The server does not answer. They are tried again when you come back to this page.
+        </Notice>
+      )}
+      {formulas.data && formulas.data.length > 0 && (
+        <input
+          type="search"
+          aria-label="Search the formulas"
+          className="input mb-3 w-72"
+          placeholder="Fruit, name or kind"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+      )}
+      {formulas.data?.length === 0 && (
+        <Empty title="No formula kept yet">
+          At the Balance station of a batch, “Keep as a formula” puts a copy here.
+        </Empty>
+      )}
+      {formulas.data && formulas.data.length > 0 && found.length === 0 && (
+        <Empty title="No such formula">Nothing here has “{search}” in its name or its pot.</Empty>
+      )}
+      <div className="grid gap-3 md:grid-cols-2">
+        {found.map((formula) => (
+          <FormulaCard key={formula.id} formula={formula} />
+        ))}
+      </div>
+    </Page>
+  );
+}
+
+function FormulaCard({ formula }: { readonly formula: FormulaView }) {
+  const newBatch = useNewBatch();
+  const theme = useTheme();
+  const formats = useFormats();
+  const { place } = useHabit();
+  const { document } = formula;
+  const pot = readFormula(document, place).formula;
+  const result = balance(pot);
+  const stop = result && stopWords(pot, result, formats);
+  const fruit = document.lines.find(
+    (line) => ingredientById(line.ingredient ?? '')?.category === 'fruit',
+  )?.ingredient;
+  const jars = result?.jars
+    .filter((jar) => jar.count.mid > 0.05)
+    .map((jar) => jarsOf(jarWords(jar.count.mid), jar.size));
+  const remove = async (): Promise<void> => {
+    try {
+      await request('DELETE', `/formulas/${formula.id}`);
+      await queryClient.invalidateQueries({ queryKey: keys.formulas });
+      const bringBack = async (): Promise<void> => {
+        await request('PUT', `/formulas/${formula.id}`, { document, revision: 0 });
+        await queryClient.invalidateQueries({ queryKey: keys.formulas });
+      };
+      toast(`“${document.title}” is taken out`, {
+        action: { label: 'Bring it back', onClick: () => void bringBack() },
+        duration: 10_000,
+      });
+    } catch (error) {
+      toast.error(
+        error instanceof ApiProblem ? error.message : 'The server does not answer; nothing was taken out',
+      );
+    }
+  };
+  return (
+    <article style={fruitStyle(fruit, theme)} className="panel flex overflow-hidden">
+      <span aria-hidden="true" className="w-2 shrink-0" style={{ background: 'var(--fruit)' }} />
+      <div className="flex min-w-0 flex-1 flex-col p-4">
+        <h2 className="text-xl">{document.title}</h2>
+        <p className="text-sm text-soft">
+          {KIND_WORDS[document.kind]}, {METHOD_WORDS[document.method]}
+        </p>
+        {result && stop && (
+          <p className="mt-2">
+            {stop.lead.charAt(0).toUpperCase() + stop.lead.slice(1)} <strong>{stop.words}</strong>,{' '}
+            {formats.mass(result.massIn_kg.mid)} in, gives {jars?.join(' and ')}
+          </p>
+        )}
+        <div className="mt-3 flex items-center gap-2">
+          <button
+            type="button"
+            className="btn btn-secondary"
+            onClick={() => void newBatch({ id: formula.id, document })}
+          >
+            Make it
+          </button>
+          <button
+            type="button"
+            aria-label={`Take ${document.title} out of the formulas`}
+            className="btn btn-ghost btn-square ml-auto"
+            onClick={() => void remove()}
+          >
+            <Trash2 aria-hidden="true" className="size-5" />
+          </button>
+        </div>
+      </div>
+    </article>
+  );
+}

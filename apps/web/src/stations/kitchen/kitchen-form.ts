@@ -1,0 +1,78 @@
+import { validateSync } from 'class-validator';
+import { plainToInstance } from 'class-transformer';
+import {
+  flattenErrors,
+  KitchenSettings,
+  type KitchenView,
+  type TemperatureUnit,
+} from '@idle-kettle/contract';
+import { formatAltitude, formatTemperature, parseMeasure, type UnitSystem } from '@idle-kettle/core';
+
+/** The kitchen as typed: numbers are text until they are read. */
+export interface KitchenForm {
+  name: string;
+  altitude: string;
+  boilingPoint: string;
+  units: UnitSystem;
+  temperatureUnit: TemperatureUnit;
+}
+
+export const toForm = (kitchen: KitchenView): KitchenForm => ({
+  name: kitchen.name,
+  altitude: kitchen.altitude_m === null ? '' : formatAltitude(kitchen.altitude_m, kitchen.units),
+  boilingPoint:
+    kitchen.boilingPoint_C === null ? '' : formatTemperature(kitchen.boilingPoint_C, kitchen.temperatureUnit),
+  units: kitchen.units,
+  temperatureUnit: kitchen.temperatureUnit,
+});
+
+export type FormErrors = Partial<Record<keyof KitchenForm, string>>;
+
+/**
+ * What was typed as settings, checked by the contract's own rules. Fields that cannot be read keep their text and get
+ * a message.
+ */
+export function readForm(
+  form: KitchenForm,
+  was: KitchenView,
+  now: Date,
+): { settings: KitchenSettings; errors: FormErrors } {
+  const errors: FormErrors = {};
+  const measured = (
+    field: 'altitude' | 'boilingPoint',
+    name: 'length' | 'temperature',
+    unit: string,
+  ): number | null => {
+    if (form[field].trim() === '') return null;
+    const reading = parseMeasure(name, form[field], '.', unit);
+    if (reading.ok) return Math.round(reading.value * 100) / 100;
+    errors[field] = reading.message;
+    return null;
+  };
+  const boilingPoint_C = measured('boilingPoint', 'temperature', form.temperatureUnit);
+  const unchanged =
+    boilingPoint_C !== null &&
+    was.boilingPoint_C !== null &&
+    Math.abs(boilingPoint_C - was.boilingPoint_C) < 0.06;
+  const settings = plainToInstance(KitchenSettings, {
+    name: form.name.trim(),
+    altitude_m: measured('altitude', 'length', form.units === 'metric' ? 'm' : 'ft'),
+    boilingPoint_C: unchanged ? was.boilingPoint_C : boilingPoint_C,
+    boilingPointMeasuredAt:
+      boilingPoint_C === null ? null : unchanged ? was.boilingPointMeasuredAt : now.toISOString(),
+    units: form.units,
+    temperatureUnit: form.temperatureUnit,
+  } satisfies KitchenSettings);
+  const fieldOf: Readonly<Record<string, keyof KitchenForm>> = {
+    altitude_m: 'altitude',
+    boilingPoint_C: 'boilingPoint',
+    name: 'name',
+    units: 'units',
+    temperatureUnit: 'temperatureUnit',
+  };
+  for (const { path, message } of flattenErrors(validateSync(settings))) {
+    const field = fieldOf[path];
+    if (field) errors[field] ??= message;
+  }
+  return { settings, errors };
+}

@@ -1,0 +1,225 @@
+import { formatDistanceToNow } from 'date-fns';
+import { useForm, useWatch, type Resolver } from 'react-hook-form';
+import { toast } from 'sonner';
+import type { KitchenView } from '@idle-kettle/contract';
+import { boilingPointAt, gelTemperature_C, thermometerOffset_K } from '@idle-kettle/core';
+import { placeOf } from '../../app/habit-provider.js';
+import { ApiProblem } from '../../data/api.js';
+import { useKitchens, useSaveKitchen } from '../../data/queries.js';
+import { formatsOf } from '../../ui/habit.js';
+import { Notice } from '../../ui/notice.js';
+import { Loading, Page } from '../../ui/page.js';
+import { readForm, toForm, type KitchenForm } from './kitchen-form.js';
+
+/** Where the kettle stands, and the person's units. */
+export function Kitchen() {
+  const kitchens = useKitchens();
+  const kitchen = kitchens.data?.[0];
+  return (
+    <Page title="Kitchen" lead="Everything else here is computed for this place.">
+      {kitchens.isPending && !kitchens.isError && <Loading />}
+      {kitchens.isError && !kitchen && (
+        <Notice title="The kitchen cannot be fetched" tone="care">
+          The server does not answer. It is tried again when you come back to this page.
+        </Notice>
+      )}
+      {kitchen && <Settings kitchen={kitchen} />}
+    </Page>
+  );
+}
+
+function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
+  const save = useSaveKitchen();
+  const resolver: Resolver<KitchenForm> = (values) => {
+    const { errors } = readForm(values, kitchen, new Date());
+    const entries = Object.entries(errors).map(([field, message]) => [field, { type: 'validate', message }]);
+    return entries.length === 0
+      ? { values, errors: {} }
+      : {
+          values: {},
+          errors: Object.fromEntries(entries) as Record<string, { type: string; message: string }>,
+        };
+  };
+  const { register, handleSubmit, control, reset, formState } = useForm<KitchenForm>({
+    defaultValues: toForm(kitchen),
+    resolver,
+    mode: 'onChange',
+  });
+  const { errors, isDirty } = formState;
+  const form = useWatch({ control }) as KitchenForm;
+
+  const onSubmit = handleSubmit(async (values) => {
+    try {
+      const saved = await save.mutateAsync({
+        id: kitchen.id,
+        settings: readForm(values, kitchen, new Date()).settings,
+      });
+      reset(toForm(saved));
+      toast.success('The kitchen is set');
+    } catch (error) {
+      toast.error(error instanceof ApiProblem ? error.message : 'Not saved yet: the server does not answer', {
+        description: 'What you typed is still here.',
+      });
+    }
+  });
+
+  return (
+    <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <form onSubmit={(event) => void onSubmit(event)} className="panel flex flex-col gap-5 p-5" noValidate>
+        <Field label="Name of the kitchen" error={errors.name?.message} id="name">
+          <input
+            id="name"
+            className="input w-full max-w-sm"
+            maxLength={80}
+            {...register('name')}
+            aria-invalid={Boolean(errors.name)}
+            aria-describedby="name-hint"
+          />
+        </Field>
+        <Field
+          label="Altitude"
+          hint="Metres or feet above the sea, such as 1180 m. From a map is good enough."
+          error={errors.altitude?.message}
+          id="altitude"
+        >
+          <input
+            id="altitude"
+            className="input w-44"
+            placeholder={form.units === 'metric' ? '1180 m' : '3870 ft'}
+            maxLength={20}
+            {...register('altitude')}
+            aria-invalid={Boolean(errors.altitude)}
+            aria-describedby="altitude-hint"
+          />
+        </Field>
+        <Field
+          label="Boiling water, on your thermometer"
+          hint="The surest of all: bring water to a full rolling boil and write what the thermometer shows. It cures the altitude, the weather and the thermometer's own error at once. Leave empty if not measured."
+          error={errors.boilingPoint?.message}
+          id="boilingPoint"
+        >
+          <input
+            id="boilingPoint"
+            className="input w-44"
+            placeholder={form.temperatureUnit === 'C' ? '96.1 °C' : '205.0 °F'}
+            maxLength={20}
+            {...register('boilingPoint')}
+            aria-invalid={Boolean(errors.boilingPoint)}
+            aria-describedby="boilingPoint-hint"
+          />
+          {kitchen.boilingPointMeasuredAt !== null && kitchen.boilingPoint_C !== null && (
+            <span className="ml-3 text-sm text-soft">
+              measured {formatDistanceToNow(new Date(kitchen.boilingPointMeasuredAt), { addSuffix: true })}
+            </span>
+          )}
+        </Field>
+        <div className="flex flex-wrap gap-5">
+          <Field label="Weights and volumes" id="units">
+            <select id="units" className="select w-48" {...register('units')}>
+              <option value="metric">grams and litres</option>
+              <option value="us">pounds and US cups</option>
+            </select>
+          </Field>
+          <Field label="Temperature" id="temperatureUnit">
+            <select id="temperatureUnit" className="select w-48" {...register('temperatureUnit')}>
+              <option value="C">degrees Celsius</option>
+              <option value="F">degrees Fahrenheit</option>
+            </select>
+          </Field>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          <button type="submit" className="btn btn-primary" disabled={!isDirty || save.isPending}>
+            {save.isPending ? 'Setting…' : 'Set the kitchen'}
+          </button>
+          <button
+            type="button"
+            className="btn btn-ghost"
+            disabled={!isDirty}
+            onClick={() => reset(toForm(kitchen))}
+          >
+            Put back
+          </button>
+        </div>
+      </form>
+      <Derived form={form} kitchen={kitchen} />
+    </div>
+  );
+}
+
+interface FieldProps {
+  readonly id: string;
+  readonly label: string;
+  readonly hint?: string;
+  readonly error?: string | undefined;
+  readonly children: React.ReactNode;
+}
+
+function Field({ id, label, hint, error, children }: FieldProps) {
+  return (
+    <div>
+      <label htmlFor={id} className="font-semibold">
+        {label}
+      </label>
+      <div className="mt-1">{children}</div>
+      <p
+        id={`${id}-hint`}
+        className={`mt-1 text-sm ${error === undefined ? 'text-soft' : 'text-bad'}`}
+        role={error === undefined ? undefined : 'alert'}
+      >
+        {error === undefined ? hint : `${error.charAt(0).toUpperCase()}${error.slice(1)}.`}
+      </p>
+    </div>
+  );
+}
+
+const FROM_WORDS = {
+  measured: 'as you measured it',
+  pressure: 'by the pressure',
+  altitude: 'by the altitude; weather moves it half a degree',
+  'sea-level': 'at sea level, since nothing is stated',
+} as const;
+
+/** What follows from the settings as they are being typed. */
+function Derived({ form, kitchen }: { readonly form: KitchenForm; readonly kitchen: KitchenView }) {
+  const { settings, errors } = readForm(form, kitchen, new Date(0));
+  const place = placeOf({
+    altitude_m: errors.altitude === undefined ? settings.altitude_m : null,
+    boilingPoint_C: errors.boilingPoint === undefined ? settings.boilingPoint_C : null,
+  });
+  const formats = formatsOf(form);
+  const water = boilingPointAt(place);
+  const offset = thermometerOffset_K(place);
+  return (
+    <aside aria-label="What follows" className="flex flex-col gap-4">
+      <section className="panel p-5">
+        <p className="text-soft">jam is done at</p>
+        <p className="display text-[58px] leading-none">{formats.degrees(gelTemperature_C(place))}</p>
+        <p className="mt-3 text-soft">water boils at</p>
+        <p className="text-[26px] font-bold">{formats.temperature(water.boilingPoint_C.mid)}</p>
+        <p className="text-sm text-soft">{FROM_WORDS[water.from]}</p>
+      </section>
+      {offset !== undefined && Math.abs(offset) > 1 && (
+        <Notice
+          title={
+            Math.abs(offset) > 3
+              ? 'Altitude and thermometer disagree'
+              : `The thermometer reads ${offset > 0 ? 'high' : 'low'}`
+          }
+          tone="care"
+        >
+          At this altitude water boils near {formats.temperature(water.boilingPoint_C.mid - offset)}; the
+          thermometer says {formats.difference(Math.abs(offset))} {offset > 0 ? 'more' : 'less'}.
+          {Math.abs(offset) > 3
+            ? ' Check both before you trust either.'
+            : ' The temperature to stop at allows for it.'}
+        </Notice>
+      )}
+      {form.altitude.trim() === '' && (
+        <Notice title="State the altitude too">
+          Boiling water tells where to stop, but how long jars are processed goes by the altitude you state,
+          never by a thermometer.
+        </Notice>
+      )}
+    </aside>
+  );
+}

@@ -1,0 +1,26 @@
+import { Link } from 'react-router';
+import { useBatch } from '../../batch/batch-context.js';
+import { useShelf } from '../../data/queries.js';
+import { Empty } from '../../ui/page.js';
+import { Lots } from './lots.js';
+
+/** The jars of this batch. */
+export function BatchShelf() {
+  const { id, document } = useBatch();
+  const lots = useShelf()
+    .lots.filter((lot) => lot.batchId === id)
+    .map((lot) => ({ ...lot, title: document.title }));
+  if (lots.length > 0) return <Lots lots={lots} />;
+  return (
+    <Empty
+      title="No jars from this batch yet"
+      action={
+        <Link to="../jar" className="btn btn-primary">
+          To the jars
+        </Link>
+      }
+    >
+      They come here once they are filled and counted.
+    </Empty>
+  );
+}

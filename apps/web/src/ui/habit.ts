@@ -1,0 +1,59 @@
+import { createContext, useContext } from 'react';
+import type { TemperatureUnit } from '@idle-kettle/contract';
+import {
+  formatAltitude,
+  formatMass,
+  formatTemperature,
+  formatVolume,
+  type Place,
+  type UnitSystem,
+} from '@idle-kettle/core';
+
+/** The person's habit and place, from the kitchen. */
+export interface Habit {
+  readonly units: UnitSystem;
+  readonly temperatureUnit: TemperatureUnit;
+  readonly place: Place;
+  /** False until the kitchen has been read or while its altitude is not stated. */
+  readonly placeKnown: boolean;
+}
+
+export const HabitContext = createContext<Habit>({
+  units: 'metric',
+  temperatureUnit: 'C',
+  place: {},
+  placeKnown: false,
+});
+
+export interface Formats {
+  readonly mass: (kg: number) => string;
+  /** The same mass in the other system, shown small. */
+  readonly otherMass: (kg: number) => string;
+  readonly volume: (ml: number) => string;
+  readonly temperature: (celsius: number) => string;
+  /** Number only, for large readouts. */
+  readonly degrees: (celsius: number) => string;
+  readonly difference: (kelvin: number) => string;
+  readonly altitude: (metres: number) => string;
+  readonly toUnit: (celsius: number) => number;
+  readonly fromUnit: (value: number) => number;
+}
+
+export function formatsOf({ units, temperatureUnit }: Pick<Habit, 'units' | 'temperatureUnit'>): Formats {
+  const fahrenheit = temperatureUnit === 'F';
+  const toUnit = (celsius: number): number => (fahrenheit ? (celsius * 9) / 5 + 32 : celsius);
+  return {
+    mass: (kg) => formatMass(kg, units),
+    otherMass: (kg) => formatMass(kg, units === 'metric' ? 'us' : 'metric'),
+    volume: (ml) => formatVolume(ml, units),
+    temperature: (celsius) => formatTemperature(celsius, temperatureUnit),
+    degrees: (celsius) => `${toUnit(celsius).toFixed(1)}°`,
+    difference: (kelvin) => `${(kelvin * (fahrenheit ? 9 / 5 : 1)).toFixed(1)}°`,
+    altitude: (metres) => formatAltitude(metres, units),
+    toUnit,
+    fromUnit: (value) => (fahrenheit ? ((value - 32) * 5) / 9 : value),
+  };
+}
+
+export const useHabit = (): Habit => useContext(HabitContext);
+export const useFormats = (): Formats => formatsOf(useHabit());

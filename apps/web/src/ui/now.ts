@@ -1,0 +1,37 @@
+import { useSyncExternalStore } from 'react';
+
+const listeners = new Set<() => void>();
+let now = Date.now();
+let ticking: ReturnType<typeof setInterval> | undefined;
+
+const tick = (): void => {
+  now = Date.now();
+  listeners.forEach((tell) => tell());
+};
+
+function watch(tell: () => void): () => void {
+  if (listeners.size === 0) {
+    now = Date.now();
+    ticking = setInterval(tick, 500);
+  }
+  listeners.add(tell);
+  return () => {
+    listeners.delete(tell);
+    if (listeners.size === 0) clearInterval(ticking);
+  };
+}
+
+const current = (): number => now;
+
+/** Milliseconds since 1970, a new value twice a second while anything on screen shows it. */
+export const useNow = (): number => useSyncExternalStore(watch, current);
+
+/** "0:42", "17:20", "1:02:05". */
+export function clock(ms: number): string {
+  const seconds = Math.max(Math.floor(ms / 1000), 0);
+  const two = (n: number): string => String(n).padStart(2, '0');
+  const hours = Math.floor(seconds / 3600);
+  return hours > 0
+    ? `${hours}:${two(Math.floor(seconds / 60) % 60)}:${two(seconds % 60)}`
+    : `${Math.floor(seconds / 60)}:${two(seconds % 60)}`;
+}

@@ -1,0 +1,40 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+export default defineConfig({
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      registerType: 'autoUpdate',
+      includeAssets: ['kettle.svg'],
+      manifest: {
+        name: 'Idle Kettle',
+        short_name: 'Kettle',
+        description: 'The bench a home preserver stands at.',
+        theme_color: '#FBF6EC',
+        background_color: '#FBF6EC',
+        display: 'standalone',
+        icons: [{ src: 'kettle.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        // With the server away a reload in mid-boil still shows the last known state; the outbox holds the rest.
+        runtimeCaching: [
+          {
+            urlPattern: ({ url, request }) =>
+              request.method === 'GET' && /^\/api\/(batches|kitchens|formulas|shelf)/.test(url.pathname),
+            handler: 'NetworkFirst',
+            options: { cacheName: 'last-known', networkTimeoutSeconds: 3, expiration: { maxEntries: 300 } },
+          },
+        ],
+      },
+    }),
+  ],
+  server: { proxy: { '/api': 'http://127.0.0.1:4780' } },
+  build: { target: 'es2022', sourcemap: false },
+});
