@@ -1,4 +1,3 @@
 declare module 'class-transformer/cjs/storage.js' {
-  const storage: { defaultMetadataStorage: unknown };
-  export default storage;
+  export const defaultMetadataStorage: unknown;
 }

@@ -58,7 +58,7 @@ const DAY = 24 * 60;
 export const DEMO_BATCHES: readonly DemoBatch[] = [
   {
     document: APRICOT,
-    minutesAgo: 118 * DAY,
+    minutesAgo: 19 * DAY,
     evaporation_kgPerH: 1.9,
     minutesBetweenReadings: 3,
     finished: {
@@ -69,14 +69,14 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
   },
   {
     document: REDCURRANT,
-    minutesAgo: 117 * DAY,
+    minutesAgo: 12 * DAY,
     evaporation_kgPerH: 1.8,
     minutesBetweenReadings: 2,
     finished: { jars: [{ size: '190-ml', full: 6, part: 0.6 }], eaten: 2, note: 'Dripped overnight, clear.' },
   },
   {
     document: PEAR,
-    minutesAgo: 40 * DAY,
+    minutesAgo: 5 * DAY,
     evaporation_kgPerH: 0.7,
     minutesBetweenReadings: 30,
     finished: {

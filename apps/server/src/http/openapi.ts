@@ -1,7 +1,7 @@
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
-import classTransformerStorage from 'class-transformer/cjs/storage.js';
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 
 /** Serves the OpenAPI description at /api/docs, its schemas taken from the contract's own rules. */
 export function serveOpenApi(app: NestExpressApplication): void {
@@ -16,7 +16,7 @@ export function serveOpenApi(app: NestExpressApplication): void {
       .build(),
   );
   const schemas = validationMetadatasToSchemas({
-    classTransformerMetadataStorage: classTransformerStorage.defaultMetadataStorage as never,
+    classTransformerMetadataStorage: defaultMetadataStorage as never,
     refPointerPrefix: '#/components/schemas/',
   });
   document.components = {

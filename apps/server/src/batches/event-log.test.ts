@@ -1,0 +1,140 @@
+import { Client } from 'pg';
+import { boilFrom } from '@idle-kettle/core';
+import type { EventBody, EventPage } from '@idle-kettle/contract';
+import { freshDatabase } from '../testing/database.js';
+import { newBatch, reading, startTestApp, type TestApp } from '../testing/app.js';
+
+let url: string;
+let kitchen: TestApp;
+beforeAll(async () => {
+  url = await freshDatabase('kettle_test_events');
+  kitchen = await startTestApp(url);
+});
+afterAll(() => kitchen.close());
+
+const append = (id: string, events: unknown) =>
+  kitchen.http.post(`/api/batches/${id}/events`).send({ events });
+const stored = async (id: string): Promise<EventPage> =>
+  (await kitchen.http.get(`/api/batches/${id}/events`).expect(200)).body as EventPage;
+const minute = (n: number): string => new Date(Date.parse('2026-09-12T18:00:00Z') + n * 60_000).toISOString();
+
+test('the same event twice is one event, and both answers say it is kept', async () => {
+  const id = await newBatch(kitchen.http);
+  const event = reading(97.2);
+  for (let i = 0; i < 3; i++) await append(id, [event]).expect(200, { kept: [event.id], refused: [] });
+  expect((await stored(id)).events).toHaveLength(1);
+});
+
+test('an event sent twice in one message is one event', async () => {
+  const id = await newBatch(kitchen.http);
+  const event = reading(97.2);
+  await append(id, [event, event]).expect(200);
+  expect((await stored(id)).events).toHaveLength(1);
+});
+
+test('events that arrive out of order make the same boil as in order', async () => {
+  const id = await newBatch(kitchen.http);
+  const events = [5, 1, 9, 3, 7].map((n) => reading(90 + n, minute(n)));
+  for (const event of events) await append(id, [event]).expect(200);
+  const boil = boilFrom((await stored(id)).events);
+  expect(boil.readings.map((r) => r.temperature_C)).toEqual([91, 93, 95, 97, 99]);
+});
+
+test('two devices at once, each repeating itself: everything once', async () => {
+  const id = await newBatch(kitchen.http);
+  const tablet = Array.from({ length: 40 }, (_, n) => reading(90 + n / 10, minute(n), 'tablet'));
+  const phone = Array.from({ length: 40 }, (_, n) => reading(90 + n / 10, minute(n + 0.5), 'phone'));
+  const send = async (events: EventBody[]): Promise<void> => {
+    for (let i = 0; i < events.length; i += 5)
+      await append(id, events.slice(Math.max(i - 3, 0), i + 5)).expect(200);
+  };
+  await Promise.all([send(tablet), send(phone), send(tablet.toReversed())]);
+  const boil = boilFrom((await stored(id)).events);
+  expect(boil.readings.map((r) => r.id)).toEqual(
+    [...tablet, ...phone].sort((a, b) => a.at.localeCompare(b.at)).map((e) => e.id),
+  );
+});
+
+test('an id that already stands for something else is refused by name, and the rest is kept', async () => {
+  const id = await newBatch(kitchen.http);
+  const first = reading(97.2);
+  const other = reading(98);
+  await append(id, [first]).expect(200);
+  const { body } = await append(id, [{ ...first, body: { temperature_C: 50 } }, other]).expect(200);
+  expect(body).toEqual({
+    kept: [other.id],
+    refused: [{ id: first.id, reason: 'this id already stands for another event' }],
+  });
+  const another = await newBatch(kitchen.http);
+  expect((await append(another, [first]).expect(200)).body).toMatchObject({
+    kept: [],
+    refused: [{ id: first.id }],
+  });
+});
+
+test('reading on from where one stopped gives only what is newer', async () => {
+  const id = await newBatch(kitchen.http);
+  await append(id, [reading(96), reading(97)]).expect(200);
+  const { lastSeq } = await stored(id);
+  await append(id, [reading(98)]).expect(200);
+  const { body } = (await kitchen.http.get(`/api/batches/${id}/events?after=${lastSeq}`).expect(200)) as {
+    body: EventPage;
+  };
+  expect(body.events.map((e) => e.body)).toEqual([{ temperature_C: 98 }]);
+});
+
+test('every wrong event is named with its place, and nothing of the message is stored', async () => {
+  const id = await newBatch(kitchen.http);
+  const bad = [
+    reading(97),
+    { ...reading(97), id: 'seven' },
+    { ...reading(97), type: 'explosion' },
+    { ...reading(97), at: 'yesterday' },
+    { ...reading(97), body: { temperature_C: 'hot' } },
+    { ...reading(97), body: { temperature_C: 97, extra: 1 } },
+    { ...reading(97), type: 'test', body: { way: 'plate', verdict: 'perfect' } },
+  ];
+  const { body } = await append(id, bad)
+    .expect(400)
+    .expect('Content-Type', /problem\+json/);
+  const paths = (body as { errors: { path: string; message: string }[] }).errors.map((e) => e.path);
+  expect(paths).toEqual([
+    'events[1].id',
+    'events[2].type',
+    'events[3].at',
+    'events[4].body',
+    'events[5].body',
+    'events[6].body',
+  ]);
+  expect((body as { errors: { message: string }[] }).errors[3]?.message).toContain(
+    'temperature_C: write a temperature in °C',
+  );
+  expect((await stored(id)).events).toHaveLength(0);
+});
+
+test('a reading no pot can have is kept as it was sent', async () => {
+  const id = await newBatch(kitchen.http);
+  await append(id, [reading(500)]).expect(200);
+  const boil = boilFrom((await stored(id)).events);
+  expect(boil.readings).toHaveLength(0);
+  expect(boil.setApart).toHaveLength(1);
+});
+
+test('the database itself refuses to change or delete what happened', async () => {
+  const id = await newBatch(kitchen.http);
+  const event = reading(97);
+  await append(id, [event]).expect(200);
+  const client = new Client({ connectionString: url });
+  await client.connect();
+  await expect(client.query(`UPDATE batch_events SET body = '{}' WHERE id = '${event.id}'`)).rejects.toThrow(
+    /append-only/,
+  );
+  await expect(client.query(`DELETE FROM batch_events WHERE id = '${event.id}'`)).rejects.toThrow(
+    /append-only/,
+  );
+  await client.end();
+});
+
+test('events of a batch that is not there are a 404', async () => {
+  await append('3f0f3c0a-0000-4000-8000-000000000000', [reading(97)]).expect(404);
+});

@@ -1,0 +1,265 @@
+import { randomUUID } from 'node:crypto';
+import type { BatchView, KitchenView, ProblemBody } from '@idle-kettle/contract';
+import { damsonJam, newBatch, reading, startTestApp, type TestApp } from '../testing/app.js';
+import { freshDatabase } from '../testing/database.js';
+
+let kitchen: TestApp;
+beforeAll(async () => {
+  kitchen = await startTestApp(await freshDatabase('kettle_test_api'));
+});
+afterAll(() => kitchen.close());
+
+const paths = (body: unknown): string[] => ((body as ProblemBody).errors ?? []).map((error) => error.path);
+const ours = async (): Promise<KitchenView> =>
+  ((await kitchen.http.get('/api/kitchens').expect(200)).body as KitchenView[])[0] as KitchenView;
+const settings = ({ id: _id, updatedAt: _updatedAt, ...rest }: KitchenView, change: object = {}): object => ({
+  ...rest,
+  ...change,
+});
+
+describe('kitchens', () => {
+  test('the first request makes one whose altitude is not known; setting it is kept', async () => {
+    const made = await ours();
+    expect(made).toMatchObject({ name: 'Home', altitude_m: null, units: 'metric' });
+    await kitchen.http
+      .put(`/api/kitchens/${made.id}`)
+      .send(
+        settings(made, {
+          altitude_m: 1180,
+          boilingPoint_C: 96.1,
+          boilingPointMeasuredAt: '2026-09-12T18:00:00.000Z',
+        }),
+      )
+      .expect(200);
+    expect(await ours()).toMatchObject({ altitude_m: 1180, boilingPoint_C: 96.1 });
+  });
+
+  test('every wrong field is named with what would be right', async () => {
+    const made = await ours();
+    const { body } = await kitchen.http
+      .put(`/api/kitchens/${made.id}`)
+      .send({
+        name: '',
+        altitude_m: 12_000,
+        boilingPoint_C: 'hot',
+        units: 'stone',
+        temperatureUnit: 'K',
+        extra: true,
+      })
+      .expect(400)
+      .expect('Content-Type', /problem\+json/);
+    expect(paths(body).sort()).toEqual([
+      'altitude_m',
+      'boilingPoint_C',
+      'extra',
+      'name',
+      'temperatureUnit',
+      'units',
+    ]);
+    expect((body as ProblemBody).errors?.find((e) => e.path === 'altitude_m')?.message).toContain(
+      '-430 to 5500 m',
+    );
+  });
+});
+
+describe('batches', () => {
+  test('an edit is kept and raises the revision; the same edit again changes nothing', async () => {
+    const id = await newBatch(kitchen.http);
+    const document = damsonJam({ title: 'Damson and bay' });
+    for (let i = 0; i < 2; i++) {
+      const { body } = await kitchen.http
+        .put(`/api/batches/${id}`)
+        .send({ document, revision: 1 })
+        .expect(200);
+      expect(body).toMatchObject({ revision: 2, document: { title: 'Damson and bay' } });
+    }
+  });
+
+  test('a half-typed formula is kept as typed', async () => {
+    const document = damsonJam({ title: '<b>x</b>', lines: [{ amount: '2 cupz', ingredient: 'damsens' }] });
+    const id = await newBatch(kitchen.http, document);
+    expect(((await kitchen.http.get(`/api/batches/${id}`).expect(200)).body as BatchView).document).toEqual(
+      document,
+    );
+  });
+
+  test('an edit based on an older revision is a conflict that hands over what is stored', async () => {
+    const id = await newBatch(kitchen.http);
+    await kitchen.http
+      .put(`/api/batches/${id}`)
+      .send({ document: damsonJam({ title: 'From the phone' }), revision: 1 })
+      .expect(200);
+    const { body } = await kitchen.http
+      .put(`/api/batches/${id}`)
+      .send({ document: damsonJam({ title: 'From the tablet' }), revision: 1 })
+      .expect(409);
+    expect((body as { current: BatchView }).current).toMatchObject({
+      revision: 2,
+      document: { title: 'From the phone' },
+    });
+  });
+
+  test('the list says where each batch stands', async () => {
+    const id = await newBatch(kitchen.http);
+    const light = { ...reading(0), type: 'light', body: { gelTemperature_C: 100.5, boilingPoint_C: 96.1 } };
+    await kitchen.http
+      .post(`/api/batches/${id}/events`)
+      .send({ events: [light, reading(98.4)] })
+      .expect(200);
+    const { body } = await kitchen.http.get('/api/batches').expect(200);
+    expect((body as { id: string }[]).find((batch) => batch.id === id)).toMatchObject({
+      phase: 'on-heat',
+      fruit: 'damson',
+      gelTemperature_C: 100.5,
+      lastReading: { temperature_C: 98.4 },
+      onShelf: false,
+    });
+  });
+
+  test('one that was never started can be removed; one with a history stays', async () => {
+    const id = await newBatch(kitchen.http);
+    await kitchen.http.delete(`/api/batches/${id}`).expect(204);
+    await kitchen.http.get(`/api/batches/${id}`).expect(404);
+    const boiled = await newBatch(kitchen.http);
+    await kitchen.http
+      .post(`/api/batches/${boiled}/events`)
+      .send({ events: [reading(97)] })
+      .expect(200);
+    await kitchen.http.delete(`/api/batches/${boiled}`).expect(409);
+  });
+
+  test('wrong shapes are named by path', async () => {
+    const document = {
+      ...damsonJam(),
+      kind: 'soup',
+      lines: [
+        { amount: 5, ingredient: 'damson' },
+        { amount: '1 kg', colour: 'blue' },
+      ],
+      finish: {},
+    };
+    const { body } = await kitchen.http
+      .put(`/api/batches/${randomUUID()}`)
+      .send({ document, revision: -1 })
+      .expect(400);
+    expect(paths(body).sort()).toEqual([
+      'document.finish.type',
+      'document.kind',
+      'document.lines[0].amount',
+      'document.lines[1].colour',
+      'revision',
+    ]);
+  });
+});
+
+describe('formulas', () => {
+  test('kept, listed, changed, taken out', async () => {
+    const id = randomUUID();
+    await kitchen.http.put(`/api/formulas/${id}`).send({ document: damsonJam(), revision: 0 }).expect(200);
+    expect((await kitchen.http.get('/api/formulas').expect(200)).body).toHaveLength(1);
+    await kitchen.http.get(`/api/formulas/${id}`).expect(200);
+    await kitchen.http.delete(`/api/formulas/${id}`).expect(204);
+    await kitchen.http.get(`/api/formulas/${id}`).expect(404);
+  });
+
+  test('one that cannot be computed is refused with every problem by its path', async () => {
+    const document = damsonJam({
+      method: 'no-gel',
+      lines: [
+        { amount: '2 cupz', ingredient: 'damson' },
+        { amount: '1000 kg', ingredient: 'white-sugar' },
+        { amount: '1 kg', ingredient: 'unobtainium' },
+      ],
+    });
+    const { body } = await kitchen.http
+      .put(`/api/formulas/${randomUUID()}`)
+      .send({ document, revision: 0 })
+      .expect(400);
+    expect(paths(body)).toEqual([
+      'document.method',
+      'document.lines[0].amount',
+      'document.lines[1].amount',
+      'document.lines[2].ingredient',
+    ]);
+    expect((body as ProblemBody).errors?.[1]?.message).toContain('did you mean "cups"?');
+  });
+});
+
+describe('the door', () => {
+  test('health asks the database', async () => {
+    await kitchen.http.get('/api/health').expect(200, { status: 'ok', database: 'ok' });
+  });
+
+  test.each([['nothing there', '/api/nothing', 404], ['not a UUID', '/api/batches/7', 400], ['an unknown batch', `/api/batches/${randomUUID()}`, 404]])('%s is problem+json', async (_, path, status) => {
+    const { body } = await kitchen.http.get(path).expect(status).expect('Content-Type', /problem\+json/);
+    expect(body).toMatchObject({ status, detail: expect.any(String) as string, instance: path });
+  }); // prettier-ignore
+
+  test('a message too large is 413, one that is not JSON is 400', async () => {
+    const { body } = await kitchen.http
+      .put(`/api/batches/${randomUUID()}`)
+      .send({ document: damsonJam({ notes: 'x'.repeat(600_000) }), revision: 0 })
+      .expect(413)
+      .expect('Content-Type', /problem\+json/);
+    expect((body as ProblemBody).detail).toContain('512 kB');
+    await kitchen.http
+      .put(`/api/batches/${randomUUID()}`)
+      .set('Content-Type', 'application/json')
+      .send('{"document": ')
+      .expect(400)
+      .expect('Content-Type', /problem\+json/);
+  });
+
+  test('a name that only rebinding could bring is not answered; loopback names are', async () => {
+    const { body } = await kitchen.http
+      .get('/api/batches')
+      .set('Host', 'jam.example:4780')
+      .expect(421)
+      .expect('Content-Type', /problem\+json/);
+    expect((body as ProblemBody).detail).toContain('jam.example');
+    for (const host of ['localhost:4780', '127.0.0.1', '[::1]:4780'])
+      await kitchen.http.get('/api/health').set('Host', host).expect(200);
+  });
+
+  test('a page from elsewhere may change nothing', async () => {
+    const id = await newBatch(kitchen.http);
+    await kitchen.http
+      .put(`/api/batches/${id}`)
+      .set('Origin', 'http://jam.example')
+      .send({ document: damsonJam({ title: 'Mine now' }), revision: 1 })
+      .expect(403);
+    await kitchen.http.delete(`/api/batches/${id}`).set('Origin', 'null').expect(403);
+    await kitchen.http
+      .put(`/api/batches/${id}`)
+      .set('Origin', 'http://127.0.0.1:4780')
+      .send({ document: damsonJam({ title: 'Ours' }), revision: 1 })
+      .expect(200);
+  });
+
+  test('security headers are set and the server does not name its framework', async () => {
+    const { headers } = await kitchen.http.get('/api/health').expect(200);
+    expect(headers['content-security-policy']).toContain("default-src 'self'");
+    expect(headers).not.toHaveProperty('x-powered-by');
+    expect(headers).not.toHaveProperty('strict-transport-security');
+  });
+
+  test('the API describes itself, with the rules of the contract', async () => {
+    await kitchen.http.get('/api/docs').expect(200).expect('Content-Type', /html/);
+    const { body } = await kitchen.http.get('/api/docs.json').expect(200);
+    const { paths: described, components } = body as {
+      paths: object;
+      components: { schemas: Record<string, { properties: Record<string, object>; required?: string[] }> };
+    };
+    expect(Object.keys(described)).toEqual(
+      expect.arrayContaining(['/api/health', '/api/batches/{id}/events', '/api/shelf']),
+    );
+    expect(components.schemas.KitchenSettings?.properties.altitude_m).toMatchObject({
+      minimum: -430,
+      maximum: 5500,
+    });
+    expect(components.schemas.AppendEvents?.properties.events).toMatchObject({
+      type: 'array',
+      maxItems: 500,
+    });
+  });
+});

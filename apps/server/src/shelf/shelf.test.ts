@@ -1,0 +1,78 @@
+import { randomUUID } from 'node:crypto';
+import type { LotView, ProblemBody } from '@idle-kettle/contract';
+import { newBatch, startTestApp, type TestApp } from '../testing/app.js';
+import { freshDatabase } from '../testing/database.js';
+
+let kitchen: TestApp;
+beforeAll(async () => {
+  kitchen = await startTestApp(await freshDatabase('kettle_test_shelf'));
+});
+afterAll(() => kitchen.close());
+
+const put = (body: object) => kitchen.http.post('/api/shelf').send(body);
+const move = (lotId: string, change: number, id = randomUUID()) =>
+  kitchen.http
+    .post(`/api/shelf/${lotId}/moves`)
+    .send({ id, change, reason: 'eaten', at: '2026-09-20T10:00:00.000Z' });
+const lot = async (): Promise<{
+  id: string;
+  batchId: string;
+  size: string;
+  count: number;
+  madeOn: string;
+}> => ({
+  id: randomUUID(),
+  batchId: await newBatch(kitchen.http),
+  size: '340-g',
+  count: 6,
+  madeOn: '2026-09-12',
+});
+
+test('jars put on the shelf are there once, however often they are sent', async () => {
+  const jars = await lot();
+  for (let i = 0; i < 3; i++) await put(jars).expect(200);
+  const { body } = await kitchen.http.get('/api/shelf').expect(200);
+  expect((body as LotView[]).filter((each) => each.id === jars.id)).toEqual([
+    {
+      id: jars.id,
+      batchId: jars.batchId,
+      title: 'Damson jam',
+      fruit: 'damson',
+      size: '340-g',
+      partFill: null,
+      madeOn: '2026-09-12',
+      keeping: 'not-assessed',
+      count: 6,
+    },
+  ]);
+});
+
+test('one is taken, put back, and a repeated move counts once', async () => {
+  const jars = await lot();
+  await put(jars).expect(200);
+  const taken = randomUUID();
+  for (let i = 0; i < 2; i++)
+    expect((await move(jars.id, -1, taken).expect(200)).body).toMatchObject({ count: 5 });
+  expect((await move(jars.id, 1).expect(200)).body).toMatchObject({ count: 6 });
+});
+
+test('never fewer than none, even when two hands take the last at once', async () => {
+  const jars = { ...(await lot()), count: 1, partFill: 0.4 };
+  await put(jars).expect(200);
+  const answers = await Promise.all([move(jars.id, -1), move(jars.id, -1), move(jars.id, -1)]);
+  expect(answers.map((answer) => answer.status).sort()).toEqual([200, 409, 409]);
+  expect((answers.find((answer) => answer.status === 409)?.body as ProblemBody).detail).toBe(
+    'only 0 jars are left of this lot',
+  );
+});
+
+test('jars of an unknown size, batch or number are refused by name', async () => {
+  const jars = await lot();
+  expect(((await put({ ...jars, size: 'bucket' }).expect(400)).body as ProblemBody).errors).toEqual([
+    { path: 'size', message: '"bucket" is not a known jar size' },
+  ]);
+  await put({ ...jars, batchId: randomUUID() }).expect(404);
+  const { body } = await put({ ...jars, count: 0, partFill: 2, madeOn: 'soon' }).expect(400);
+  expect((body as ProblemBody).errors?.map((e) => e.path).sort()).toEqual(['count', 'madeOn', 'partFill']);
+  await move(randomUUID(), -1).expect(404);
+});

@@ -1,0 +1,63 @@
+import 'reflect-metadata';
+import { randomUUID } from 'node:crypto';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import request from 'supertest';
+import type { EventBody, FormulaBody } from '@idle-kettle/contract';
+import { createApp } from '../create-app.js';
+import { connect } from '../database/connect.js';
+import { migrate } from '../database/migrate.js';
+
+type Agent = ReturnType<typeof request>;
+
+export interface TestApp {
+  readonly app: NestExpressApplication;
+  /** Requests addressed as a browser on this machine does. */
+  readonly http: Agent;
+  readonly close: () => Promise<void>;
+}
+
+/** The real server over a migrated database, not listening. */
+export async function startTestApp(databaseUrl: string): Promise<TestApp> {
+  const database = await connect(databaseUrl);
+  await migrate(database);
+  await database.close();
+  const app = await createApp({
+    databaseUrl,
+    host: '127.0.0.1',
+    port: 0,
+    allowedHosts: [],
+    webFolder: undefined,
+    demo: false,
+    logLevel: 'silent',
+  });
+  await app.listen(0, '127.0.0.1');
+  return { app, http: request(await app.getUrl()), close: () => app.close() };
+}
+
+export const damsonJam = (change: Partial<FormulaBody> = {}): FormulaBody => ({
+  format: 'idle-kettle/formula',
+  version: 1,
+  title: 'Damson jam',
+  kind: 'jam',
+  method: 'long-boil',
+  lines: [
+    { ingredient: 'damson', form: 'pitted', amount: '2.4 kg' },
+    { ingredient: 'white-sugar', amount: '2.2 kg' },
+  ],
+  finish: { type: 'gel-temperature' },
+  jars: [{ size: '454-g' }],
+  ...change,
+});
+
+export const reading = (
+  temperature_C: number,
+  at = new Date().toISOString(),
+  device = 'tablet',
+): EventBody => ({ id: randomUUID(), type: 'reading', at, device, body: { temperature_C } });
+
+/** Puts a batch on the bench. @returns its id */
+export async function newBatch(http: Agent, document = damsonJam()): Promise<string> {
+  const id = randomUUID();
+  await http.put(`/api/batches/${id}`).send({ document, revision: 0 }).expect(200);
+  return id;
+}
