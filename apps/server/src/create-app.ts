@@ -6,13 +6,10 @@ import { AppModule } from './app.module.js';
 import { hostGuard } from './http/host-guard.js';
 import { makePino, PinoLogger } from './http/logger.js';
 import { serveOpenApi } from './http/openapi.js';
-import { ProblemFilter } from './http/problem.filter.js';
+import { BODY_LIMIT_KB, ProblemFilter } from './http/problem.filter.js';
 import { validationPipe } from './http/validation.js';
 import { serveWebApp } from './http/web-app.js';
 import type { Settings } from './settings.js';
-
-/** The largest message taken; a formula of 200 lines or 500 events fit several times over. */
-const BODY_LIMIT = '512kb';
 
 /** The whole server, ready to listen. The schema must be up to date (see `migrate`). */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
@@ -45,7 +42,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
       strictTransportSecurity: false,
     }),
   );
-  app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.useBodyParser('json', { limit: `${BODY_LIMIT_KB}kb` });
   app.setGlobalPrefix('api');
   app.useGlobalPipes(validationPipe());
   app.useGlobalFilters(new ProblemFilter());

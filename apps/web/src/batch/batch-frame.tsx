@@ -118,7 +118,7 @@ function Header() {
             size={1}
             maxLength={120}
             onChange={(event) => change('title', (was) => ({ ...was, title: event.target.value }))}
-            className="col-start-1 row-start-1 w-full min-w-0 rounded-lg border border-transparent bg-transparent px-2 hover:border-line"
+            className="col-start-1 row-start-1 min-h-[44px] w-full min-w-0 rounded-lg border border-transparent bg-transparent px-2 hover:border-line"
           />
         </span>
       </h1>

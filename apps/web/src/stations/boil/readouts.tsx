@@ -15,8 +15,8 @@ function Readout({
 }) {
   return (
     <div className="min-w-0">
-      <dt className="text-soft">{name}</dt>
-      <dd className={`text-[38px] leading-tight font-bold sm:text-[46px] ${tone}`}>{children}</dd>
+      <p className="text-soft">{name}</p>
+      <p className={`text-[38px] leading-tight font-bold sm:text-[46px] ${tone}`}>{children}</p>
     </div>
   );
 }
@@ -33,9 +33,12 @@ export function Readouts({ boil, gel_C }: { readonly boil: Boil; readonly gel_C:
   const minuteLeft = boil.minute && boil.phase === 'on-heat' ? boil.minute.endsAt - now : 0;
   const ago = last ? Math.max(Math.floor((now - last.at) / 60_000), 0) : 0;
   return (
-    <dl className="panel grid h-full grid-cols-2 content-between gap-x-4 gap-y-2 p-4">
+    <section
+      aria-label="Where it stands"
+      className="panel grid h-full grid-cols-2 content-between gap-x-4 gap-y-2 p-4"
+    >
       <div className="col-span-2">
-        <dt className="text-soft">
+        <p className="text-soft">
           {minuteLeft > 0
             ? 'of the hard minute, left'
             : boil.phase === 'off-heat'
@@ -43,8 +46,8 @@ export function Readouts({ boil, gel_C }: { readonly boil: Boil; readonly gel_C:
               : boil.phase === 'done'
                 ? 'was on the heat'
                 : 'on the heat'}
-        </dt>
-        <dd
+        </p>
+        <p
           role="timer"
           className={`display text-[58px] leading-none sm:text-[76px] ${minuteLeft > 0 ? 'text-watch' : ''}`}
         >
@@ -53,7 +56,7 @@ export function Readouts({ boil, gel_C }: { readonly boil: Boil; readonly gel_C:
             : elapsed > DAY_MS && boil.startedAt !== undefined
               ? `since ${format(boil.startedAt, 'd MMM')}`
               : clock(elapsed)}
-        </dd>
+        </p>
       </div>
       <Readout name={last ? (ago === 0 ? 'now' : `${ago} min ago`) : 'no reading yet'}>
         {last ? formats.degrees(last.temperature_C) : '–'}
@@ -71,6 +74,6 @@ export function Readouts({ boil, gel_C }: { readonly boil: Boil; readonly gel_C:
           <> · water boils at {formats.temperature(boil.boilingPoint_C)}</>
         )}
       </p>
-    </dl>
+    </section>
   );
 }

@@ -1,0 +1,106 @@
+import { expect, test } from '@playwright/test';
+import { layOut, panel, setAltitude } from './support/bench.js';
+import { KettleServer } from './support/kettle-server.js';
+
+let kettle: KettleServer;
+test.beforeAll(async () => {
+  kettle = await KettleServer.begin('bad');
+});
+test.afterAll(() => kettle.end());
+
+test('what cannot be understood is named at its line, stays as typed, and the rest is computed', async ({
+  page,
+}) => {
+  await page.goto(`${kettle.address}/kitchen`);
+  await setAltitude(page, '1180 m');
+  await layOut(page, 'Odd jam', ['2 kg plums', '1.8 kg sugar']);
+  const yieldLine = panel(page).getByRole('region', { name: /^Yield/ });
+  await expect(yieldLine).toBeVisible();
+
+  for (const [amount, message] of [
+    ['2 cupz', /unknown unit "cupz"; did you mean "cups"\?/],
+    ['-3 kg', /below zero/],
+    ['1000 kg', /more than any kitchen boils at once/],
+    ['lots', /does not begin with a number/],
+    ['', /no amount/],
+  ] as const) {
+    const field = page.getByLabel('Amount of white sugar');
+    await field.fill(amount);
+    await expect(page.getByText(message).first()).toBeVisible();
+    await expect(field).toHaveAttribute('aria-invalid', 'true');
+    await expect(field).toHaveValue(amount);
+    await expect(yieldLine).toBeVisible();
+  }
+  await page.getByLabel('Amount of white sugar').fill('1.8 kg');
+
+  await page.getByLabel('New line: amount and ingredient').fill('200 g blakcurrants');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('unknown ingredient "blakcurrants"').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Use blackcurrants' }).click();
+  await expect(page.getByLabel('Amount of blackcurrants')).toHaveValue('200 g');
+  await expect(page.getByText('unknown ingredient')).toBeHidden();
+
+  await page.getByLabel('New line: amount and ingredient').fill('<img src=x onerror=alert(1)>');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Ingredient 4')).toHaveValue('<img src=x onerror=alert(1)>');
+  await page.reload();
+  await expect(page.getByLabel('Ingredient 4')).toHaveValue('<img src=x onerror=alert(1)>');
+  await expect(page.locator('main')).not.toContainText('NaN');
+});
+
+test('sugar past the finish, no fruit, an empty pot: said in the panel', async ({ page }) => {
+  await page.goto(kettle.address);
+  await layOut(page, 'Candy', ['200 g pears', '2 kg sugar']);
+  await expect(panel(page).getByText('Too much sugar for the water')).toBeVisible();
+  await page.getByRole('button', { name: 'Take out pears' }).click();
+  await expect(panel(page).getByText(/Too much sugar|No fruit in the pot/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take out white sugar' }).click();
+  await expect(panel(page).getByText('The pot is empty')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Amount of pears, peeled and cored')).toHaveValue('200 g');
+});
+
+test('a kitchen at 12,000 m or in words is refused at the field, and what was typed stays', async ({
+  page,
+}) => {
+  await page.goto(`${kettle.address}/kitchen`);
+  const altitude = page.getByLabel('Altitude', { exact: true });
+  for (const [text, message] of [
+    ['12,000 m', /Write a height from -430 to 5500 m/],
+    ['up high', /"up high" is not a height/],
+  ] as const) {
+    await altitude.fill(text);
+    await page.getByRole('button', { name: 'Set the kitchen' }).click();
+    await expect(page.getByText(message)).toBeVisible();
+    await expect(altitude).toHaveValue(text);
+  }
+  await altitude.fill('1180 m');
+  await page.getByLabel('Boiling water, on your thermometer').fill('37 °C');
+  await expect(page.getByText(/Water does not boil this cool/)).toBeVisible();
+  await page.getByLabel('Boiling water, on your thermometer').fill('90.5');
+  await expect(page.getByText('Altitude and thermometer disagree')).toBeVisible();
+});
+
+test('a reading that no pot has is kept but set apart; one that is no number is not taken', async ({
+  page,
+}) => {
+  await page.goto(kettle.address);
+  await layOut(page, 'Gooseberry jam', ['1 kg gooseberries', '1 kg sugar', '200 ml water']);
+  await page.getByRole('link', { name: 'To the stove' }).click();
+  await page.getByRole('button', { name: 'It is on the heat' }).click();
+  await page.getByLabel('or type it').fill('warm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: '"warm" is not a temperature' })).toBeVisible();
+  await expect(page.getByLabel('or type it')).toHaveValue('warm');
+  await page.getByLabel('or type it').fill('212');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Set apart: 212 °C is past toffee; was it °F (100.0 °C)?')).toBeVisible();
+});
+
+test('an address that is not there, and a batch that is not there, say so', async ({ page }) => {
+  await page.goto(`${kettle.address}/cellar`);
+  await expect(page.getByRole('heading', { name: 'Nothing on this burner' })).toBeVisible();
+  await page.goto(`${kettle.address}/batches/3f0f3c0a-0000-4000-8000-000000000000/balance`);
+  await expect(page.getByRole('heading', { name: 'No such batch' })).toBeVisible();
+});

@@ -1,0 +1,111 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { KettleServer } from './support/kettle-server.js';
+
+let kettle: KettleServer;
+let stove: string;
+test.beforeAll(async () => {
+  kettle = await KettleServer.begin('look', { demo: true });
+  const batches = await kettle.get<{ id: string; phase: string }[]>('/api/batches');
+  stove = batches.find((batch) => batch.phase === 'on-heat')?.id ?? '';
+});
+test.afterAll(() => kettle.end());
+
+const VIEWS = [
+  ['today', () => '/', 'On the stove'],
+  ['formulas', () => '/formulas', 'Blackcurrant jam'],
+  ['shelf', () => '/shelf', 'Pear butter'],
+  ['kitchen', () => '/kitchen', 'Set the kitchen'],
+  ['balance', () => `/batches/${stove}/balance`, 'What goes where'],
+  ['boil', () => `/batches/${stove}/boil`, 'Tap what the thermometer says'],
+  ['jar', () => `/batches/${stove}/jar`, 'Jars filled'],
+  ['batch shelf', () => `/batches/${stove}/shelf`, 'No jars from this batch yet'],
+] as const;
+
+async function open(page: Page, path: string, text: string, theme: string): Promise<void> {
+  await page.addInitScript((name) => localStorage.setItem('kettle.theme', name), theme);
+  await page.goto(kettle.address + path);
+  await expect(page.getByText(text).first()).toBeVisible();
+}
+
+/** What axe finds on the page as it stands, and where it could not decide about contrast. */
+async function findings(page: Page): Promise<string[]> {
+  const { violations, incomplete } = await new AxeBuilder({ page }).analyze();
+  // The arrow of a select is a background picture, which axe cannot see through; its colours are those of the inputs.
+  const undecided = incomplete
+    .filter(({ id }) => id === 'color-contrast')
+    .flatMap(({ nodes }) =>
+      nodes
+        .filter((node) => !node.html.startsWith('<select'))
+        .map((node) => `contrast undecided: ${node.target.join(' ')}`),
+    );
+  return [
+    ...violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`),
+    ...undecided,
+  ];
+}
+
+for (const [name, path, text] of VIEWS) {
+  test(`${name}: axe finds nothing, by day and by night`, async ({ page }) => {
+    await open(page, path(), text, 'day');
+    expect(await findings(page)).toEqual([]);
+    await page.getByRole('button', { name: 'Change to the night theme' }).click();
+    expect(await findings(page)).toEqual([]);
+  });
+}
+
+test('at 390 px nothing is wider than the phone, and every target is a thumb wide', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const [name, path, text] of VIEWS) {
+    await open(page, path(), text, 'day');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), name).toBe(390);
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('button, select, input:not([type=checkbox]), nav a, a.btn')]
+        .filter((element) => element.offsetParent !== null && element.getBoundingClientRect().bottom > 0)
+        .filter((element) => element.getBoundingClientRect().height < 43.5)
+        .map((element) => `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent}`),
+    );
+    expect(small, name).toEqual([]);
+  }
+});
+
+test('by keyboard alone: skip link, rail, a line typed, a reading logged', async ({ page }) => {
+  await open(page, `/batches/${stove}/balance`, 'What goes where', 'day');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Skip to the bench' })).toBeFocused();
+  await page.getByLabel('New line: amount and ingredient').focus();
+  await page.keyboard.type('1/2 tsp butter');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Amount of butter')).toHaveValue('1/2 tsp');
+  await page
+    .getByRole('navigation', { name: 'Stations of this batch' })
+    .getByRole('link', { name: 'Boil' })
+    .focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Tap what the thermometer says')).toBeVisible();
+  await page.keyboard.press('r');
+  await page.keyboard.type('99.2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Log' }).getByText('99.2 °C')).toBeVisible();
+});
+
+test('the big view fills the screen, dark by default, and Escape leaves it', async ({ page }) => {
+  await open(page, `/batches/${stove}/boil`, 'Tap what the thermometer says', 'day');
+  await page.getByRole('button', { name: 'Big view for the stove' }).click();
+  await expect(page.locator('[data-theme=night]').getByRole('timer')).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).include('[data-theme=night]').analyze();
+  expect(violations.map((violation) => violation.id)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Leave big view' })).toBeHidden();
+});
+
+test('nothing is fetched from anywhere else', async ({ page }) => {
+  const elsewhere: string[] = [];
+  page.on('request', (request) => {
+    if (!request.url().startsWith(kettle.address) && !/^(data|blob):/.test(request.url()))
+      elsewhere.push(request.url());
+  });
+  for (const [, path, text] of VIEWS) await open(page, path(), text, 'day');
+  await page.goto(`${kettle.address}/api/docs`);
+  expect(elsewhere).toEqual([]);
+});

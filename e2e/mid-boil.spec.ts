@@ -1,0 +1,133 @@
+import { expect, test } from '@playwright/test';
+import { layOut, readingsOf, setAltitude, typeReading, type StoredEvent } from './support/bench.js';
+import { KettleServer } from './support/kettle-server.js';
+
+let kettle: KettleServer;
+test.beforeAll(async () => {
+  kettle = await KettleServer.begin('midboil');
+});
+test.afterAll(() => kettle.end());
+
+const stored = async (id: string): Promise<StoredEvent[]> =>
+  (await kettle.get<{ events: StoredEvent[] }>(`/api/batches/${id}/events`)).events;
+
+test('reload, a killed server, a reload without a server, a database that is away: no reading is lost', async ({
+  page,
+}) => {
+  await page.goto(`${kettle.address}/kitchen`);
+  await setAltitude(page, '1180 m');
+  const id = await layOut(page, 'Blackcurrant jam', [
+    '1.1 kg blackcurrants',
+    '650 ml water',
+    '1.35 kg sugar',
+  ]);
+  await page.getByRole('link', { name: 'To the stove' }).click();
+  await page.getByRole('button', { name: 'It is on the heat' }).click();
+  await typeReading(page, '96.4');
+  await typeReading(page, '97.1');
+  const log = page.getByRole('region', { name: 'Log' });
+
+  await test.step('a reload in mid-boil', async () => {
+    const before = await page.getByRole('timer').innerText();
+    await page.reload();
+    await expect(log.getByText('97.1 °C')).toBeVisible();
+    expect((await page.getByRole('timer').innerText()) >= before).toBe(true);
+  });
+
+  await test.step('the server is killed; readings go on, and the page says where they are', async () => {
+    // Once the offline copy of the app is in place, a reload needs no server.
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    await page.reload();
+    await expect(log.getByText('97.1 °C')).toBeVisible();
+    await kettle.kill();
+    await typeReading(page, '97.8');
+    await expect(page.getByText('The server is away.')).toBeVisible();
+    await expect(page.getByText('1 entry kept on this device')).toBeVisible();
+    await typeReading(page, '98.6');
+    await expect(log.getByText('kept here')).toHaveCount(2);
+  });
+
+  await test.step('a reload while the server is dead shows the boil and takes more', async () => {
+    await page.reload();
+    await expect(log.getByText('98.6 °C')).toBeVisible();
+    await expect(log.getByText('96.4 °C')).toBeVisible();
+    await typeReading(page, '99.3');
+  });
+
+  await test.step('a formula edited meanwhile is kept too', async () => {
+    await page.getByRole('link', { name: 'Balance' }).click();
+    await page.getByLabel('Amount of water').fill('700 ml');
+    await expect(page.getByText(/1 formula kept on this device/)).toBeVisible();
+  });
+
+  await test.step('the server comes back and has everything once, in order', async () => {
+    await kettle.start();
+    await expect(page.getByText('The server is away.')).toBeHidden({ timeout: 15_000 });
+    expect(readingsOf(await stored(id))).toEqual([96.4, 97.1, 97.8, 98.6, 99.3]);
+    const batch = await kettle.get<{ document: { lines: { amount: string }[] } }>(`/api/batches/${id}`);
+    expect(batch.document.lines[1]?.amount).toBe('700 ml');
+  });
+
+  await test.step('the database goes away and comes back', async () => {
+    await page.getByRole('link', { name: 'Boil' }).click();
+    await kettle.shutDoor();
+    await typeReading(page, '100.1');
+    await expect(page.getByText('The database is away.')).toBeVisible();
+    await kettle.openDoor();
+    await expect(page.getByText('The database is away.')).toBeHidden({ timeout: 20_000 });
+    expect(readingsOf(await stored(id))).toEqual([96.4, 97.1, 97.8, 98.6, 99.3, 100.1]);
+  });
+});
+
+test('two devices at one kettle see each other', async ({ page, browser }) => {
+  await page.goto(kettle.address);
+  const id = await layOut(page, 'Redcurrant jelly', ['1.2 l redcurrant juice', '1 kg sugar']);
+  await page.getByRole('link', { name: 'To the stove' }).click();
+  await page.getByRole('button', { name: 'It is on the heat' }).click();
+  await expect.poll(async () => (await stored(id)).length).toBe(1);
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  await phone.goto(`${kettle.address}/batches/${id}/boil`);
+  await typeReading(phone, '97.3');
+  await typeReading(page, '97.9');
+  await expect(page.getByRole('region', { name: 'Log' }).getByText('97.3 °C')).toBeVisible();
+  await expect(phone.getByRole('region', { name: 'Log' }).getByText('97.9 °C')).toBeVisible();
+  await phone.context().close();
+});
+
+test('one formula changed on two devices: nothing is lost until the person chooses', async ({
+  page,
+  browser,
+}) => {
+  await page.goto(kettle.address);
+  const id = await layOut(page, 'Pear conserve', ['1 kg pears', '800 g sugar']);
+  await expect.poll(async () => (await fetch(`${kettle.address}/api/batches/${id}`)).status).toBe(200);
+  await expect
+    .poll(
+      async () =>
+        (await kettle.get<{ document: { lines: unknown[] } }>(`/api/batches/${id}`)).document.lines.length,
+    )
+    .toBe(2);
+  const phone = await (await browser.newContext()).newPage();
+  await phone.goto(`${kettle.address}/batches/${id}/balance`);
+  await phone.getByLabel('Amount of white sugar').fill('700 g');
+  await expect
+    .poll(
+      async () =>
+        (await kettle.get<{ document: { lines: { amount: string }[] } }>(`/api/batches/${id}`)).document
+          .lines[1]?.amount,
+    )
+    .toBe('700 g');
+  await page.getByLabel('Amount of white sugar').fill('900 g');
+  await expect(page.getByText('also changed on another device')).toBeVisible();
+  await expect(page.getByLabel('Amount of white sugar')).toHaveValue('900 g');
+  await page.getByRole('button', { name: 'Keep what I have here' }).click();
+  await expect
+    .poll(
+      async () =>
+        (await kettle.get<{ document: { lines: { amount: string }[] } }>(`/api/batches/${id}`)).document
+          .lines[1]?.amount,
+    )
+    .toBe('900 g');
+  await expect(page.getByText('also changed on another device')).toBeHidden();
+  await phone.context().close();
+});

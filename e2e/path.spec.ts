@@ -1,0 +1,148 @@
+import { expect, test } from '@playwright/test';
+import { layOut, panel, setAltitude, typeReading } from './support/bench.js';
+import { KettleServer } from './support/kettle-server.js';
+
+let kettle: KettleServer;
+test.beforeAll(async () => {
+  kettle = await KettleServer.begin('path');
+});
+test.afterAll(() => kettle.end());
+
+test('from fruit to shelf, in a new kitchen at 1,180 m, and still there after a restart', async ({
+  page,
+}) => {
+  await page.goto(kettle.address);
+  await expect(page.getByText('The stove is cold')).toBeVisible();
+  await page.getByRole('link', { name: 'State the altitude' }).click();
+  await setAltitude(page, '1180 m');
+  await expect(page.getByText('100.5°')).toBeVisible();
+
+  await test.step('balance', async () => {
+    await layOut(page, 'Damson jam', [
+      '2.4 kg damsons, pitted',
+      '300 ml water',
+      '2.2 kg sugar',
+      '2 tbsp bottled lemon juice',
+    ]);
+    await expect(panel(page).getByRole('region', { name: 'stop at 100.5 °C' })).toBeVisible();
+    await expect(
+      panel(page).getByRole('region', { name: /^Solids: Full, 6\d – 6\d %, wanted 60 to 68 %$/ }),
+    ).toBeVisible();
+    await expect(panel(page).getByRole('region', { name: /^Yield: .* 340 g jars$/ })).toBeVisible();
+    await expect(
+      panel(page).getByRole('region', { name: 'Keeping not assessed: treat as fridge' }),
+    ).toBeVisible();
+    await page.getByLabel('Jar size 1').selectOption('454-g');
+    await expect(
+      panel(page).getByRole('region', { name: /^Yield: nearly 9, 8\.\d – 9\.\d 454 g jars$/ }),
+    ).toBeVisible();
+    await expect(page.getByText('have 11 jars hot')).toBeVisible();
+  });
+
+  await test.step('everything follows as a value is typed, and undo takes it back', async () => {
+    const amount = page.getByLabel('Amount of white sugar');
+    await amount.fill('1.1 kg');
+    await expect(panel(page).getByRole('region', { name: /^Yield: (5|6|nearly)/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(amount).toHaveValue('2.2 kg');
+    await expect(panel(page).getByRole('region', { name: /^Yield: nearly 9/ })).toBeVisible();
+  });
+
+  await test.step('boil', async () => {
+    await page.getByRole('link', { name: 'To the stove' }).click();
+    await expect(page.getByText('It burns at over 104 °C')).toBeVisible();
+    await page.getByRole('button', { name: 'It is on the heat' }).click();
+    await expect(page.getByRole('timer')).toHaveText(/0:0\d/);
+    await page.getByRole('button', { name: 'Reading 96.5 degrees', exact: true }).click();
+    await typeReading(page, '98,4');
+    await typeReading(page, '211 F');
+    const log = page.getByRole('region', { name: 'Log' });
+    await expect(log.getByText('96.5 °C')).toBeVisible();
+    await expect(log.getByText('98.4 °C')).toBeVisible();
+    await expect(log.getByText('99.4 °C')).toBeVisible();
+    await page.getByRole('button', { name: 'Take back: 96.5 °C' }).click();
+    await expect(log.getByText('taken back')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.locator('body').press('t');
+    await page.getByRole('button', { name: 'wrinkles' }).click();
+    await expect(log.getByText('Plate test: wrinkles')).toBeVisible();
+    await page.getByRole('button', { name: /^One minute/ }).click();
+    await expect(page.getByText('of the hard minute, left')).toBeVisible();
+    await page.getByRole('button', { name: /^Off the heat/ }).click();
+    await expect(page.getByText('on the heat, standing')).toBeVisible();
+    await page.getByRole('button', { name: /^It is done/ }).click();
+    await page.getByRole('link', { name: 'To the jars' }).click();
+  });
+
+  await test.step('jar', async () => {
+    await expect(page.getByText('so no process is given')).toBeVisible();
+    for (let i = 0; i < 8; i++) await page.getByRole('button', { name: 'One 454 g jar more' }).click();
+    await page.getByRole('radio', { name: '½' }).click();
+    await page.getByRole('button', { name: 'Put 8 × 454 g jars and one half full on the shelf' }).click();
+    await expect(page.getByLabel('8 left')).toBeVisible();
+    await expect(page.getByLabel('1 left')).toBeVisible();
+  });
+
+  await test.step('shelf', async () => {
+    await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name: 'Shelf' }).click();
+    await expect(page.getByText('9 jars, all to be treated as fridge jars')).toBeVisible();
+    await page.getByRole('button', { name: 'Open one jar of Damson jam' }).first().click();
+    await expect(page.getByText('8 jars, all to be treated')).toBeVisible();
+    await page.getByRole('button', { name: 'Put it back' }).click();
+    await expect(page.getByText('9 jars, all to be treated')).toBeVisible();
+  });
+
+  await test.step('nowhere does it say the jars keep on the shelf, and no process time is shown', async () => {
+    const text = await page.locator('main').innerText();
+    expect(text).not.toMatch(
+      /process (for )?\d|\d+ min(utes)? in (the|a) canner|safe on the shelf|shelf-stable/i,
+    );
+  });
+
+  await kettle.kill();
+  await kettle.start();
+  await page.reload();
+  await expect(page.getByText('9 jars, all to be treated')).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByRole('region', { name: 'Lately finished' }).getByText('Damson jam')).toBeVisible();
+});
+
+test('a formula kept from a batch is made again, and a batch never started comes off the bench and back', async ({
+  page,
+}) => {
+  await page.goto(kettle.address);
+  await layOut(page, 'Quince jelly jam', ['1 kg quinces, chopped', '900 g white sugar', '500 ml water']);
+  await page.getByRole('button', { name: 'Keep as a formula' }).click();
+  await expect(page.getByText('“Quince jelly jam” is in your formulas')).toBeVisible();
+  await page.getByRole('link', { name: 'Formulas' }).click();
+  await page
+    .getByRole('article')
+    .filter({ hasText: 'Quince jelly jam' })
+    .getByRole('button', { name: 'Make it' })
+    .click();
+  await expect(page.getByLabel('Amount of quinces, chopped')).toHaveValue('1 kg');
+  await page.getByRole('link', { name: 'Today' }).click();
+  const bench = page.getByRole('region', { name: 'On the bench' });
+  await expect(bench.getByText('Quince jelly jam')).toHaveCount(2);
+  await bench.getByRole('button', { name: 'Take Quince jelly jam off the bench' }).first().click();
+  await expect(bench.getByText('Quince jelly jam')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(bench.getByText('Quince jelly jam')).toHaveCount(2);
+});
+
+test('US habit: pounds, cups and Fahrenheit throughout', async ({ page }) => {
+  await page.goto(`${kettle.address}/kitchen`);
+  await page.getByLabel('Weights and volumes').selectOption('us');
+  await page.getByLabel('Temperature', { exact: true }).selectOption('F');
+  await page.getByRole('button', { name: 'Set the kitchen' }).click();
+  await expect(page.getByLabel('Altitude', { exact: true })).toHaveValue('3871 ft');
+  await layOut(page, 'Pear butter', ['4 lb pears, peeled and cored', '1 1/2 cups sugar']);
+  await expect(panel(page).getByRole('region', { name: /half-pints$/ })).toBeVisible();
+  await expect(page.getByText('10⅝ oz')).toBeVisible();
+  await expect(panel(page)).toContainText('°F');
+  await page.goto(`${kettle.address}/kitchen`);
+  await page.getByLabel('Weights and volumes').selectOption('metric');
+  await page.getByLabel('Temperature', { exact: true }).selectOption('C');
+  await page.getByRole('button', { name: 'Set the kitchen' }).click();
+  await expect(page.getByLabel('Altitude', { exact: true })).toHaveValue('1180 m');
+});

@@ -1,0 +1,46 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** What the batch's server log holds, oldest first. */
+export interface StoredEvent {
+  readonly id: string;
+  readonly type: string;
+  readonly at: string;
+  readonly body: { readonly temperature_C?: number; readonly text?: string };
+}
+
+/** Sets where the kettle stands, as a person does on the Kitchen page. */
+export async function setAltitude(page: Page, text: string): Promise<void> {
+  await page.getByLabel('Altitude', { exact: true }).fill(text);
+  await page.getByRole('button', { name: 'Set the kitchen' }).click();
+  await expect(page.getByText('The kitchen is set')).toBeVisible();
+}
+
+/** Lays a new batch with these lines on the bench. @returns its id */
+export async function layOut(page: Page, title: string, lines: readonly string[]): Promise<string> {
+  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('button', { name: 'New batch' }).first().click();
+  await expect(page.getByText('The pot is empty')).toBeVisible();
+  await page.getByLabel('Name of the batch').fill(title);
+  for (const line of lines) {
+    await page.getByLabel('New line: amount and ingredient').fill(line);
+    await page.keyboard.press('Enter');
+  }
+  const id = /batches\/([^/]+)/.exec(page.url())?.[1];
+  if (!id) throw new Error(`no batch in ${page.url()}`);
+  return id;
+}
+
+export const panel = (page: Page): Locator => page.getByRole('complementary', { name: 'What will come out' });
+
+/** A reading typed at the stove. */
+export async function typeReading(page: Page, value: string): Promise<void> {
+  await page.getByLabel('or type it').fill(value);
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('or type it')).toHaveValue('');
+}
+
+export const readingsOf = (events: readonly StoredEvent[]): number[] =>
+  events
+    .filter((event) => event.type === 'reading')
+    .sort((a, b) => a.at.localeCompare(b.at))
+    .map((event) => event.body.temperature_C ?? NaN);
