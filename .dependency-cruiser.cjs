@@ -12,7 +12,7 @@ module.exports = {
       name: 'core-folder-doors',
       comment: 'A concept folder of core is entered through its index.ts.',
       severity: 'error',
-      from: { path: '^packages/core/src/([^/]+)/' },
+      from: { path: '^packages/core/src/([^/]+)/', pathNot: '\\.test\\.ts$' },
       to: { path: '^packages/core/src/([^/]+)/', pathNot: '^packages/core/src/($1/|[^/]+/index\\.ts$)' },
     },
     {

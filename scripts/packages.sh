@@ -27,7 +27,7 @@ ensure_chromium() {
 ensure_modules() {
   local stamp="$ROOT/node_modules/.kettle-stamp" wanted
   wanted="$(node --version) $(sha256sum <"$ROOT/package-lock.json")"
-  [ "$(cat "$stamp" 2>/dev/null || true)" = "$wanted" ] && return
+  [ "$(cat "$stamp" 2>/dev/null || true)" = "$wanted" ] && return 0
   [ -w "$ROOT" ] || die "$ROOT cannot be written by $(id -un); run this as its owner"
   step "Installing npm packages (a minute or two)" npm --prefix "$ROOT" ci --ignore-scripts --no-audit --no-fund --loglevel=error
   printf '%s' "$wanted" >"$stamp"
@@ -46,7 +46,7 @@ ensure_build() {
   local stamp="$ROOT/node_modules/.kettle-build" wanted
   wanted="$(sources_state)"
   if [ "$(cat "$stamp" 2>/dev/null || true)" = "$wanted" ] && [ -f "$ROOT/apps/server/dist/main.js" ] && [ -f "$ROOT/apps/calc/dist/main.js" ] && [ -f "$ROOT/apps/web/dist/index.html" ]; then
-    return
+    return 0
   fi
   step "Building (half a minute)" npm --prefix "$ROOT" run build --silent
   printf '%s' "$wanted" >"$stamp"

@@ -15,7 +15,7 @@ find_postgres() {
 }
 
 ensure_postgres() {
-  find_postgres && return
+  find_postgres && return 0
   # Without this Debian also makes and starts a cluster of its own on port 5432, which nobody asked for.
   local keep_quiet="mkdir -p /etc/postgresql-common/createcluster.d && printf 'create_main_cluster = false\n' >/etc/postgresql-common/createcluster.d/idle-kettle.conf"
   if [ ! -d /etc/postgresql-common ] && as_root true; then as_root sh -c "$keep_quiet"; fi
@@ -42,13 +42,13 @@ place_cluster() {
       die "the database in $PG_DIR belongs to $owner. Run this as root, or give yourself another folder: KETTLE_DATA=\$HOME/kettle-data ./kettle start"
     fi
     become "$owner"
-    return
+    return 0
   fi
   if [ "$(id -u)" -ne 0 ]; then
     become "$(id -un)"
     mkdir -p "$PG_DIR"
     chmod 700 "$PG_DIR"
-    return
+    return 0
   fi
   id postgres >/dev/null 2>&1 || die "PostgreSQL will not run as root and there is no user \"postgres\"; install Debian's postgresql package"
   become postgres
@@ -64,7 +64,7 @@ place_cluster() {
 cluster_runs() { pg "$PG_BIN/pg_ctl" -D "$PG_DIR/data" status >/dev/null 2>&1; }
 
 create_cluster() {
-  [ -f "$PG_DIR/data/PG_VERSION" ] && return
+  [ -f "$PG_DIR/data/PG_VERSION" ] && return 0
   # Into a folder of its own and moved when whole: a first start that died half-way leaves nothing to trip over.
   pg rm -rf "$PG_DIR/new"
   local secret="$DATA/postgres-password"
@@ -95,20 +95,24 @@ free_port() {
 start_postgres() {
   if [ -n "${DATABASE_URL:-}" ]; then
     PG_SERVER_URL="${DATABASE_URL%/*}"
-    return
+    return 0
   fi
   ensure_postgres
   place_cluster
   create_cluster
-  local port
+  clear_stale_lock
+  local port try
   if cluster_runs; then
     port="$(pg sed -n 4p "$PG_DIR/data/postmaster.pid")"
   else
-    clear_stale_lock
     port="$(free_port "$(cat "$DATA/postgres-port" 2>/dev/null || echo 4790)")"
-    pg "$PG_BIN/pg_ctl" -D "$PG_DIR/data" -l "$PG_DIR/log" -w -s \
-      -o "-c listen_addresses=127.0.0.1 -p $port -c unix_socket_directories=''" start >/dev/null ||
-      die "PostgreSQL did not start; see $PG_DIR/log"
+    # After a kill -9 the last helpers of the old one may hold its memory for a second.
+    for try in 1 2 3 4 5; do
+      pg "$PG_BIN/pg_ctl" -D "$PG_DIR/data" -l "$PG_DIR/log" -w -s \
+        -o "-c listen_addresses=127.0.0.1 -p $port -c unix_socket_directories=''" start >/dev/null 2>&1 && break
+      [ "$try" -lt 5 ] || die "PostgreSQL did not start; see $PG_DIR/log"
+      sleep 1
+    done
     printf '%s' "$port" >"$DATA/postgres-port"
     PG_STARTED=yes
   fi

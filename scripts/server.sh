@@ -40,7 +40,7 @@ serve() {
   if running_server; then
     if healthy "$SERVER_ADDRESS"; then
       say "Idle Kettle is already running at $SERVER_ADDRESS (./kettle stop ends it)."
-      return
+      return 0
     fi
     end_process "$SERVER_PID"
   fi
@@ -50,9 +50,11 @@ serve() {
   fi
   ensure_modules
   ensure_build
-  start_postgres
+  SERVER_PID=""
+  # Before anything is started, so that a Ctrl-C in the middle leaves nothing behind.
   trap 'shut_down 130' INT
   trap 'shut_down 143' TERM HUP
+  start_postgres
   KETTLE_PORT="$PORT" KETTLE_WEB_FOLDER="$ROOT/apps/web/dist" KETTLE_DEMO="$([ "$1" = demo ] && echo 1 || echo 0)" NODE_ENV=production \
     node "$ROOT/apps/server/dist/main.js" >>"$DATA/server.log" 2>&1 &
   SERVER_PID=$!
@@ -88,7 +90,7 @@ serve() {
 shut_down() {
   trap - INT TERM HUP
   say ""
-  end_process "$SERVER_PID"
+  [ -z "$SERVER_PID" ] || end_process "$SERVER_PID"
   rm -f "$DATA/server.pid"
   [ -z "$PG_STARTED" ] || stop_postgres
   say "Stopped."

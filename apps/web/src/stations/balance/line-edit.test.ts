@@ -1,0 +1,38 @@
+import { addLine, changeLine, nameOfLine, removeLine, withName } from './line-edit.js';
+import { emptyFormula } from '@idle-kettle/core';
+import type { FormulaBody } from '@idle-kettle/contract';
+
+const empty = emptyFormula('Test') as FormulaBody;
+
+test('a line is added, changed and taken out without touching the others or the document before it', () => {
+  const one = addLine('2.4 kg damsons, pitted')(empty);
+  const two = addLine('2 kg sugar')(one);
+  const changed = changeLine(1, (line) => ({ ...line, amount: '1.8 kg' }))(two);
+  expect(changed.lines.map((line) => line.amount)).toEqual(['2.4 kg', '1.8 kg']);
+  expect(removeLine(0)(changed).lines).toEqual([{ amount: '1.8 kg', ingredient: 'white-sugar' }]);
+  expect(two.lines[1]?.amount).toBe('2 kg');
+  expect(empty.lines).toEqual([]);
+});
+
+test('the field shows the trade’s name, and typing it back gives the same line', () => {
+  for (const typed of [
+    'damsons, pitted',
+    'crushed blackberries',
+    'white sugar',
+    'redcurrant juice',
+    'lemon juice, bottled',
+  ]) {
+    const line = withName({ amount: '1 kg', ingredient: '' }, typed);
+    expect(withName({ amount: '1 kg', ingredient: '' }, nameOfLine(line))).toEqual(line);
+  }
+});
+
+test('a name not understood is kept as typed, and a measured value stays with its line', () => {
+  const line = withName(
+    { amount: '1 kg', ingredient: 'damson', overrides: { solubleSolidsPercent: 18 } },
+    'damsens',
+  );
+  expect(line).toEqual({ amount: '1 kg', ingredient: 'damsens', overrides: { solubleSolidsPercent: 18 } });
+  expect(nameOfLine(line)).toBe('damsens');
+  expect(nameOfLine({ amount: '1 kg', name: 'Sea buckthorn' })).toBe('Sea buckthorn');
+});

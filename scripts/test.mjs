@@ -1,0 +1,104 @@
+// Every check of the project, stage by stage. The last line is "N passed, N failed" over all of them.
+import { spawn } from 'node:child_process';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const reports = join(tmpdir(), `kettle-test-${process.pid}`);
+mkdirSync(reports, { recursive: true });
+
+/** Runs a command; its output is shown at once, or only when it fails. */
+function run(command, args, { env = {}, quiet = false, cwd = '.' } = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, {
+      cwd,
+      env: { ...process.env, ...env },
+      stdio: ['ignore', quiet ? 'pipe' : 'inherit', quiet ? 'pipe' : 'inherit'],
+    });
+    let output = '';
+    child.stdout?.on('data', (chunk) => (output += chunk));
+    child.stderr?.on('data', (chunk) => (output += chunk));
+    child.on('close', (code) => resolve({ code, output }));
+  });
+}
+
+const readReport = (name) => {
+  try {
+    return JSON.parse(readFileSync(join(reports, name), 'utf8'));
+  } catch {
+    return null;
+  }
+};
+
+const npmScript = async (name) => {
+  const { code, output } = await run('npm', ['run', '--silent', name], { quiet: true });
+  if (code !== 0) console.log(`\n${name} failed:\n${output}`);
+  return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+};
+
+/** Each stage answers how many checks passed and failed. */
+const STAGES = {
+  types: () => npmScript('typecheck'),
+  lint: () => npmScript('lint'),
+  format: () => npmScript('format:check'),
+  rooms: () => npmScript('deps:check'),
+  async unit() {
+    const file = join(reports, 'jest.json');
+    await run('npx', [
+      'jest',
+      '--json',
+      `--outputFile=${file}`,
+      '--forceExit',
+      '--silent=false',
+      '--testTimeout=20000',
+    ]);
+    const report = readReport('jest.json');
+    if (!report) return { passed: 0, failed: 1 };
+    return {
+      passed: report.numPassedTests,
+      failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+    };
+  },
+  async script() {
+    const { code, output } = await run('node', ['--test', '--test-reporter=tap', 'scripts/kettle.test.mjs'], {
+      quiet: true,
+    });
+    const count = (word) => Number(new RegExp(`^# ${word} (\\d+)$`, 'm').exec(output)?.[1] ?? 0);
+    const failed = count('fail') + count('cancelled');
+    if (code !== 0) console.log(output);
+    return { passed: count('pass'), failed: code !== 0 && failed === 0 ? 1 : failed };
+  },
+  async browser() {
+    await run('npx', ['playwright', 'test'], { cwd: 'e2e', env: { E2E_REPORT: join(reports, 'e2e.json') } });
+    const stats = readReport('e2e.json')?.stats;
+    if (!stats) return { passed: 0, failed: 1 };
+    return { passed: stats.expected, failed: stats.unexpected + stats.flaky };
+  },
+};
+
+const wanted = process.argv.slice(2);
+const unknown = wanted.filter((name) => !(name in STAGES));
+if (unknown.length > 0) {
+  console.error(
+    `kettle: there is no stage ${unknown.join(', ')}; known are ${Object.keys(STAGES).join(', ')}`,
+  );
+  process.exit(2);
+}
+
+const total = { passed: 0, failed: 0 };
+const lines = [];
+for (const [name, stage] of Object.entries(STAGES)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  console.log(`\n== ${name}`);
+  const began = Date.now();
+  const { passed, failed } = await stage();
+  total.passed += passed;
+  total.failed += failed;
+  lines.push(
+    `${name.padEnd(8)} ${String(passed).padStart(4)} passed ${String(failed).padStart(3)} failed  ${((Date.now() - began) / 1000).toFixed(0).padStart(4)} s`,
+  );
+  console.log(lines.at(-1));
+}
+rmSync(reports, { recursive: true, force: true });
+console.log(`\n${lines.join('\n')}\n\n${total.passed} passed, ${total.failed} failed`);
+process.exit(total.failed === 0 && total.passed > 0 ? 0 : 1);
