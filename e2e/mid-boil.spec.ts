@@ -70,10 +70,10 @@ test('reload, a killed server, a reload without a server, a database that is awa
 
   await test.step('the database goes away and comes back', async () => {
     await page.getByRole('link', { name: 'Boil' }).click();
-    await kettle.shutDoor();
+    await kettle.door.shut();
     await typeReading(page, '100.1');
     await expect(page.getByText('The database is away.')).toBeVisible();
-    await kettle.openDoor();
+    await kettle.door.open();
     await expect(page.getByText('The database is away.')).toBeHidden({ timeout: 20_000 });
     expect(readingsOf(await stored(id))).toEqual([96.4, 97.1, 97.8, 98.6, 99.3, 100.1]);
   });

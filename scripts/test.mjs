@@ -87,17 +87,25 @@ if (unknown.length > 0) {
 
 const total = { passed: 0, failed: 0 };
 const lines = [];
-for (const [name, stage] of Object.entries(STAGES)) {
-  if (wanted.length > 0 && !wanted.includes(name)) continue;
-  console.log(`\n== ${name}`);
+async function conduct(name) {
   const began = Date.now();
-  const { passed, failed } = await stage();
+  const { passed, failed } = await STAGES[name]();
   total.passed += passed;
   total.failed += failed;
   lines.push(
     `${name.padEnd(8)} ${String(passed).padStart(4)} passed ${String(failed).padStart(3)} failed  ${((Date.now() - began) / 1000).toFixed(0).padStart(4)} s`,
   );
   console.log(lines.at(-1));
+}
+
+// What only reads the source goes side by side; what starts servers goes one after the other.
+const chosen = Object.keys(STAGES).filter((name) => wanted.length === 0 || wanted.includes(name));
+const reading = chosen.filter((name) => ['types', 'lint', 'format', 'rooms'].includes(name));
+console.log(`\n== ${reading.join(', ')}`);
+await Promise.all(reading.map(conduct));
+for (const name of chosen.filter((each) => !reading.includes(each))) {
+  console.log(`\n== ${name}`);
+  await conduct(name);
 }
 rmSync(reports, { recursive: true, force: true });
 console.log(`\n${lines.join('\n')}\n\n${total.passed} passed, ${total.failed} failed`);

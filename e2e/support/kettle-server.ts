@@ -1,8 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer, connect, type AddressInfo, type Server, type Socket } from 'node:net';
+import { createServer, type AddressInfo } from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import pg from 'pg';
+import { DatabaseDoor, freshDatabase } from '../../apps/server/src/testing/database.js';
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../..');
 
@@ -19,28 +19,21 @@ export class KettleServer {
   private child: ChildProcess | undefined;
   private port = 0;
   private databaseUrl = '';
-  private door: Server | undefined;
-  private doorPort = 0;
-  private readonly sockets = new Set<Socket>();
 
   private constructor(
-    private readonly database: string,
+    /** Stands between the server and its database; shut it and the database is away. */
+    readonly door: DatabaseDoor,
     private readonly demo: boolean,
   ) {}
 
   /** Makes an empty database and starts the server on it. */
   static async begin(name: string, { demo = false } = {}): Promise<KettleServer> {
-    const server = new KettleServer(`kettle_e2e_${name}`, demo);
-    const base = process.env.TEST_SERVER_URL;
-    if (!base) throw new Error('TEST_SERVER_URL is not set; run the tests with ./kettle test');
-    const client = new pg.Client({ connectionString: `${base}/postgres` });
-    await client.connect();
-    await client.query(`DROP DATABASE IF EXISTS ${server.database} WITH (FORCE)`);
-    await client.query(`CREATE DATABASE ${server.database}`);
-    await client.end();
-    server.databaseUrl = `${base}/${server.database}`;
+    const server = new KettleServer(
+      new DatabaseDoor(new URL(await freshDatabase(`kettle_e2e_${name}`))),
+      demo,
+    );
     server.port = await freePort();
-    await server.openDoor();
+    server.databaseUrl = await server.door.open();
     await server.start();
     return server;
   }
@@ -50,12 +43,10 @@ export class KettleServer {
   }
 
   async start(): Promise<void> {
-    const url = new URL(this.databaseUrl);
-    url.port = String(this.doorPort);
     this.child = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
       env: {
         ...process.env,
-        DATABASE_URL: url.href,
+        DATABASE_URL: this.databaseUrl,
         KETTLE_PORT: String(this.port),
         KETTLE_WEB_FOLDER: join(ROOT, 'apps/web/dist'),
         KETTLE_DEMO: this.demo ? '1' : '0',
@@ -79,36 +70,9 @@ export class KettleServer {
     await gone;
   }
 
-  /** The database can be reached through this door only. */
-  async openDoor(): Promise<void> {
-    const { hostname, port } = new URL(this.databaseUrl);
-    const door = createServer((inside) => {
-      const outside = connect(Number(port), hostname);
-      for (const socket of [inside, outside]) {
-        this.sockets.add(socket);
-        socket.on('error', () => socket.destroy());
-        socket.on('close', () => {
-          this.sockets.delete(socket);
-          inside.destroy();
-          outside.destroy();
-        });
-      }
-      inside.pipe(outside).pipe(inside);
-    });
-    await new Promise<void>((resolve) => door.listen(this.doorPort, '127.0.0.1', resolve));
-    this.doorPort = (door.address() as AddressInfo).port;
-    this.door = door;
-  }
-
-  async shutDoor(): Promise<void> {
-    const closed = new Promise((resolve) => this.door?.close(resolve));
-    for (const socket of this.sockets) socket.destroy();
-    await closed;
-  }
-
   async end(): Promise<void> {
     await this.kill();
-    await this.shutDoor();
+    await this.door.shut();
   }
 
   async get<T>(path: string): Promise<T> {

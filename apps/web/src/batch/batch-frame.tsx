@@ -1,6 +1,14 @@
 import { useMemo } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
-import { balance as balanceOf, boilFrom, ingredientById, readFormula } from '@idle-kettle/core';
+import {
+  balance as balanceOf,
+  boilFrom,
+  boilingPointAt,
+  ingredientById,
+  readFormula,
+  type Boil,
+  type Place,
+} from '@idle-kettle/core';
 import { useTheme } from '../app/theme.js';
 import { ApiProblem } from '../data/api.js';
 import { outbox } from '../data/outbox.js';
@@ -15,15 +23,29 @@ import { useDocument } from './use-document.js';
 import { VerdictPanel } from './verdict-panel.js';
 import { METHOD_WORDS, stopWords } from './words.js';
 
+/** Boiling points closer than this are one measurement, rounded. */
+const SAME_POINT_K = 0.05;
+
+/** A boil keeps the boiling point it was lit with, whatever the kitchen says since. */
+function placeOfBoil(place: Place, { boilingPoint_C }: Boil): Place {
+  if (
+    boilingPoint_C === undefined ||
+    Math.abs(boilingPointAt(place).boilingPoint_C.mid - boilingPoint_C) < SAME_POINT_K
+  )
+    return place;
+  return { ...place, boilingPoint_C };
+}
+
 /** The bench: the batch's name, its rail, the open station, and what will come out. */
 export function BatchFrame() {
   const { batchId = '' } = useParams();
   const { document, error, change, undo, redo } = useDocument(batchId);
   const { events } = useEvents(batchId);
   const { place } = useHabit();
-  const reading = useMemo(() => (document ? readFormula(document, place) : undefined), [document, place]);
-  const balance = useMemo(() => (reading ? balanceOf(reading.formula) : null), [reading]);
   const boil = useMemo(() => boilFrom(events), [events]);
+  const at = useMemo(() => placeOfBoil(place, boil), [place, boil]);
+  const reading = useMemo(() => (document ? readFormula(document, at) : undefined), [document, at]);
+  const balance = useMemo(() => (reading ? balanceOf(reading.formula) : null), [reading]);
   const theme = useTheme();
 
   if (!document || !reading) {

@@ -52,6 +52,8 @@ export class Outbox {
   private again = false;
   private failures = 0;
   private order = 0;
+  /** Revisions the server gave to what was sent from here: text typed before the answer came builds on it all the same. */
+  private readonly acknowledged = new Map<string, number>();
   /** Edits the server will never take, by batch: not sent again until they are edited. */
   private readonly refusedEdits = new Map<string, number>();
   private listener: Listener = {
@@ -95,7 +97,8 @@ export class Outbox {
   }
 
   /** Keeps the latest text of a batch's formula; sent after a short pause in typing. */
-  async saveDraft(draft: Draft): Promise<void> {
+  async saveDraft(edit: Draft): Promise<void> {
+    const draft = { ...edit, revision: Math.max(edit.revision, this.acknowledged.get(edit.batchId) ?? 0) };
     this.set({ drafts: new Map(this.now.drafts).set(draft.batchId, draft) });
     await (await store()).put('drafts', draft);
     this.kick(DRAFT_PAUSE_MS);
@@ -182,6 +185,7 @@ export class Outbox {
         revision,
         ...(formulaId !== null && { formulaId }),
       });
+      this.acknowledged.set(draft.batchId, saved.revision);
       // First, so that the screen never falls back to what was there before the edit.
       this.listener.onSaved(saved);
       const newer = this.now.drafts.get(draft.batchId);

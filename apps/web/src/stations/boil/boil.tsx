@@ -7,8 +7,8 @@ import { useTheme, type Theme } from '../../app/theme.js';
 import { useBatch } from '../../batch/batch-context.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
-import { Notice } from '../../ui/notice.js';
 import { useNow } from '../../ui/now.js';
+import { BeforeTheHeat } from './before-the-heat.js';
 import { TestRow, TextRow } from './entry-row.js';
 import { EventList, eventWords } from './event-list.js';
 import { ReadingEntry } from './reading-entry.js';
@@ -23,79 +23,6 @@ export function Boil() {
   const { boil } = useBatch();
   if (boil.startedAt === undefined) return <BeforeTheHeat />;
   return <AtTheStove />;
-}
-
-function BeforeTheHeat() {
-  const { id, formula, balance } = useBatch();
-  const { place } = useHabit();
-  const formats = useFormats();
-  const boilingPoint_C = boilingPointAt(place).boilingPoint_C.mid;
-  const gel_C = balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
-  const ready = formula.lines.length > 0;
-  return (
-    <div className="grid gap-4 lg:grid-cols-2">
-      <section aria-label="Stop at" className="panel p-5">
-        <p className="text-soft">
-          {formula.finish.type === 'gel-temperature' ? 'stop at, here today' : 'about, at the finish'}
-        </p>
-        <p className="display text-[58px] leading-none sm:text-[76px]">{formats.degrees(gel_C)}</p>
-        <p className="mt-2 text-soft">
-          Water boils here at {formats.temperature(boilingPoint_C)}
-          {place.boilingPoint_C === undefined ? (
-            <>
-              , by the altitude. A boiling test with this thermometer is surer:{' '}
-              <Link to="/kitchen" className="link">
-                Kitchen
-              </Link>
-              .
-            </>
-          ) : (
-            ', as measured with this thermometer.'
-          )}
-        </p>
-        <button
-          type="button"
-          className="btn btn-primary mt-5 h-[68px] w-full text-xl"
-          disabled={!ready}
-          onClick={() =>
-            logEvent(id, 'light', {
-              gelTemperature_C: Math.round(gel_C * 100) / 100,
-              boilingPoint_C: Math.round(boilingPoint_C * 100) / 100,
-            })
-          }
-        >
-          It is on the heat
-        </button>
-        {!ready && (
-          <p className="mt-2 text-soft">
-            Nothing is in the pot yet:{' '}
-            <Link to="../balance" className="link">
-              Balance
-            </Link>{' '}
-            comes first.
-          </p>
-        )}
-        {balance && (
-          <p className="mt-3 text-soft">Have {balance.readyJars} clean jars hot before it is done.</p>
-        )}
-      </section>
-      <Notice title="Before it boils" tone="care">
-        <ul className="mt-1 list-disc space-y-1.5 pl-5">
-          <li>
-            It burns at over 104 °C and sticks to skin: long sleeves, children and pets out of the way, cold
-            water near.
-          </li>
-          <li>
-            Fill the pot to a quarter of its depth, at most a third. The foam rises three to four times.
-          </li>
-          <li>Put two plates in the cold for the test.</li>
-          <li>
-            Thermometer tip in the middle of the liquid, off the base, the pot stirred, the reading steady.
-          </li>
-        </ul>
-      </Notice>
-    </div>
-  );
 }
 
 function AtTheStove() {

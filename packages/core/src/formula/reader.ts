@@ -1,0 +1,66 @@
+import { nearest, parseAmount, type Amount, type Decimal } from '../quantity/index.js';
+
+/** What is wrong, and where in the document: `lines[2].amount`. */
+export interface Problem {
+  readonly path: string;
+  readonly message: string;
+}
+
+export interface Warning {
+  readonly code: string;
+  readonly text: string;
+}
+
+export type Json = Readonly<Record<string, unknown>>;
+export const isObject = (value: unknown): value is Json =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** `value` as it should be quoted in a message. */
+export const quoted = (value: unknown): string =>
+  (value === undefined ? 'missing' : JSON.stringify(value)).slice(0, 80);
+
+/** Collects problems and warnings while a document is read. */
+export class Reader {
+  readonly problems: Problem[] = [];
+  readonly warnings: Warning[] = [];
+  decimal: Decimal = '.';
+
+  problem(path: string, message: string): void {
+    this.problems.push({ path, message });
+  }
+
+  oneOf<T extends string>(path: string, value: unknown, allowed: readonly T[], fallback: T): T {
+    if (typeof value === 'string' && (allowed as readonly string[]).includes(value)) return value as T;
+    const guess = typeof value === 'string' ? nearest(value, allowed)[0] : undefined;
+    this.problem(
+      path,
+      `${quoted(value)}: ${guess === undefined ? `write one of ${allowed.join(', ')}` : `did you mean "${guess}"?`}`,
+    );
+    return fallback;
+  }
+
+  percent(path: string, value: unknown, least: number, most: number): number | undefined {
+    if (typeof value === 'number' && value >= least && value <= most) return value;
+    this.problem(path, `${quoted(value)}: write a per cent from ${least} to ${most}`);
+    return undefined;
+  }
+
+  amount(path: string, value: unknown): Amount | undefined {
+    if (isObject(value)) {
+      const { value: number, unit } = value;
+      if (typeof number !== 'number' || !Number.isFinite(number) || number <= 0) {
+        this.problem(`${path}.value`, `${quoted(number)}: write a number above zero`);
+        return undefined;
+      }
+      return this.amount(path, `${number.toFixed(6)} ${typeof unit === 'string' ? unit : ''}`);
+    }
+    if (typeof value !== 'string') {
+      this.problem(path, `${quoted(value)}: write a number and a unit, such as "1.2 kg" or "2 1/2 cups"`);
+      return undefined;
+    }
+    const reading = parseAmount(value, this.decimal);
+    if (reading.ok) return reading.amount;
+    this.problem(path, reading.message);
+    return undefined;
+  }
+}
