@@ -72,7 +72,7 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
     minutesAgo: 12 * DAY,
     evaporation_kgPerH: 1.8,
     minutesBetweenReadings: 2,
-    finished: { jars: [{ size: '190-ml', full: 6, part: 0.6 }], eaten: 2, note: 'Dripped overnight, clear.' },
+    finished: { jars: [{ size: '190-ml', full: 6, part: 0.5 }], eaten: 2, note: 'Dripped overnight, clear.' },
   },
   {
     document: PEAR,
@@ -80,7 +80,7 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
     evaporation_kgPerH: 0.7,
     minutesBetweenReadings: 30,
     finished: {
-      jars: [{ size: '340-g', full: 4, part: 0.3 }],
+      jars: [{ size: '340-g', full: 6, part: 0.25 }],
       eaten: 1,
       note: 'Thickened more as it cooled.',
     },

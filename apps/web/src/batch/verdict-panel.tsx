@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { jarWords, type Balance, type PotFormula } from '@idle-kettle/core';
 import { Notice } from '../ui/notice.js';
+import { sentence } from '../ui/sentence.js';
 import { RangeBar, type Tone } from '../ui/range-bar.js';
 import { jarName, jarsOf } from '../ui/jar-picture.js';
 import { useFormats, useHabit } from '../ui/habit.js';
@@ -47,7 +48,7 @@ function MainProblem({ batch }: { readonly batch: BenchBatch }) {
         title={more > 0 ? `${problems.length} things are not understood` : 'One thing is not understood'}
         tone="care"
       >
-        {first.message}. The rest is computed without it.
+        {sentence(first.message)} The rest is computed without it.
       </Notice>
     );
   }
@@ -78,7 +79,7 @@ function MainProblem({ batch }: { readonly batch: BenchBatch }) {
   };
   return (
     <Notice title={titles[warning.code] ?? 'Worth a look'} tone="care">
-      {warning.text.charAt(0).toUpperCase() + warning.text.slice(1)}.
+      {sentence(warning.text)}
     </Notice>
   );
 }

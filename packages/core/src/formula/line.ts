@@ -1,5 +1,5 @@
 import { readAmount, type Decimal } from '../quantity/index.js';
-import { readName } from '../produce/index.js';
+import { readName, type Form, type NameReading } from '../produce/index.js';
 import type { FormulaLine } from './document.js';
 
 /**
@@ -10,7 +10,7 @@ export function lineFromText(text: string, decimal: Decimal = '.'): FormulaLine 
   const reading = readAmount(text, decimal);
   if (!reading.ok) return { amount: '', ingredient: text.trim() };
   const typed = text.trim();
-  const said = reading.rest === '' ? '' : reading.rest;
+  const said = reading.rest;
   const amount =
     said === ''
       ? typed
@@ -19,7 +19,22 @@ export function lineFromText(text: string, decimal: Decimal = '.'): FormulaLine 
           .replace(/\s+of\s*$/i, '')
           .trim();
   const named = readName(said);
-  if (!named.ok) return { amount, ingredient: said };
-  const { ingredient, form } = named;
-  return { amount, ingredient: ingredient.id, ...(form === ingredient.usualForm ? {} : { form }) };
+  if (!named.ok) {
+    // "1.8 cupz sugar": a known name after one unknown word means that the word was meant as the unit.
+    const [word = '', ...rest] = said.split(/\s+/);
+    const afterUnit =
+      reading.amount.unit.kind === 'piece' && rest.length > 0 ? readName(rest.join(' ')) : named;
+    return afterUnit.ok
+      ? { amount: `${amount} ${word}`, ...idAndForm(afterUnit) }
+      : { amount, ingredient: said };
+  }
+  return { amount, ...idAndForm(named) };
 }
+
+const idAndForm = ({
+  ingredient,
+  form,
+}: NameReading & { ok: true }): { ingredient: string; form?: Form } => ({
+  ingredient: ingredient.id,
+  ...(form === ingredient.usualForm ? {} : { form }),
+});

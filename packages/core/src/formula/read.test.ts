@@ -111,6 +111,7 @@ test('a line typed in one go is taken apart, and what is not understood stays as
   expect(lineFromText('a handful of hope')).toMatchObject({
     ingredient: expect.stringContaining('hope') as string,
   });
+  expect(lineFromText('1.8 cupz sugar')).toEqual({ amount: '1.8 cupz', ingredient: 'white-sugar' });
   expect(lineFromText('3 quinces')).toEqual({ amount: '3', ingredient: 'quince' });
 });
 

@@ -1,6 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import type { JarBody } from '@idle-kettle/contract';
 import { JAR_SIZES } from '@idle-kettle/core';
+import { sentence } from '../../ui/sentence.js';
 import { useBatch } from '../../batch/batch-context.js';
 
 /** Which jars to fill, in order; the last size takes what is left. */
@@ -57,7 +58,7 @@ export function JarSizes() {
                 <X aria-hidden="true" className="size-5" />
               </button>
             )}
-            {wrong && <p className="w-full text-sm text-bad">{wrong.message}.</p>}
+            {wrong && <p className="w-full text-sm text-bad">{sentence(wrong.message)}</p>}
           </div>
         );
       })}

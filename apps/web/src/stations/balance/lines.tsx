@@ -10,6 +10,7 @@ import {
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
+import { sentence } from '../../ui/sentence.js';
 import { addLine, changeLine, nameOfLine, removeLine, withName } from './line-edit.js';
 
 const COLUMNS = 'md:grid md:grid-cols-[9.5rem_minmax(0,1fr)_8.5rem_9rem_44px] md:items-center md:gap-x-3';
@@ -129,7 +130,7 @@ function Line({ index, line, pot, share, problems }: LineProps) {
       {problems.length > 0 && (
         <div id={problemId} className="px-2 pb-2 text-sm text-bad">
           {problems.map(({ path, message }) => (
-            <p key={path}>{message.charAt(0).toUpperCase() + message.slice(1)}.</p>
+            <p key={path}>{sentence(message)}</p>
           ))}
           {nameWrong && line.ingredient !== undefined && (
             <p className="mt-1 flex flex-wrap gap-2">

@@ -8,6 +8,7 @@ import {
   type Method,
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
+import { sentence } from '../../ui/sentence.js';
 import { FINISH_WORDS, KIND_WORDS, METHOD_WORDS } from '../../batch/words.js';
 
 /** Kinds and methods whose ingredients are in the table; the rest are not offered until they are. */
@@ -133,7 +134,7 @@ export function Way() {
       </div>
       {wrong.map(({ path, message }) => (
         <p key={path} className="mt-1 text-sm text-bad">
-          {message}.
+          {sentence(message)}
         </p>
       ))}
     </div>

@@ -8,6 +8,7 @@ import { ApiProblem } from '../../data/api.js';
 import { useKitchens, useSaveKitchen } from '../../data/queries.js';
 import { formatsOf } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
+import { sentence } from '../../ui/sentence.js';
 import { Loading, Page } from '../../ui/page.js';
 import { readForm, toForm, type KitchenForm } from './kitchen-form.js';
 
@@ -166,7 +167,7 @@ function Field({ id, label, hint, error, children }: FieldProps) {
         className={`mt-1 text-sm ${error === undefined ? 'text-soft' : 'text-bad'}`}
         role={error === undefined ? undefined : 'alert'}
       >
-        {error === undefined ? hint : `${error.charAt(0).toUpperCase()}${error.slice(1)}.`}
+        {error === undefined ? hint : sentence(error)}
       </p>
     </div>
   );
