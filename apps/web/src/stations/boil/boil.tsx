@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import { boilingPointAt, gelTemperature_C, timeOnHeat_ms, type BatchEvent } from '@idle-kettle/core';
 import { useTheme, type Theme } from '../../app/theme.js';
 import { useBatch } from '../../batch/batch-context.js';
+import { stopWords } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { useNow } from '../../ui/now.js';
@@ -26,7 +27,7 @@ export function Boil() {
 }
 
 function AtTheStove() {
-  const { id, boil, document, balance } = useBatch();
+  const { id, boil, document, formula, balance } = useBatch();
   const { place } = useHabit();
   const formats = useFormats();
   const pageTheme = useTheme();
@@ -35,6 +36,10 @@ function AtTheStove() {
   const [bigTheme, setBigTheme] = useState<Theme>('night');
   const gel_C = boil.gelTemperature_C ?? balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
   const boilingPoint_C = boil.boilingPoint_C ?? boilingPointAt(place).boilingPoint_C.mid;
+  const byTemperature = formula.finish.type === 'gel-temperature';
+  const stop = balance
+    ? stopWords(formula, balance, formats)
+    : { lead: 'stop at', words: formats.temperature(gel_C) };
   const last = boil.readings.at(-1);
 
   const undo = (event: BatchEvent): void => void logEvent(id, 'undo', { eventId: event.id });
@@ -72,7 +77,7 @@ function AtTheStove() {
           </Suspense>
         </section>
         <div className="-order-1 lg:order-2">
-          <Readouts boil={boil} gel_C={gel_C} />
+          <Readouts boil={boil} gel_C={gel_C} stop={stop} byTemperature={byTemperature} />
         </div>
       </div>
       {open === 'test' && <TestRow onTest={(way, verdict) => log(id, 'test', { way, verdict })} />}
@@ -178,7 +183,7 @@ function CurveNow({
   readonly boilingPoint_C: number;
   readonly theme: Theme;
 }) {
-  const { boil } = useBatch();
+  const { boil, formula } = useBatch();
   const now = useNow();
   // A minute at a time, so that the chart is not drawn anew twice a second.
   const lastAt = boil.readings.at(-1)?.at ?? boil.startedAt ?? 0;
@@ -186,7 +191,16 @@ function CurveNow({
   const minutes = Math.ceil(
     Math.max(shownUntil - (boil.startedAt ?? shownUntil), timeOnHeat_ms(boil, shownUntil)) / 60_000,
   );
-  return <Curve boil={boil} gel_C={gel_C} boilingPoint_C={boilingPoint_C} minutes={minutes} theme={theme} />;
+  return (
+    <Curve
+      boil={boil}
+      gel_C={gel_C}
+      boilingPoint_C={boilingPoint_C}
+      minutes={minutes}
+      lineName={formula.finish.type === 'gel-temperature' ? 'gel line here' : 'finish near'}
+      theme={theme}
+    />
+  );
 }
 
 function Act({

@@ -31,11 +31,13 @@ interface CurveProps {
   readonly gel_C: number;
   readonly boilingPoint_C: number;
   readonly minutes: number;
+  /** What the line is: "gel line here", or where the finish will be. */
+  readonly lineName: string;
   readonly theme: Theme;
 }
 
 /** Readings as dots against the gel line of this place. */
-export default function Curve({ boil, gel_C, boilingPoint_C, minutes, theme }: CurveProps) {
+export default function Curve({ boil, gel_C, boilingPoint_C, minutes, lineName, theme }: CurveProps) {
   const formats = useFormats();
   const ink = INK[theme];
   const start = boil.startedAt ?? 0;
@@ -102,7 +104,7 @@ export default function Curve({ boil, gel_C, boilingPoint_C, minutes, theme }: C
             borderWidth: 3,
             label: {
               display: true,
-              content: `gel line here ${formats.degrees(gel_C)}`,
+              content: `${lineName} ${formats.degrees(gel_C)}`,
               position: 'start',
               yAdjust: -13,
               backgroundColor: 'transparent',
@@ -115,6 +117,6 @@ export default function Curve({ boil, gel_C, boilingPoint_C, minutes, theme }: C
     },
   };
   const last = boil.readings.at(-1);
-  const spoken = `Boil curve: ${boil.readings.length} readings${last ? `, the last ${formats.temperature(last.temperature_C)}` : ''}; gel line ${formats.temperature(gel_C)}`;
+  const spoken = `Boil curve: ${boil.readings.length} readings${last ? `, the last ${formats.temperature(last.temperature_C)}` : ''}; ${lineName} ${formats.temperature(gel_C)}`;
   return <Line data={data} options={options} role="img" aria-label={spoken} />;
 }

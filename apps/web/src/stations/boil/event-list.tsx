@@ -1,15 +1,16 @@
 import { format } from 'date-fns';
 import { Undo2 } from 'lucide-react';
-import type { BatchEvent, Boil, LogEntry } from '@idle-kettle/core';
+import { kitchenFraction, type BatchEvent, type Boil, type LogEntry } from '@idle-kettle/core';
 import { useOutbox } from '../../data/queries.js';
 import { useFormats, type Formats } from '../../ui/habit.js';
+import { jarsOf } from '../../ui/jar-picture.js';
 import { clock } from '../../ui/now.js';
 
 /** What happened, in words. */
 export function eventWords(event: BatchEvent, formats: Formats): string {
   switch (event.type) {
     case 'light':
-      return `On the heat; stop at ${formats.temperature(event.body.gelTemperature_C)}`;
+      return `On the heat; finish near ${formats.temperature(event.body.gelTemperature_C)}`;
     case 'reading':
       return formats.temperature(event.body.temperature_C);
     case 'test':
@@ -27,7 +28,7 @@ export function eventWords(event: BatchEvent, formats: Formats): string {
     case 'done':
       return 'It is done';
     case 'jarred':
-      return `Jars counted: ${event.body.jars.map((jar) => `${jar.full + jar.part} × ${jar.size}`).join(', ')}`;
+      return `Jars counted: ${event.body.jars.map((jar) => jarsOf(kitchenFraction(jar.full + jar.part), jar.size)).join(', ')}`;
     case 'undo':
       return 'Taken back';
   }

@@ -48,7 +48,7 @@ export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
               key={value.toFixed(1)}
               type="button"
               className={`btn display col-span-2 h-16 text-[26px] sm:col-span-1 sm:h-[76px] ${reached ? 'border-success text-good' : ''}`}
-              aria-label={`Reading ${value.toFixed(1)} degrees${reached ? ', at the gel line' : ''}`}
+              aria-label={`Reading ${value.toFixed(1)} degrees${reached ? ', at the finish' : ''}`}
               onClick={() => onReading(fromUnit(value))}
             >
               {value.toFixed(temperatureUnit === 'C' ? 1 : 0)}°

@@ -23,10 +23,20 @@ function Readout({
 
 const DAY_MS = 24 * 3_600_000;
 
+interface ReadoutsProps {
+  readonly boil: Boil;
+  /** Where to stop, or about where the finish will be when something else tells. */
+  readonly gel_C: number;
+  /** What tells the finish: "stop at 100.5 °C", "stop when it mounds on a spoon". */
+  readonly stop: { readonly lead: string; readonly words: string };
+  readonly byTemperature: boolean;
+}
+
 /** The figures one looks for from two metres: time on the heat, now, what is missing. */
-export function Readouts({ boil, gel_C }: { readonly boil: Boil; readonly gel_C: number }) {
+export function Readouts({ boil, gel_C, stop, byTemperature }: ReadoutsProps) {
   const now = useNow();
   const formats = useFormats();
+  const line = byTemperature ? 'gel line' : 'finish';
   const last = boil.readings.at(-1);
   const missing = last ? gel_C - last.temperature_C : undefined;
   const elapsed = timeOnHeat_ms(boil, now);
@@ -58,18 +68,31 @@ export function Readouts({ boil, gel_C }: { readonly boil: Boil; readonly gel_C:
               : clock(elapsed)}
         </p>
       </div>
-      <Readout name={last ? (ago === 0 ? 'now' : `${ago} min ago`) : 'no reading yet'}>
+      <Readout
+        name={
+          last
+            ? boil.phase === 'done' || ago > 90
+              ? 'last reading'
+              : ago === 0
+                ? 'now'
+                : `${ago} min ago`
+            : 'no reading yet'
+        }
+      >
         {last ? formats.degrees(last.temperature_C) : '–'}
       </Readout>
       <Readout
-        name={missing !== undefined && missing <= 0 ? 'gel line' : 'to the gel line'}
+        name={missing !== undefined && missing <= 0 ? line : `to the ${line}`}
         tone={missing !== undefined && missing <= 0 ? 'text-good' : 'text-secondary'}
       >
         {missing === undefined ? '–' : missing <= 0.05 ? 'reached' : formats.difference(missing)}
       </Readout>
       <p className="col-span-2 text-soft">
-        stop at <strong className="text-base-content">{formats.temperature(gel_C)}</strong> on this
-        thermometer
+        {byTemperature ? 'stop at' : stop.lead}{' '}
+        <strong className="text-base-content">
+          {byTemperature ? formats.temperature(gel_C) : stop.words}
+        </strong>
+        {byTemperature ? ' on this thermometer' : `, near ${formats.temperature(gel_C)}`}
         {boil.boilingPoint_C !== undefined && (
           <> · water boils at {formats.temperature(boil.boilingPoint_C)}</>
         )}

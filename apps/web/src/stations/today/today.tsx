@@ -155,7 +155,7 @@ function StoveCard({ batch }: { readonly batch: BatchSummary }) {
           </Figure>
         )}
         {missing !== null && (
-          <Figure name="to the gel line">{missing <= 0.05 ? 'reached' : formats.difference(missing)}</Figure>
+          <Figure name="to the finish">{missing <= 0.05 ? 'reached' : formats.difference(missing)}</Figure>
         )}
       </span>
     </Link>

@@ -1,0 +1,104 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { balance, emptyFormula, INGREDIENTS, readFormula, type FormulaDocument } from '@idle-kettle/core';
+import { stopWords } from '../batch/words.js';
+import { fruitColour } from './fruit-colour.js';
+import { formatsOf } from './habit.js';
+import { jarsOf, partWords } from './jar-picture.js';
+import { clock } from './now.js';
+import { sentence } from './sentence.js';
+
+test.each([[0, '0:00'], [999, '0:00'], [61_000, '1:01'], [17 * 60_000 + 20_000, '17:20'], [3_725_000, '1:02:05'], [-5, '0:00']])('%i ms is %s on the clock', (ms, words) => {
+  expect(clock(ms)).toBe(words);
+}); // prettier-ignore
+
+test('a message becomes one sentence with one end', () => {
+  expect(sentence('unknown unit "cupz"; did you mean "cups"?')).toBe(
+    'Unknown unit "cupz"; did you mean "cups"?',
+  );
+  expect(sentence('there is no fruit in the pot')).toBe('There is no fruit in the pot.');
+});
+
+test('two numbers never run together in a count of jars', () => {
+  expect(jarsOf('nearly 9', '454-g')).toBe('nearly 9 × 454 g jars');
+  expect(jarsOf('8', 'half-pint')).toBe('8 half-pints');
+  expect(jarsOf('1', 'half-pint', 1)).toBe('1 half-pint');
+});
+
+test.each([[0.05, 'a spoonful'], [0.25, 'a quarter full'], [0.35, 'a third full'], [0.5, 'half full'], [0.7, 'two thirds full'], [0.92, 'nearly full']])('a jar %f full is %s', (part, words) => {
+  expect(partWords(part)).toBe(words);
+}); // prettier-ignore
+
+test('temperatures, differences and weights in both habits', () => {
+  const [metric, us] = [
+    formatsOf({ units: 'metric', temperatureUnit: 'C' }),
+    formatsOf({ units: 'us', temperatureUnit: 'F' }),
+  ];
+  expect([metric.temperature(100.5), us.temperature(100.5)]).toEqual(['100.5 °C', '212.9 °F']);
+  expect([metric.difference(1.5), us.difference(1.5)]).toEqual(['1.5°', '2.7°']);
+  expect([metric.otherMass(2.4), us.otherMass(2.4)]).toEqual(['5 lb 5 oz', '2.40 kg']);
+  for (const celsius of [-10, 37, 100.46]) expect(us.fromUnit(us.toUnit(celsius))).toBeCloseTo(celsius, 9);
+});
+
+test.each<[Partial<FormulaDocument>, string]>([
+  [{ finish: { type: 'gel-temperature' } }, 'stop at 100.5 °C'],
+  [{ finish: { type: 'soluble-solids', percent: 63 } }, 'stop at 63 % solids'],
+  [{ finish: { type: 'hard-boil', minutes: 1 }, method: 'powdered-pectin' }, 'stop after 1 min of hard boil'],
+  [{ finish: { type: 'weight', mass: '1.7 kg' } }, 'stop at 1.70 kg'],
+  [{ finish: { type: 'consistency' }, kind: 'fruit-butter', method: 'no-gel' }, 'stop when it mounds on a spoon'],
+])('a pot with %j says "%s"', (change, words) => {
+  const document = { ...emptyFormula('x'), lines: [{ ingredient: 'plum', amount: '1 kg' }, { ingredient: 'white-sugar', amount: '1 kg' }], ...change };
+  const { formula } = readFormula(document, { altitude_m: 1180 });
+  const outcome = balance(formula);
+  if (!outcome) throw new Error('nothing in the pot');
+  const stop = stopWords(formula, outcome, formatsOf({ units: 'metric', temperatureUnit: 'C' }));
+  expect(`${stop.lead} ${stop.words}`).toBe(words);
+}); // prettier-ignore
+
+/** Contrast of two colours by the formula of WCAG 2.1, "relative luminance" and "contrast ratio". */
+function contrast(a: string, b: string): number {
+  const luminance = (hex: string): number => {
+    const [r = 0, g = 0, blue = 0] = [1, 3, 5]
+      .map((i) => parseInt(hex.slice(i, i + 2), 16) / 255)
+      .map((c) => (c <= 0.03928 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4));
+    return 0.2126 * r + 0.7152 * g + 0.0722 * blue;
+  };
+  const [light = 0, dark = 0] = [luminance(a), luminance(b)].sort((x, y) => y - x);
+  return (light + 0.05) / (dark + 0.05);
+}
+
+describe.each(['day', 'night'] as const)('the %s theme', (theme) => {
+  const css = readFileSync(join(__dirname, '../styles.css'), 'utf8');
+  const daisy = new RegExp(`name: '${theme}';([^}]*)}`).exec(css)?.[1] ?? '';
+  const own = new RegExp(`\\[data-theme='${theme}'\\] {([^}]*)}`).exec(css)?.[1] ?? '';
+  const token = (name: string): string => {
+    const found = new RegExp(`--${name}: (#[0-9a-f]{6})`).exec(daisy + own)?.[1];
+    if (found === undefined) throw new Error(`no token --${name} in the ${theme} theme`);
+    return found;
+  };
+  const grounds = ['color-base-100', 'color-base-200', 'color-base-300', 'notice'];
+
+  test.each(['color-base-content', 'soft', 'good-ink', 'watch-ink', 'bad-ink'])(
+    '%s is readable on every ground (WCAG AA, 4.5)',
+    (ink) => {
+      for (const ground of grounds)
+        expect([ground, contrast(token(ink), token(ground)) >= 4.5]).toEqual([ground, true]);
+    },
+  );
+
+  test.each(['primary', 'secondary', 'accent', 'neutral', 'success', 'warning', 'error'])(
+    'what is written on %s is readable',
+    (colour) => {
+      expect(contrast(token(`color-${colour}`), token(`color-${colour}-content`))).toBeGreaterThanOrEqual(
+        4.5,
+      );
+    },
+  );
+
+  test('the colour of every fruit stands out from the panel (WCAG, 3.0 for graphics)', () => {
+    for (const { id, category } of INGREDIENTS) {
+      if (category === 'fruit')
+        expect([id, contrast(fruitColour(id, theme), token('color-base-100')) >= 3]).toEqual([id, true]);
+    }
+  });
+});

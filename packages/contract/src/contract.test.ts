@@ -1,0 +1,114 @@
+import 'reflect-metadata';
+import { plainToInstance } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import { EVENT_TYPES, emptyFormula } from '@idle-kettle/core';
+import {
+  AppendEvents,
+  flattenErrors,
+  FormulaBody,
+  KitchenSettings,
+  MoveJars,
+  PutOnShelf,
+  SaveBatch,
+} from './index.js';
+
+const ID = '3f0f3c0a-6d0e-4c5b-9a53-2f4f0f0a1b2c';
+
+/** Problems as "path: message", as the server's pipe finds them. */
+function said(shape: new () => object, value: object): string[] {
+  const errors = validateSync(plainToInstance(shape, value), { whitelist: true, forbidNonWhitelisted: true });
+  return flattenErrors(errors).map(({ path, message }) => `${path}: ${message}`);
+}
+
+const event = (type: string, body: object, change: object = {}): object => ({
+  events: [{ id: ID, type, at: '2026-09-12T18:00:00.000Z', device: 'bench', body, ...change }],
+});
+
+describe('events', () => {
+  const GOOD: Readonly<Record<string, object>> = {
+    light: { gelTemperature_C: 100.5, boilingPoint_C: 96.1 },
+    reading: { temperature_C: 97.2 },
+    test: { way: 'plate', verdict: 'wrinkles' },
+    addition: { text: '1 tbsp lemon juice' },
+    note: { text: 'catching' },
+    minute: {},
+    'off-heat': {},
+    'on-heat': {},
+    done: {},
+    jarred: { jars: [{ size: '340-g', full: 6, part: 0.5 }] },
+    undo: { eventId: ID },
+  };
+
+  test.each(EVENT_TYPES)('%s is taken with its own body', (type) => {
+    expect(GOOD).toHaveProperty([type]);
+    expect(said(AppendEvents, event(type, GOOD[type] ?? {}))).toEqual([]);
+  });
+
+  test.each([
+    ['light', { gelTemperature_C: 10, boilingPoint_C: 96 }, /gelTemperature_C/],
+    ['reading', {}, /temperature_C: write a temperature/],
+    ['reading', { temperature_C: NaN }, /temperature_C/],
+    ['reading', { temperature_C: 5000 }, /-100 to 1000/],
+    ['test', { way: 'tongue', verdict: 'stiff' }, /way: write one of plate, sheet, finger/],
+    ['note', { text: '' }, /text: write 1 to 2000 letters/],
+    ['addition', { text: 'x'.repeat(2001) }, /text/],
+    ['jarred', { jars: [{ size: '340-g', full: -1, part: 0 }] }, /jars\[0\]\.full: write 0 or more/],
+    ['jarred', { jars: [{ size: '340-g', full: 1.5, part: 1 }] }, /jars\[0\]\.full: .*jars\[0\]\.part/],
+    ['undo', { eventId: 'the last one' }, /eventId: write the id/],
+    ['done', [], /write what happened as an object/],
+  ])('%s with %j is refused', (type, body, message) => expect(said(AppendEvents, event(type, body)).join('; ')).toMatch(message)); // prettier-ignore
+
+  test.each([
+    [{ id: 'seven' }, /events\[0\]\.id: write a UUID/], [{ type: 'boom' }, /events\[0\]\.type/], [{ at: '12/9/26' }, /events\[0\]\.at/], [{ at: '2026-13-45T00:00:00Z' }, /events\[0\]\.at/],
+    [{ device: '' }, /events\[0\]\.device/], [{ secret: 1 }, /events\[0\]\.secret: is not known here/],
+  ])('an envelope with %j is refused', (change, message) => expect(said(AppendEvents, event('note', { text: 'x' }, change)).join('; ')).toMatch(message)); // prettier-ignore
+
+  test('between one and 500 at once', () => {
+    expect(said(AppendEvents, { events: [] })).toEqual(['events: write at least one event']);
+    const many = Array.from({ length: 501 }, () => (event('done', {}) as { events: object[] }).events[0]);
+    expect(said(AppendEvents, { events: many })).toEqual(['events: write at most 500 events at once']);
+  });
+});
+
+test('an empty formula of core is a good body, and a batch may name the formula it came from', () => {
+  expect(said(FormulaBody, emptyFormula('New batch'))).toEqual([]);
+  expect(said(SaveBatch, { document: emptyFormula('New batch'), revision: 0, formulaId: ID })).toEqual([]);
+  expect(said(SaveBatch, { document: emptyFormula('New batch'), revision: 0, formulaId: 'mine' })).toEqual([
+    'formulaId: write the id of the formula it was made from',
+  ]);
+});
+
+test('text is bounded wherever a person types', () => {
+  const long = 'x'.repeat(11_000);
+  const body = { ...emptyFormula(long), notes: long, lines: [{ amount: long, ingredient: long }] };
+  expect(said(FormulaBody, body).map((line) => line.split(':')[0])).toEqual(
+    expect.arrayContaining(['title', 'notes', 'lines[0].amount', 'lines[0].ingredient']),
+  );
+});
+
+const kitchen = {
+  name: 'Hollow Lane',
+  altitude_m: 1180,
+  boilingPoint_C: 96.1,
+  boilingPointMeasuredAt: '2026-09-12T18:00:00Z',
+  units: 'metric',
+  temperatureUnit: 'C',
+};
+
+test.each([[{}, []], [{ altitude_m: null, boilingPoint_C: null, boilingPointMeasuredAt: null }, []], [{ altitude_m: -430 }, []], [{ altitude_m: 5501 }, ['altitude_m']], [{ altitude_m: '1180' }, ['altitude_m']], [{ boilingPoint_C: 60 }, ['boilingPoint_C']], [{ boilingPointMeasuredAt: 'today' }, ['boilingPointMeasuredAt']]])(
+  'a kitchen with %j has problems at %j',
+  (change, fields) => expect(said(KitchenSettings, { ...kitchen, ...change }).map((line) => line.split(':')[0])).toEqual(fields),
+); // prettier-ignore
+
+test('jars come by whole numbers, with a day', () => {
+  const put = { id: ID, batchId: ID, size: '340-g', count: 6, madeOn: '2026-09-12' };
+  expect(said(PutOnShelf, put)).toEqual([]);
+  expect(said(PutOnShelf, { ...put, partFill: 1 }).join()).toMatch(/partFill: write how full/);
+  expect(said(PutOnShelf, { ...put, count: 1.5 }).join()).toMatch(/count: write a whole number/);
+  expect(said(MoveJars, { id: ID, change: 0, reason: 'eaten', at: '2026-09-12T18:00:00Z' })).toEqual([
+    'change: write how many jars',
+  ]);
+  expect(
+    said(MoveJars, { id: ID, change: -1, reason: 'vanished', at: '2026-09-12T18:00:00Z' }).join(),
+  ).toMatch(/reason: write one of put, eaten/);
+});
