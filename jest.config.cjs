@@ -21,6 +21,7 @@ const project = (displayName, rootDir) => ({
   displayName,
   rootDir,
   testEnvironment: 'node',
+  setupFiles: [`${__dirname}/scripts/jest-seed.cjs`],
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
   moduleNameMapper: {
     '^@idle-kettle/core$': `${__dirname}/packages/core/src/index.ts`,

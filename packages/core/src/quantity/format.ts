@@ -18,14 +18,35 @@ const KITCHEN_FRACTIONS: readonly (readonly [number, string])[] = [
   [1, ''],
 ];
 
-/** The number to the nearest fraction a kitchen can measure: 2.48 is "2½", never "2.48". */
-export function kitchenFraction(value: number): string {
+/** Measures from the largest, and the least of each that is worth dirtying it for. */
+const MEASURES = [
+  { id: 'cup', least: 0.24 },
+  { id: 'tbsp', least: 0.9 },
+  { id: 'tsp', least: 0 },
+] as const;
+
+/** A measuring cup is not filled more exactly than this, share of it. Common practice. */
+const CLOSE_ENOUGH = 0.06;
+
+/** The number to the nearest fraction a kitchen can measure. */
+function nearestKitchenShare(value: number): number {
   const whole = Math.floor(value);
-  const [share, mark] = KITCHEN_FRACTIONS.reduce((best, next) =>
-    Math.abs(next[0] - (value - whole)) < Math.abs(best[0] - (value - whole)) ? next : best,
+  const part = value - whole;
+  return (
+    whole +
+    KITCHEN_FRACTIONS.reduce(
+      (best, [share]) => (Math.abs(share - part) < Math.abs(best - part) ? share : best),
+      0,
+    )
   );
-  const units = whole + (share === 1 ? 1 : 0);
-  return units === 0 && mark !== '' ? mark : `${units}${mark}`;
+}
+
+/** The number to the nearest fraction a kitchen can measure, as written: 2.48 is "2½", never "2.48". */
+export function kitchenFraction(value: number): string {
+  const nearest = nearestKitchenShare(value);
+  const whole = Math.floor(nearest + 1e-9);
+  const mark = KITCHEN_FRACTIONS.find(([share]) => Math.abs(share - (nearest - whole)) < 1e-6)?.[1] ?? '';
+  return whole === 0 && mark !== '' ? mark : `${whole}${mark}`;
 }
 
 /** `value` with about `digits` significant figures, never in exponent form. */
@@ -57,13 +78,15 @@ export function formatVolume(volume_ml: number, system: UnitSystem): string {
     if (volume_ml >= 999.5) return `${figures(volume_ml / 1000, 3)} l`;
     return volume_ml >= 9.95 ? `${Math.round(volume_ml)} ml` : `${figures(volume_ml, 2)} ml`;
   }
-  const [unit] = [
-    { unit: unitById('cup'), from: 0.23 },
-    { unit: unitById('tbsp'), from: 0.9 },
-    { unit: unitById('tsp'), from: 0 },
-  ].filter(({ unit: u, from }) => volume_ml / u.si >= from);
-  const chosen = unit?.unit ?? unitById('tsp');
-  return counted(kitchenFraction(Math.max(volume_ml / chosen.si, 1 / 8)), chosen);
+  // The largest measure that says it closely: 68 ml is 4⅝ tbsp, since a ¼ cup would be an eighth short.
+  const ways = MEASURES.map(({ id, least }) => {
+    const unit = unitById(id);
+    const exact = volume_ml / unit.si;
+    const share = Math.max(nearestKitchenShare(exact), 1 / 8);
+    return { unit, share, off: exact < least ? Infinity : Math.abs(share / exact - 1) };
+  });
+  const chosen = ways.find((way) => way.off <= CLOSE_ENOUGH) ?? ways[2];
+  return chosen ? counted(kitchenFraction(chosen.share), chosen.unit) : '';
 }
 
 /** A temperature with one decimal and its letter: "100.5 °C". */
