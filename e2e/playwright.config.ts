@@ -4,7 +4,7 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   outputDir: 'results',
-  timeout: 60_000,
+  timeout: 180_000,
   expect: { timeout: 10_000 },
   // Each file has a server of its own, but one browser at a time keeps two cores honest.
   workers: 1,
