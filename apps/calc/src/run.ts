@@ -1,5 +1,6 @@
 import { CalcError } from './args.js';
-import { VERBS, type ReadText } from './verbs.js';
+import type { ReadText } from './document.js';
+import { VERBS } from './verbs.js';
 
 export interface Outcome {
   readonly code: 0 | 2;
@@ -16,7 +17,11 @@ ${Object.values(VERBS)
 ./kettle calc VERB --help tells more of each.`;
 
 /** Runs one `calc` call. Never throws for what it was given: a mistake is exit 2 with its lines on standard error. */
-export function run(argv: readonly string[], readText: ReadText): Outcome {
+export function run(
+  argv: readonly string[],
+  readText: ReadText,
+  today = new Date().toISOString().slice(0, 10),
+): Outcome {
   const [name, ...rest] = argv;
   if (name === undefined || name === '--help' || name === 'help')
     return {
@@ -33,7 +38,12 @@ export function run(argv: readonly string[], readText: ReadText): Outcome {
     };
   if (rest.includes('--help')) return { code: 0, out: verb.help, err: '' };
   try {
-    return { code: 0, out: JSON.stringify(verb.run(rest, readText), null, 2), err: '' };
+    const { out, notes = [] } = verb.run(rest, readText, today);
+    return {
+      code: 0,
+      out: typeof out === 'string' ? out : JSON.stringify(out, null, 2),
+      err: notes.join('\n'),
+    };
   } catch (error) {
     if (error instanceof CalcError) return { code: 2, out: '', err: error.message };
     throw error;

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { boilFrom, ingredientById, type BatchEvent } from '@idle-kettle/core';
+import { boilFrom, firstFruit, type BatchEvent } from '@idle-kettle/core';
 import type { BatchSummary, BatchView, FormulaBody, SaveBatch } from '@idle-kettle/contract';
 import { saveDocument } from '../database/save-document.js';
 import { HouseholdService } from '../households/household.service.js';
@@ -26,10 +26,6 @@ const isoOrNull = (at: number | undefined): string | null =>
   at === undefined ? null : new Date(at).toISOString();
 
 /** The fruit that gives a batch its colour: the first one in its pot. */
-export const fruitOf = (document: FormulaBody): string | null =>
-  document.lines.find((line) => ingredientById(line.ingredient ?? '')?.category === 'fruit')?.ingredient ??
-  null;
-
 const summary = (batch: Batch, events: readonly BatchEvent[], onShelf: boolean): BatchSummary => {
   const boil = boilFrom(events);
   const last = boil.readings.at(-1);
@@ -37,7 +33,7 @@ const summary = (batch: Batch, events: readonly BatchEvent[], onShelf: boolean):
     id: batch.id,
     title: batch.title,
     kind: batch.document.kind,
-    fruit: fruitOf(batch.document),
+    fruit: firstFruit(batch.document) ?? null,
     phase: boil.phase,
     startedAt: isoOrNull(boil.startedAt),
     endedAt: isoOrNull(boil.endedAt),

@@ -3,6 +3,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import {
   balance,
   readFormula,
+  standardPressure_kPa,
   syrupBoilingPoint_C,
   type Balance,
   type BatchEvent,
@@ -43,7 +44,7 @@ function logOf(batch: DemoBatch, pot: Balance, now: Date): BatchEvent[] {
     } as BatchEvent);
   };
   const boilingPoint_C = DEMO_KITCHEN.boilingPoint_C;
-  const pressure_kPa = 87.9;
+  const pressure_kPa = standardPressure_kPa(DEMO_KITCHEN.altitude_m);
   const boilAfter = 6;
   add('light', 0, { gelTemperature_C: Math.round(pot.finish.temperature_C.mid * 10) / 10, boilingPoint_C });
   const boilMinutes = (pot.waterToBoilOff_kg.mid / batch.evaporation_kgPerH) * 60;

@@ -4,7 +4,8 @@ import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { findJar } from '@idle-kettle/core';
 import type { FormulaBody, LotView, MoveJars, PutOnShelf } from '@idle-kettle/contract';
-import { BatchService, fruitOf } from '../batches/batch.service.js';
+import { firstFruit } from '@idle-kettle/core';
+import { BatchService } from '../batches/batch.service.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
 import { ShelfLot, ShelfMove } from './shelf.models.js';
@@ -118,7 +119,7 @@ export class ShelfService {
       id: row.id,
       batchId: row.batch_id,
       title: row.title,
-      fruit: fruitOf(row.document),
+      fruit: firstFruit(row.document) ?? null,
       size: row.size,
       partFill: row.part_fill,
       madeOn: row.made_on,

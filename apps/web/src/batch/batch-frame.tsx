@@ -4,7 +4,7 @@ import {
   balance as balanceOf,
   boilFrom,
   boilingPointAt,
-  ingredientById,
+  firstFruit,
   readFormula,
   type Boil,
   type Place,
@@ -84,9 +84,7 @@ export function BatchFrame() {
     undo,
     redo,
   };
-  const fruit = document.lines.find(
-    (line) => ingredientById(line.ingredient ?? '')?.category === 'fruit',
-  )?.ingredient;
+  const fruit = firstFruit(document);
   return (
     <BatchContext value={batch}>
       <div

@@ -12,13 +12,14 @@ export function useNewBatch(): (from?: { id: string; document: FormulaBody }) =>
     const batchId = crypto.randomUUID();
     const document =
       from?.document ?? (emptyFormula('New batch', units === 'us' ? 'half-pint' : '340-g') as FormulaBody);
-    await outbox.saveDraft({
+    const kept = outbox.saveDraft({
       batchId,
       document,
       revision: 0,
       formulaId: from?.id ?? null,
       editedAt: Date.now(),
     });
-    await navigate(`/batches/${batchId}/balance`);
+    // The batch is in the outbox at once; the bench does not wait for the disk.
+    await Promise.all([kept, navigate(`/batches/${batchId}/balance`)]);
   };
 }

@@ -100,8 +100,9 @@ export class Outbox {
   async saveDraft(edit: Draft): Promise<void> {
     const draft = { ...edit, revision: Math.max(edit.revision, this.acknowledged.get(edit.batchId) ?? 0) };
     this.set({ drafts: new Map(this.now.drafts).set(draft.batchId, draft) });
-    await (await store()).put('drafts', draft);
+    // A disk that is slow must not keep the edit from the server.
     this.kick(DRAFT_PAUSE_MS);
+    await (await store()).put('drafts', draft);
   }
 
   /** Settles a conflict: `mine` is sent over theirs, `theirs` drops the draft. */
@@ -128,8 +129,8 @@ export class Outbox {
 
   private async add(parcel: Parcel): Promise<void> {
     this.set({ parcels: [...this.now.parcels, parcel] });
-    await (await store()).put('parcels', parcel);
     this.kick(0);
+    await (await store()).put('parcels', parcel);
   }
 
   private set(change: Partial<OutboxState>): void {

@@ -1,24 +1,34 @@
-import { propagate, times, within, type Range } from '../range/index.js';
-import { boilingPointAt } from '../water/index.js';
+import type { Range } from '../range/index.js';
 import { boilingPointElevation_K, syrupDensity_kgPerM3 } from '../syrup/index.js';
-import { fillInOrder, fillVolume_ml, findJar, jarsToHaveHot, QUARTER_INCH_MM } from '../jars/index.js';
+import { firmnessWord, type FirmnessWord } from '../pectin/index.js';
+import { fillVolume_ml, jarsToHaveHot } from '../jars/index.js';
 import type { PotFormula, Warning } from '../formula/index.js';
-import { solidsAtConsistency, solidsAtGel, USUAL_INVERSION } from './solids.js';
-
-/** Left on the pan and the ladle, kg. Common practice, no source; one figure for every pot. */
-export const FILM_KG: Range = { low: 0.01, mid: 0.03, high: 0.08 };
-/** Skimmed as foam, share of the finished mass. Common practice, no source. */
-export const FOAM_SHARE: Range = { low: 0, mid: 0.015, high: 0.03 };
-/** Air in the jarred spread, share of its volume. Common practice, no source. */
-const AIR_SHARE: Range = { low: 0.01, mid: 0.02, high: 0.03 };
-/** Water lost while a timed boil is brought up, and per minute of it, share of the pot. Common practice, no source. */
-const TIMED_BOIL = { upTo: 0.03, eachMinute: 0.01, doubt: 0.5 } as const;
-/** Spread goes into the jar at about this temperature. Common practice. */
-const FILL_C = 90;
-/** Doubt of a jar's volume, and of filling to the headspace, share. */
-const JAR_DOUBT = 0.03;
-/** No spread is boiled further than this, mass fraction: beyond it is toffee. */
-const FURTHEST_SOLIDS = 0.72;
+import {
+  addInto,
+  contentsAt,
+  linePoint,
+  middleOf,
+  nothing,
+  type Contents,
+  type LineInput,
+  type LinePoint,
+} from './contents.js';
+import {
+  acidityOf,
+  evaluate,
+  EVAPORATION_PER_H,
+  potInputs,
+  setModelOf,
+  type Outcome,
+  type PotInput,
+  type PotRules,
+  type SetModel,
+} from './evaluate.js';
+import { finishRule, type FinishRule } from './finish.js';
+import { setReasons, type SetReason } from './set-reasons.js';
+import { standardsOf, type StandardCheck } from './standards.js';
+import { auditWarnings, potWarnings } from './warnings.js';
+import { yieldBracket } from './bracket.js'; // prettier-ignore
 
 export interface JarCount {
   readonly size: string;
@@ -26,6 +36,25 @@ export interface JarCount {
   readonly count: Range;
   /** Grams in one full jar. */
   readonly fillMass_g: Range;
+}
+
+export interface GelSet {
+  readonly model: SetModel;
+  /** 1 is a good set; see `pectin`. */
+  readonly firmness: Range;
+  readonly verdict: FirmnessWord;
+  readonly reasons: readonly SetReason[];
+}
+
+/** How much one uncertain input widens a result. */
+export interface Influence {
+  /** Document line, or undefined for a doubt of the whole pot. */
+  readonly line: number | undefined;
+  readonly input: LineInput | PotInput;
+  /** Half the width it gives the yield (share of the middle), the firmness and the pH. */
+  readonly yieldShare: number;
+  readonly firmness: number;
+  readonly pH: number;
 }
 
 /** What will come out of a pot. Ranges are the middle and the 5th and 95th percentile. */
@@ -44,6 +73,14 @@ export interface Balance {
     readonly volume_ml: Range;
   };
   readonly waterToBoilOff_kg: Range;
+  /** Minutes at the boil with the sugar in, on a household burner. */
+  readonly boilMinutes: Range;
+  readonly pH: Range;
+  /** As citric acid, of the finished spread. */
+  readonly titratableAcidityPercent: Range;
+  readonly set: GelSet;
+  /** Share of the sucrose split by acid and heat, per cent. */
+  readonly inversionPercent: Range;
   /** Foam and film that never reach a jar. */
   readonly losses_kg: Range;
   readonly jars: readonly JarCount[];
@@ -53,235 +90,288 @@ export interface Balance {
   readonly partJar: number;
   /** Half-pints no physics can leave. */
   readonly yieldBracket: { readonly least: number; readonly most: number };
+  /** Litres the pot must hold so that foam stays in it: three times the fill at least, four times to be easy. */
+  readonly pot_l: { readonly least: number; readonly easy: number };
+  readonly standards: readonly StandardCheck[];
   /** Share of the pot per document line, 0 to 1. */
   readonly lines: readonly { readonly index: number; readonly mass_kg: Range; readonly share: number }[];
+  /** What widens the ranges, widest first. */
+  readonly influences: readonly Influence[];
   readonly warnings: readonly Warning[];
 }
 
-/** Sums over the lines at their middles. */
-function totals(formula: PotFormula): {
-  mass: number;
-  soluble: number;
-  insoluble: number;
-  hexose: number;
-  addedSugar: number;
-} {
-  const sum = { mass: 0, soluble: 0, insoluble: 0, hexose: 0, addedSugar: 0 };
-  for (const { mass_kg, composition, ingredient } of formula.lines) {
-    const soluble = mass_kg.mid * composition.soluble.mid;
-    sum.mass += mass_kg.mid;
-    sum.soluble += soluble;
-    sum.insoluble += mass_kg.mid * composition.insoluble.mid;
-    sum.hexose += soluble * composition.invertShare;
-    if (ingredient?.category === 'sweetener') sum.addedSugar += soluble;
-  }
-  return sum;
+export interface BalanceOptions {
+  /** Water this kitchen's pan and burner boil off, kg an hour for every kg in the pot. */
+  readonly evaporation_perH?: Range;
 }
 
-/** The finish as one uncertain number, and how it turns a pot into a finished mass. */
-function finishOf(formula: PotFormula): {
-  value: Range;
-  massAfter: (value: number, mass: number, soluble: number, insoluble: number) => number;
-} {
-  const { finish } = formula;
-  const { soluble, hexose, addedSugar } = totals(formula);
-  const bySolids = (solids: number, _mass: number, dissolved: number, insoluble: number): number =>
-    dissolved / solids + insoluble;
-  switch (finish.type) {
-    case 'gel-temperature': {
-      const { boilingPoint_C, pressure_kPa } = boilingPointAt(formula.place);
-      const doubt = boilingPoint_C.high - boilingPoint_C.mid;
-      return {
-        value: solidsAtGel(finish.rise_K, doubt, soluble > 0 ? hexose / soluble : 0, pressure_kPa),
-        massAfter: bySolids,
-      };
-    }
-    case 'soluble-solids':
-      return { value: times(finish.percent, 0.01), massAfter: bySolids };
-    case 'consistency':
-      return {
-        value: finish.percent
-          ? times(finish.percent, 0.01)
-          : solidsAtConsistency(soluble > 0 ? addedSugar / soluble : 0),
-        massAfter: bySolids,
-      };
-    case 'hard-boil':
-      return {
-        value: within(TIMED_BOIL.upTo + TIMED_BOIL.eachMinute * finish.minutes, TIMED_BOIL.doubt),
-        massAfter: (lost, mass) => mass * (1 - lost),
-      };
-    case 'weight':
-      return { value: finish.mass_kg, massAfter: (wanted) => wanted };
-  }
+/** A pot ready to be evaluated: its lines as numbers, its rules, and everything at the middle. */
+export interface PreparedPot {
+  readonly formula: PotFormula;
+  readonly points: readonly LinePoint[];
+  readonly parts: readonly Contents[];
+  readonly contents: Contents;
+  readonly rule: FinishRule;
+  readonly rules: PotRules;
+  readonly inputs: Readonly<Record<PotInput, Range>>;
+  readonly middle: Record<PotInput, number>;
+  readonly outcome: Outcome;
 }
+
+/** @returns null when there is nothing in the pot */
+export function preparePot(formula: PotFormula, options: BalanceOptions = {}): PreparedPot | null {
+  const points = formula.lines.map((line) => linePoint(line));
+  const parts = points.map((point) => contentsAt(point, middleOf(point)));
+  const contents = parts.reduce((sum, part) => addInto(sum, part), nothing());
+  if (!(contents.mass > 0)) return null;
+  const hexose = contents.soluble > 0 ? contents.hexose / contents.soluble : 0;
+  const rule = finishRule(formula, contents, hexose + (1 - hexose) * 0.3);
+  const rules: PotRules = {
+    rule,
+    model: setModelOf(formula, contents),
+    jars: formula.jars.map(({ jar, headspace_mm, available }) => ({
+      fill_ml: fillVolume_ml(jar, headspace_mm),
+      ...(available !== undefined && { available }),
+    })),
+    curdTemperature_C: formula.finish.type === 'curd' ? formula.finish.temperature_C : 77,
+  };
+  const inputs = potInputs(rule, options.evaporation_perH ?? EVAPORATION_PER_H);
+  const middle = Object.fromEntries(Object.entries(inputs).map(([key, range]) => [key, range.mid])) as Record<
+    PotInput,
+    number
+  >;
+  return {
+    formula,
+    points,
+    parts,
+    contents,
+    rule,
+    rules,
+    inputs,
+    middle,
+    outcome: evaluate(contents, middle, rules),
+  };
+}
+
+const flat = (o: Outcome): number[] => [
+  o.mass, o.soluble, o.insoluble, o.solids, o.finished, o.volume_ml, o.waterOff, o.losses, o.pH, o.firmness, o.inversion * 100, o.boilMinutes, ...o.counts, ...o.fillMass_g,
+]; // prettier-ignore
+const AT = { mass: 0, soluble: 1, insoluble: 2, solids: 3, finished: 4, volume: 5, waterOff: 6, losses: 7, pH: 8, firmness: 9, inversion: 10, minutes: 11, counts: 12 } as const; // prettier-ignore
+
+/** Inputs that act so nearly linearly that the low end mirrors the high one, where their range is even. */
+const LINEAR: ReadonlySet<LineInput> = new Set(['mass', 'soluble', 'insoluble'] as const);
+
+/** A spoonful of spice or salt cannot widen anything: below this share of the pot only acid and pectin are moved. */
+const TOO_LITTLE = 0.01;
 
 /**
- * Mass balance of a pot from what goes in to the jars that come out.
+ * Mass, acid, pectin and jars of a pot from what goes in to what comes out.
  *
- * Finish mass = soluble solids / their fraction at the finish + insoluble solids; everything else follows. A pot that
- * is past its finish before it boils is taken as it is, with a warning.
+ * Finish mass = soluble solids / their fraction at the finish + insoluble solids. The pH is a charge balance, the set
+ * follows from solids, pH and pectin, and how much of the sugar has inverted moves the solids a gel temperature means.
+ * Every uncertain input is moved to its low and its high end by itself, and the deviations are added in quadrature. A pot
+ * that is past its finish before it boils is taken as it is, with a warning.
  *
  * @param formula an understood formula (see `readFormula`)
  * @returns the balance, or null when there is nothing in the pot
  */
-export function balance(formula: PotFormula): Balance | null {
-  const middle = totals(formula);
-  if (!(middle.mass > 0)) return null;
-  const { value, massAfter } = finishOf(formula);
-  const choices = formula.jars.map(({ jar, headspace_mm, available }) => ({
-    fill_ml: fillVolume_ml(jar, headspace_mm),
-    ...(available !== undefined && { available }),
-  }));
-
-  const lineInputs = formula.lines.flatMap(({ mass_kg, composition }) => [
-    mass_kg,
-    composition.soluble,
-    composition.insoluble,
-  ]);
-  const jarInput = within(1, JAR_DOUBT);
-  const ranges = propagate([value, FILM_KG, FOAM_SHARE, AIR_SHARE, jarInput, ...lineInputs], (x) => {
-    const [end = 0, film = 0, foam = 0, air = 0, jarFactor = 1] = x;
-    let mass = 0;
-    let soluble = 0;
-    let insoluble = 0;
-    for (let i = 5; i < x.length; i += 3) {
-      const lineMass = x[i] ?? 0;
-      mass += lineMass;
-      soluble += lineMass * (x[i + 1] ?? 0);
-      insoluble += lineMass * (x[i + 2] ?? 0);
+export function balance(formula: PotFormula, options: BalanceOptions = {}): Balance | null {
+  const pot = preparePot(formula, options);
+  if (!pot) return null;
+  const { points, parts, contents, rules, rule, inputs, middle, outcome } = pot;
+  const base = flat(outcome);
+  const up = new Float64Array(base.length);
+  const down = new Float64Array(base.length);
+  const influences: Influence[] = [];
+  const basePH = outcome.pH - middle.pHModel;
+  const jarCount = formula.jars.length;
+  const baseJars = sum(base, AT.counts, jarCount);
+  const note = (
+    line: number | undefined,
+    input: LineInput | PotInput,
+    low: Outcome | undefined,
+    high: Outcome | undefined,
+    mirrored = false,
+  ): void => {
+    let yieldDeviation = 0;
+    let firmness = 0;
+    let pH = 0;
+    for (const moved of [low, high]) {
+      if (!moved) continue;
+      const values = flat(moved);
+      for (let k = 0; k < values.length; k++) {
+        const deviation = (values[k] ?? 0) - (base[k] ?? 0);
+        const square = deviation * deviation;
+        if (deviation > 0 || mirrored) up[k] = (up[k] ?? 0) + square;
+        if (deviation < 0 || mirrored) down[k] = (down[k] ?? 0) + square;
+      }
+      yieldDeviation = Math.max(yieldDeviation, Math.abs(sum(values, AT.counts, jarCount) - baseJars));
+      firmness = Math.max(firmness, Math.abs((values[AT.firmness] ?? 0) - outcome.firmness));
+      pH = Math.max(pH, Math.abs((values[AT.pH] ?? 0) - outcome.pH));
     }
-    const finished = Math.min(massAfter(end, mass, soluble, insoluble), mass);
-    const solids = Math.min(soluble / Math.max(finished - insoluble, soluble, 1e-9), 0.95);
-    const density = syrupDensity_kgPerM3(Math.min(solids, 0.85), FILL_C) * (1 - air);
-    const jarred = Math.max(finished - film, 0) * (1 - foam);
-    const counts = fillInOrder(
-      (jarred / density) * 1e6,
-      choices.map((choice) => ({ ...choice, fill_ml: choice.fill_ml * jarFactor })),
-    );
-    const fillMasses = choices.map((choice) => choice.fill_ml * jarFactor * density * 1e-3);
-    return [
-      mass,
-      soluble,
-      insoluble,
-      solids * 100,
-      finished,
-      (finished / density) * 1e6,
-      mass - finished,
-      finished - jarred,
-      ...counts,
-      ...fillMasses,
-    ];
+    influences.push({ line, input, yieldShare: baseJars > 0 ? yieldDeviation / baseJars : 0, firmness, pH });
+  };
+  for (const key of Object.keys(inputs) as PotInput[]) {
+    const { low, mid, high } = inputs[key];
+    if (low === high) continue;
+    // An evaporation rate only moves how long the boil takes, and through it inversion and pectin.
+    const at = (value: number): Outcome => evaluate(contents, { ...middle, [key]: value }, rules, basePH);
+    note(undefined, key, low === mid ? undefined : at(low), high === mid ? undefined : at(high));
+  }
+  points.forEach((point, i) => {
+    const part = parts[i];
+    if (!part) return;
+    const values = middleOf(point);
+    const { perKg } = point;
+    const acid = perKg.citric + perKg.malic + perKg.tartaric + perKg.acetic + perKg.cation > 0;
+    const pectin = perKg.pectin + perKg.highMethoxyl + perKg.lowMethoxyl > 0;
+    const little = part.mass < contents.mass * TOO_LITTLE;
+    const rest = addInto({ ...contents }, part, -1);
+    for (const input of Object.keys(point.inputs) as LineInput[]) {
+      const { low, mid, high } = point.inputs[input];
+      if (low === high) continue;
+      if ((input === 'ripeness' || input === 'acidity') && !acid) continue;
+      if (input === 'pectin' && !pectin) continue;
+      if (little && !(input === 'mass' && (acid || pectin)) && input !== 'acidity' && input !== 'pectin')
+        continue;
+      const changesPH = acid && (input === 'mass' || input === 'ripeness' || input === 'acidity');
+      const at = (value: number): Outcome =>
+        evaluate(
+          addInto(contentsAt(point, { ...values, [input]: value }), rest),
+          middle,
+          rules,
+          changesPH ? undefined : basePH,
+        );
+      const mirrored = LINEAR.has(input) && Math.abs(high + low - 2 * mid) < 0.02 * (high - low);
+      note(
+        point.line.index,
+        input,
+        low === mid || mirrored ? undefined : at(low),
+        high === mid ? undefined : at(high),
+        mirrored,
+      );
+    }
   });
-  const at = (i: number): Range => {
-    const { low, mid, high } = ranges[i] ?? { low: 0, mid: 0, high: 0 };
-    return { low: Math.max(low, 0), mid, high };
+
+  const at = (k: number, most = Infinity): Range => {
+    const mid = base[k] ?? 0;
+    return {
+      low: Math.max(mid - Math.sqrt(down[k] ?? 0), 0),
+      mid,
+      high: Math.min(mid + Math.sqrt(up[k] ?? 0), Math.max(most, mid)),
+    };
   };
   const jars = formula.jars.map(({ size }, i) => ({
     size,
-    count: at(8 + i),
-    fillMass_g: at(8 + choices.length + i),
+    count: at(AT.counts + i),
+    fillMass_g: at(AT.counts + jarCount + i),
   }));
   const lastFilled = jars.findLast((jar) => jar.count.mid > 1e-6);
-  const solids = at(3);
-  const bracket = yieldBracket(at(0).high, at(1), at(2), solids.low / 100);
-  return {
-    massIn_kg: at(0),
-    solubleSolids_kg: at(1),
-    insolubleSolids_kg: at(2),
+  const solids = at(AT.solids, 95);
+  const massIn = at(AT.mass);
+  const acidity = acidityOf(contents, outcome);
+  const doubt = acidityDoubt(pot);
+  const firmness = at(AT.firmness);
+  const bracket = yieldBracket(massIn.high, at(AT.soluble), at(AT.insoluble), solids.low / 100);
+  const startDensity = syrupDensity_kgPerM3(Math.min(contents.soluble / contents.mass, 0.8), 80);
+  const result = {
+    massIn_kg: massIn,
+    solubleSolids_kg: at(AT.soluble),
+    insolubleSolids_kg: at(AT.insoluble),
     finish: {
-      ...finishTemperature(formula, solids, middle),
+      ...finishTemperature(pot, solids),
       solubleSolidsPercent: solids,
-      mass_kg: at(4),
-      volume_ml: at(5),
+      mass_kg: at(AT.finished),
+      volume_ml: at(AT.volume),
     },
-    waterToBoilOff_kg: at(6),
-    losses_kg: at(7),
+    waterToBoilOff_kg: at(AT.waterOff),
+    boilMinutes: at(AT.minutes),
+    pH: at(AT.pH, 14),
+    titratableAcidityPercent: { low: acidity * (1 - doubt), mid: acidity, high: acidity * (1 + doubt) },
+    set: {
+      model: rules.model,
+      firmness,
+      verdict: rules.model === 'none' ? ('none' as const) : firmnessWord(firmness.mid),
+      reasons: setReasons(pot),
+    },
+    inversionPercent: at(AT.inversion, 100),
+    losses_kg: at(AT.losses),
     jars,
     readyJars: jarsToHaveHot(jars.map((jar) => jar.count)),
     partJar: lastFilled ? lastFilled.count.mid - Math.floor(lastFilled.count.mid + 1e-9) : 0,
     yieldBracket: bracket,
-    lines: formula.lines.map(({ index, mass_kg }) => ({ index, mass_kg, share: mass_kg.mid / middle.mass })),
-    warnings: [...formula.warnings, ...pastFinish(formula, value, middle)],
+    pot_l: { least: (contents.mass / startDensity) * 3000, easy: (contents.mass / startDensity) * 4000 },
+    standards: standardsOf(pot),
+    lines: formula.lines.map(({ index, mass_kg }) => ({
+      index,
+      mass_kg,
+      share: mass_kg.mid / contents.mass,
+    })),
+    influences: influences.sort((a, b) => b.yieldShare - a.yieldShare),
   };
+  return {
+    ...result,
+    warnings: [...formula.warnings, ...potWarnings(pot, rule), ...auditWarnings(formula, bracket, result)],
+  };
+}
+
+const sum = (values: readonly number[], from: number, count: number): number => {
+  let total = 0;
+  for (let i = from; i < from + count; i++) total += values[i] ?? 0;
+  return total;
+};
+
+/** Doubt of the titratable acidity, a share: that of its largest parts together. */
+function acidityDoubt({ points, parts }: PreparedPot): number {
+  const weights = points.map(
+    ({ perKg }, i) =>
+      (perKg.citric * 3 + perKg.malic * 2 + perKg.tartaric * 2 + perKg.acetic) * (parts[i]?.mass ?? 0),
+  );
+  const all = weights.reduce((a, b) => a + b, 0);
+  if (!(all > 0)) return 0;
+  return Math.min(
+    Math.sqrt(
+      points.reduce(
+        (total, { inputs }, i) =>
+          total + (((weights[i] ?? 0) / all) * ((inputs.acidity.high - inputs.acidity.low) / 2)) ** 2,
+        0,
+      ),
+    ),
+    0.9,
+  );
 }
 
 function finishTemperature(
-  formula: PotFormula,
+  { formula, rule, outcome, rules }: PreparedPot,
   solids: Range,
-  middle: ReturnType<typeof totals>,
 ): { temperature_C: Range; boilingPointOfWater_C: Range } {
-  const { boilingPoint_C: water, pressure_kPa } = boilingPointAt(formula.place);
-  if (formula.finish.type === 'gel-temperature') {
-    const rise = formula.finish.rise_K;
-    return {
-      boilingPointOfWater_C: water,
-      temperature_C: { low: water.low + rise, mid: water.mid + rise, high: water.high + rise },
-    };
-  }
-  const hexose = middle.soluble > 0 ? middle.hexose / middle.soluble : 0;
-  const invert = hexose + (1 - hexose) * USUAL_INVERSION.mid;
-  const rise = (percent: number): number =>
-    boilingPointElevation_K(Math.min(percent / 100, 0.92), invert, pressure_kPa);
-  return {
-    boilingPointOfWater_C: water,
-    temperature_C: {
-      low: water.low + rise(solids.low),
-      mid: water.mid + rise(solids.mid),
-      high: water.high + rise(solids.high),
-    },
-  };
-}
-
-/** Half-pints between "boiled to toffee" and "no water lost at all". */
-function yieldBracket(
-  mostIn_kg: number,
-  soluble_kg: Range,
-  insoluble_kg: Range,
-  thinnest: number,
-): { least: number; most: number } {
-  const halfPint = findJar('half-pint');
-  const fill_ml = halfPint ? fillVolume_ml(halfPint, QUARTER_INCH_MM) : 236.6;
-  const jars = (mass_kg: number, solids: number): number =>
-    (mass_kg / syrupDensity_kgPerM3(solids, FILL_C) / fill_ml) * 1e6;
-  const least =
-    Math.max(soluble_kg.low / FURTHEST_SOLIDS + insoluble_kg.low - FILM_KG.high, 0) * (1 - FOAM_SHARE.high);
-  const thin = Math.min(soluble_kg.low / mostIn_kg, thinnest);
-  return {
-    least: jars(least, FURTHEST_SOLIDS) * (1 - JAR_DOUBT),
-    most: jars(mostIn_kg, thin) * (1 + JAR_DOUBT) * (1 + AIR_SHARE.high),
-  };
-}
-
-function pastFinish(
-  formula: PotFormula,
-  value: Range,
-  { mass, soluble, insoluble }: ReturnType<typeof totals>,
-): Warning[] {
-  const now = (soluble / Math.max(mass - insoluble, 1e-9)) * 100;
-  const { finish } = formula;
-  if (finish.type === 'hard-boil') return [];
-  if (finish.type === 'weight') {
-    if (value.mid < soluble + insoluble)
-      return [
-        {
-          code: 'finish-below-solids',
-          text: `the pot cannot be boiled to ${value.mid.toFixed(2)} kg: ${(soluble + insoluble).toFixed(2)} kg of it is not water`,
+  const water = rule.boilingPoint_C;
+  const plus = (low: number, mid: number, high: number): Range => ({
+    low: water.low + low,
+    mid: water.mid + mid,
+    high: water.high + high,
+  });
+  switch (formula.finish.type) {
+    case 'curd':
+      return {
+        boilingPointOfWater_C: water,
+        temperature_C: {
+          low: rules.curdTemperature_C - 1,
+          mid: rules.curdTemperature_C,
+          high: rules.curdTemperature_C + 1,
         },
-      ];
-    return value.mid < mass
-      ? []
-      : [
-          {
-            code: 'already-past-finish',
-            text: `${mass.toFixed(2)} kg goes in, less than the ${value.mid.toFixed(2)} kg wanted at the finish; nothing would boil off`,
-          },
-        ];
+      };
+    case 'gel-temperature': {
+      const rise = formula.finish.rise_K;
+      return { boilingPointOfWater_C: water, temperature_C: plus(rise, rise, rise) };
+    }
+    default: {
+      const rise = (percent: number): number =>
+        boilingPointElevation_K(Math.min(percent / 100, 0.92), outcome.invertShare, rule.pressure_kPa);
+      return {
+        boilingPointOfWater_C: water,
+        temperature_C: plus(rise(solids.low), rise(solids.mid), rise(solids.high)),
+      };
+    }
   }
-  if (now < value.mid * 100) return [];
-  return [
-    {
-      code: 'already-past-finish',
-      text: `the pot holds ${now.toFixed(0)} % soluble solids before it boils, past the ${(value.mid * 100).toFixed(0)} % of the finish; take out sugar, or add fruit or water`,
-    },
-  ];
 }

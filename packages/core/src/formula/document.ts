@@ -1,5 +1,5 @@
 import type { Decimal } from '../quantity/index.js';
-import type { Form } from '../produce/index.js';
+import { ingredientById, type Form, type Ripeness } from '../produce/index.js';
 
 /** The kinds of preserve. */
 export const KINDS = [
@@ -69,10 +69,26 @@ export const USUAL_FINISHES: Readonly<Record<Method, readonly FinishType[]>> = {
   egg: ['curd'],
 };
 
+/** Main acid of an ingredient of one's own. */
+export const MAIN_ACIDS = ['citric', 'malic', 'tartaric', 'acetic'] as const;
+export type MainAcid = (typeof MAIN_ACIDS)[number];
+
 export interface CustomComposition {
   solubleSolidsPercent: number;
   insolubleSolidsPercent?: number;
+  pH?: number;
+  titratableAcidityPercent?: number;
+  acid?: MainAcid;
+  pectinPercent?: number;
   densityKgPerM3?: number;
+}
+
+/** Measured values that beat the table for set and yield; for keeping they can only make the verdict worse. */
+export interface Overrides {
+  solubleSolidsPercent?: number;
+  pH?: number;
+  titratableAcidityPercent?: number;
+  pectinPercent?: number;
 }
 
 export interface FormulaLine {
@@ -82,9 +98,12 @@ export interface FormulaLine {
   name?: string;
   composition?: CustomComposition;
   form?: Form;
+  ripeness?: Ripeness;
   /** As written: "2 1/2 cups". */
   amount: string | { value: number; unit: string };
-  overrides?: { solubleSolidsPercent?: number };
+  /** A second amount given for the same line ("3 lb, about 6 cups"), audited against the first. */
+  alsoStated?: string;
+  overrides?: Overrides;
 }
 
 export interface DocumentFinish {
@@ -97,12 +116,34 @@ export interface DocumentFinish {
   minutes?: number;
   /** Of the finished pot, such as "1.7 kg"; for `weight`. */
   mass?: string;
+  /** For `curd`: "170 F" unless given. */
+  temperature?: string;
 }
 
 export interface DocumentJar {
   size: string;
   headspace?: string;
   count?: number;
+}
+
+/** How the filled jars are treated. */
+export const PROCESSINGS = ['boiling-water', 'steam', 'hot-fill', 'none'] as const;
+export type Processing = (typeof PROCESSINGS)[number];
+
+/** A tested formula, attested by the maker. Set by a person, dropped by import, void after any edit. */
+export interface TestedSource {
+  publisher: string;
+  year: number;
+  unchanged: boolean;
+  /** Fingerprint of the formula when it was attested; see `fingerprint`. */
+  of?: string;
+}
+
+/** An equilibrium pH measured in this very batch. Dates as "2026-11-23". */
+export interface MeasuredPH {
+  value: number;
+  meterCalibratedOn: string;
+  measuredOn: string;
 }
 
 /** The open formula document. */
@@ -117,7 +158,28 @@ export interface FormulaDocument {
   finish: DocumentFinish;
   place?: { altitude?: string; pressure?: string; boilingPoint?: string };
   jars: DocumentJar[];
+  processing?: Processing;
+  preSterilised?: boolean;
+  /** Minutes the maker asks for; less than the table's is refused. */
+  processMinutes?: number;
+  testedSource?: TestedSource;
+  measuredPH?: MeasuredPH;
+  /** What the recipe claims, such as "6 half-pint"; audited. */
+  statedYield?: string;
   notes?: string;
+  steps?: string[];
+}
+
+/** Id of the fruit the document names first, or undefined: what the batch is tinted and sorted by. */
+export function firstFruit({
+  lines,
+}: {
+  readonly lines: readonly { ingredient?: string }[];
+}): string | undefined {
+  return lines.find(({ ingredient }) => {
+    const found = ingredientById(ingredient ?? '');
+    return found && (found.category === 'fruit' || found.category === 'vegetable');
+  })?.ingredient;
 }
 
 /** A formula with nothing in the pot yet. */
@@ -131,3 +193,23 @@ export const emptyFormula = (title: string, jarSize = 'half-pint'): FormulaDocum
   finish: { type: 'gel-temperature' },
   jars: [{ size: jarSize }],
 });
+
+/**
+ * What a tested formula consists of, as one short text: kind, method, lines, finish, jars and processing. Any edit of
+ * them changes it, so an attestation that carries it is void after the edit. Title and notes are free.
+ */
+export function fingerprint(document: FormulaDocument): string {
+  const { kind, method, lines, finish, jars, processing = 'boiling-water', preSterilised = false } = document;
+  const told = JSON.stringify([
+    kind, method, lines.map(({ ingredient, name, form, ripeness, amount, composition, overrides }) => [ingredient, name, form, ripeness, amount, composition, overrides]),
+    finish, jars.map(({ size, headspace }) => [size, headspace]), processing, preSterilised,
+  ]); // prettier-ignore
+  // FNV-1a over both halves of the text: an honest slip is caught, it is no seal against forgery.
+  let low = 0x811c9dc5;
+  let high = 0x01000193;
+  for (let i = 0; i < told.length; i++) {
+    low = Math.imul(low ^ told.charCodeAt(i), 0x01000193) >>> 0;
+    high = Math.imul(high ^ (told.charCodeAt(i) + i), 0x85ebca6b) >>> 0;
+  }
+  return low.toString(16).padStart(8, '0') + high.toString(16).padStart(8, '0');
+}

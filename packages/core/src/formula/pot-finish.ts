@@ -1,7 +1,7 @@
 import { within, type Range } from '../range/index.js';
 import { parseMeasure } from '../quantity/index.js';
 import { checkPlace, GEL_RISE_C, type Place } from '../water/index.js';
-import { findJar, JAR_SIZES, QUARTER_INCH_MM, type JarChoice } from '../jars/index.js';
+import { findJar, HALF_INCH_MM, JAR_SIZES, QUARTER_INCH_MM, type JarChoice } from '../jars/index.js';
 import { FINISHES, USUAL_FINISHES, type FinishType, type Kind, type Method } from './document.js';
 import { MOST_IN_A_LINE_KG } from './pot-line.js';
 import { isObject, quoted, type Reader } from './reader.js';
@@ -11,7 +11,8 @@ export type Finish =
   | { readonly type: 'soluble-solids'; readonly percent: Range }
   | { readonly type: 'hard-boil'; readonly minutes: number }
   | { readonly type: 'weight'; readonly mass_kg: Range }
-  | { readonly type: 'consistency'; readonly percent: Range | undefined };
+  | { readonly type: 'consistency'; readonly percent: Range | undefined }
+  | { readonly type: 'curd'; readonly temperature_C: number };
 
 /** A size to fill, as the document names it. */
 export type PotJar = JarChoice & { readonly size: string };
@@ -27,7 +28,7 @@ export function readFinish(reader: Reader, value: unknown, kind: Kind, method: M
     return gel;
   }
   const type: FinishType = reader.oneOf('finish.type', value.type, FINISHES, 'gel-temperature');
-  if (kind !== 'curd' && !USUAL_FINISHES[method].includes(type)) {
+  if (!USUAL_FINISHES[method].includes(type)) {
     reader.warnings.push({
       code: 'unusual-finish',
       text: `${method} is usually finished by ${USUAL_FINISHES[method].join(' or ')}, not by ${type}; computed as written`,
@@ -80,15 +81,36 @@ export function readFinish(reader: Reader, value: unknown, kind: Kind, method: M
         percent: percent === undefined ? undefined : { low: percent - 3, mid: percent, high: percent + 3 },
       };
     }
-    case 'curd':
-      if (kind !== 'curd')
+    case 'curd': {
+      if (kind !== 'curd') {
         reader.problem(
           'finish.type',
           `"curd" is the finish of a curd; for a ${kind} write one of ${USUAL_FINISHES[method].join(', ')}`,
         );
-      return gel;
+        return gel;
+      }
+      if (value.temperature === undefined) return { type, temperature_C: CURD_C };
+      const read =
+        typeof value.temperature === 'string'
+          ? parseMeasure('temperature', value.temperature, reader.decimal)
+          : {
+              ok: false as const,
+              message: `${quoted(value.temperature)}: write a temperature such as "170 F"`,
+            };
+      if (read.ok && read.value >= 60 && read.value <= 95) return { type, temperature_C: read.value };
+      reader.problem(
+        'finish.temperature',
+        read.ok
+          ? `${quoted(value.temperature)}: a curd sets from about 74 to 82 C; write one from 140 to 203 F (60 to 95 C)`
+          : read.message,
+      );
+      return { type, temperature_C: CURD_C };
+    }
   }
 }
+
+/** Where a curd is taken off: 170 F. Common practice; eggs are cooked by then. */
+export const CURD_C = ((170 - 32) * 5) / 9;
 
 /** Where the kettle stands: the document's own place, or the fallback. */
 export function readPlace(reader: Reader, value: unknown, fallback: Place): Place {
@@ -117,10 +139,9 @@ export function readPlace(reader: Reader, value: unknown, fallback: Place): Plac
 }
 
 /** The jars to fill, in order; half-pints when none can be read. */
-export function readJars(reader: Reader, value: unknown): readonly PotJar[] {
-  const fallback = [
-    { size: 'half-pint', jar: findJar('half-pint') ?? JAR_SIZES[0]!, headspace_mm: QUARTER_INCH_MM },
-  ];
+export function readJars(reader: Reader, value: unknown, kind: Kind): readonly PotJar[] {
+  const usual = usualHeadspace_mm(kind);
+  const fallback = [{ size: 'half-pint', jar: findJar('half-pint') ?? JAR_SIZES[0]!, headspace_mm: usual }];
   if (value === undefined) return fallback;
   if (!Array.isArray(value) || value.length > 20) {
     reader.problem('jars', `${quoted(value)}: write a list of sizes, such as [{ "size": "half-pint" }]`);
@@ -138,15 +159,19 @@ export function readJars(reader: Reader, value: unknown): readonly PotJar[] {
     return {
       size: id,
       jar,
-      headspace_mm: readHeadspace(reader, `jars[${i}].headspace`, headspace),
+      headspace_mm: readHeadspace(reader, `jars[${i}].headspace`, headspace, usual),
       ...readAvailable(reader, `jars[${i}].count`, count),
     };
   });
   return jars.length === 0 ? fallback : jars;
 }
 
-function readHeadspace(reader: Reader, path: string, value: unknown): number {
-  if (value === undefined) return QUARTER_INCH_MM;
+/** Headspace by kind: 1/2 in for curds and syrups, else 1/4 in. National Center for Home Food Preservation, from memory. */
+export const usualHeadspace_mm = (kind: Kind): number =>
+  kind === 'curd' || kind === 'syrup' ? HALF_INCH_MM : QUARTER_INCH_MM;
+
+function readHeadspace(reader: Reader, path: string, value: unknown, usual: number): number {
+  if (value === undefined) return usual;
   const inches =
     typeof value === 'string' ? /^\s*(?:(\d+)\/(\d+)|([\d.]+))\s*(?:in|inch|")\s*$/.exec(value) : null;
   const millimetres = typeof value === 'string' ? /^\s*([\d.]+)\s*mm\s*$/.exec(value) : null;
@@ -155,7 +180,7 @@ function readHeadspace(reader: Reader, path: string, value: unknown): number {
     : Number(millimetres?.[1] ?? NaN);
   if (mm >= 3 && mm <= 40) return mm;
   reader.problem(path, `${quoted(value)}: write a headspace such as "1/4 in" or "6 mm", 3 to 40 mm`);
-  return QUARTER_INCH_MM;
+  return usual;
 }
 
 function readAvailable(reader: Reader, path: string, value: unknown): { available?: number } {

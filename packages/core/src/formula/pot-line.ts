@@ -1,14 +1,16 @@
-import type { Range } from '../range/index.js';
+import { within, type Range, type Sourced } from '../range/index.js';
 import { unitById, type Amount } from '../quantity/index.js';
 import {
   compositionOf,
   FORMS,
   massOf,
   readName,
+  RIPENESS,
   type Composition,
   type Form,
   type Ingredient,
 } from '../produce/index.js';
+import { MAIN_ACIDS, type MainAcid } from './document.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
 
 /** One understood line: what goes into the pot. */
@@ -16,12 +18,21 @@ export interface PotLine {
   /** Position in the document's `lines`. */
   readonly index: number;
   readonly label: string;
-  readonly ingredient: Ingredient | undefined;
+  /** An id of the table, or "own". */
+  readonly ingredient: Ingredient;
   readonly form: Form;
   readonly amount: Amount;
   readonly mass_kg: Range;
+  /** With what the maker measured. */
   readonly composition: Composition;
+  /** By the table alone; what keeping goes by wherever it is the worse. */
+  readonly byTable: Composition;
+  /** The line's second amount, kg. */
+  readonly alsoStated_kg?: Range;
 }
+
+/** An ingredient of the maker's own, not in the table. */
+export const OWN_INGREDIENT = 'own';
 
 /** More than a household puts in one pot, kg; a larger amount is taken for a slip. Common practice. */
 export const MOST_IN_A_LINE_KG = 100;
@@ -51,26 +62,91 @@ export function readLine(reader: Reader, index: number, value: unknown): PotLine
     );
     return undefined;
   }
-  let composition = compositionOf(ingredient, form);
-  if (isObject(value.overrides) && value.overrides.solubleSolidsPercent !== undefined) {
-    const measured = reader.percent(
-      `${path}.overrides.solubleSolidsPercent`,
-      value.overrides.solubleSolidsPercent,
-      0,
-      100,
-    );
-    // A kitchen refractometer reads to about half a degree Brix. Common practice.
-    if (measured !== undefined)
+  const ripeness =
+    value.ripeness === undefined
+      ? 'ripe'
+      : reader.oneOf(`${path}.ripeness`, value.ripeness, RIPENESS, 'ripe');
+  const byTable = compositionOf(ingredient, form, ripeness);
+  const also = readAlsoStated(reader, `${path}.alsoStated`, value.alsoStated, ingredient, form);
+  return {
+    index,
+    label: ingredient.name[1],
+    ingredient,
+    form,
+    amount,
+    mass_kg: mass.mass_kg,
+    composition: withOverrides(reader, `${path}.overrides`, value.overrides, byTable),
+    byTable,
+    ...(also && { alsoStated_kg: also }),
+  };
+}
+
+function readAlsoStated(
+  reader: Reader,
+  path: string,
+  value: unknown,
+  ingredient: Ingredient,
+  form: Form,
+): Range | undefined {
+  if (value === undefined) return undefined;
+  const amount = reader.amount(path, value);
+  if (!amount) return undefined;
+  const mass = massOf(amount, ingredient, form);
+  if (mass.ok) return mass.mass_kg;
+  reader.problem(path, mass.message);
+  return undefined;
+}
+
+/** Half the 5-95 % range a kitchen's instruments leave. Common practice: refractometer 0.5 Brix, meter 0.1, titration a tenth. */
+const MEASURED = { brix: 0.5, pH: 0.1, titration: 0.1, pectin: 0.3 } as const;
+
+/** The composition with what the maker measured in place of the table's values. */
+function withOverrides(reader: Reader, path: string, value: unknown, table: Composition): Composition {
+  if (value === undefined) return table;
+  if (!isObject(value)) {
+    reader.problem(path, `${quoted(value)}: write measured values, such as { "pH": 3.4 }`);
+    return table;
+  }
+  let composition = table;
+  if (value.solubleSolidsPercent !== undefined) {
+    const brix = reader.percent(`${path}.solubleSolidsPercent`, value.solubleSolidsPercent, 0, 100);
+    if (brix !== undefined)
       composition = {
         ...composition,
         soluble: {
-          low: Math.max(measured - 0.5, 0) / 100,
-          mid: measured / 100,
-          high: Math.min(measured + 0.5, 100) / 100,
+          low: Math.max(brix - MEASURED.brix, 0) / 100,
+          mid: brix / 100,
+          high: Math.min(brix + MEASURED.brix, 100) / 100,
         },
       };
   }
-  return { index, label: ingredient.name[1], ingredient, form, amount, mass_kg: mass.mass_kg, composition };
+  if (value.pectinPercent !== undefined) {
+    const pectin = reader.percent(`${path}.pectinPercent`, value.pectinPercent, 0, 100);
+    if (pectin !== undefined) composition = { ...composition, pectin: within(pectin / 100, MEASURED.pectin) };
+  }
+  const pH = value.pH === undefined ? undefined : reader.number(`${path}.pH`, value.pH, 1.5, 9, 'a pH');
+  const acid =
+    value.titratableAcidityPercent === undefined
+      ? undefined
+      : reader.percent(`${path}.titratableAcidityPercent`, value.titratableAcidityPercent, 0, 100);
+  if (pH !== undefined || acid !== undefined) {
+    const old = composition.acidity;
+    composition = {
+      ...composition,
+      acidity: {
+        shares: old?.shares ?? { citric: 1, malic: 0, tartaric: 0, acetic: 0 },
+        pH:
+          pH !== undefined
+            ? { low: pH - MEASURED.pH, mid: pH, high: pH + MEASURED.pH }
+            : (old?.pH ?? { low: 3, mid: 4, high: 6 }),
+        titratablePercent:
+          acid !== undefined
+            ? within(acid, MEASURED.titration)
+            : (old?.titratablePercent ?? { low: 0.05, mid: 0.1, high: 0.3 }),
+      },
+    };
+  }
+  return composition;
 }
 
 function readKnownIngredient(
@@ -103,30 +179,37 @@ function readOwnIngredient(
       ? value.name.trim().slice(0, 80)
       : 'own ingredient';
   const given = isObject(value.composition) ? value.composition : {};
-  const soluble = reader.percent(
-    `${path}.composition.solubleSolidsPercent`,
-    given.solubleSolidsPercent,
-    0,
-    100,
-  );
+  const at = `${path}.composition`;
+  const soluble = reader.percent(`${at}.solubleSolidsPercent`, given.solubleSolidsPercent, 0, 100);
   if (soluble === undefined) return undefined;
-  const insoluble = typeof given.insolubleSolidsPercent === 'number' ? given.insolubleSolidsPercent : 0;
-  const density =
-    typeof given.densityKgPerM3 === 'number' && given.densityKgPerM3 >= 50 && given.densityKgPerM3 <= 2500
-      ? given.densityKgPerM3
-      : undefined;
+  const optional = (key: string, least: number, most: number, what: string): number | undefined =>
+    given[key] === undefined ? undefined : reader.number(`${at}.${key}`, given[key], least, most, what);
+  const insoluble = optional('insolubleSolidsPercent', 0, 100 - soluble, 'a per cent') ?? 0;
+  const density = optional('densityKgPerM3', 50, 2500, 'kilograms per cubic metre');
+  const pH = optional('pH', 1.5, 9, 'a pH');
+  const acid = optional('titratableAcidityPercent', 0, 100, 'a per cent');
+  const pectin = optional('pectinPercent', 0, 100, 'a per cent') ?? 0;
+  const main: MainAcid =
+    given.acid === undefined ? 'citric' : reader.oneOf(`${at}.acid`, given.acid, MAIN_ACIDS, 'citric');
   const source = 'given in the document';
-  const spread = (mid: number): { low: number; mid: number; high: number; source: string } => ({
-    low: mid * 0.9,
+  const spread = (mid: number, share = 0.1): Sourced => ({
+    low: mid * (1 - share),
     mid,
-    high: Math.min(mid * 1.1, 100),
+    high: Math.min(mid * (1 + share), 100),
     source,
   });
   return {
     form: 'whole',
     ingredient: {
-      id: 'own', name: [name, name], synonyms: [], category: 'extra', usualForm: 'whole', liquid: false, invertShare: 0.8,
-      solubleSolidsPercent: spread(soluble), insolubleSolidsPercent: spread(insoluble),
+      id: OWN_INGREDIENT, name: [name, name], synonyms: [], category: 'extra', usualForm: 'whole', liquid: false, invertShare: 0.8,
+      solubleSolidsPercent: spread(soluble), insolubleSolidsPercent: spread(insoluble), sugarsPercent: spread(soluble * 0.8),
+      // Without a pH it may be anything a kitchen handles: keeping never goes by it in any case.
+      acidity: {
+        pH: pH === undefined ? { low: 3, mid: 4.5, high: 7, source } : { low: pH - 0.2, mid: pH, high: pH + 0.2, source },
+        titratablePercent: spread(acid ?? 0.2, 0.25),
+        shares: { citric: 0, malic: 0, tartaric: 0, acetic: 0, [main]: 1 },
+      },
+      pectinPercent: spread(pectin, 0.4), calcium_mg: 0, acidClass: 'low-acid', cautions: [],
       gramsPerCup: density === undefined ? {} : { whole: (density * unitById('cup').si) / 1e6 },
     },
   }; // prettier-ignore

@@ -31,7 +31,7 @@ test.each<[string, unknown, RegExp]>([
   ['12,000 m', damson({ place: { altitude: '12,000 m' } }), /place\.altitude: 12000 m .* is not a height people cook at/],
   ['altitude in words', damson({ place: { altitude: 'on a hill' } }), /place\.altitude: "on a hill" is not a height/],
   ['empty formula', damson({ lines: [] }), /^lines: nothing is in the pot/],
-  ['unknown form', line({ ingredient: 'damson', form: 'dried' }), /lines\[1\]\.amount: no figures for damsons in the form "dried"/],
+  ['unknown form', line({ ingredient: 'white-sugar', form: 'pitted' }), /lines\[1\]\.amount: no figures for white sugar in the form "pitted"/],
   ['unknown kind', damson({ kind: 'jamm' }), /^kind: "jamm": did you mean "jam"\?/],
   ['wrong pair', damson({ method: 'no-gel' }), /^method: "no-gel" does not go with jam; write one of long-boil, powdered-pectin/],
   ['unknown jar', damson({ jars: [{ size: 'bucket' }] }), /^jars\[0\]\.size: "bucket"/],
@@ -40,7 +40,8 @@ test.each<[string, unknown, RegExp]>([
   ['rise in kg', damson({ finish: { type: 'gel-temperature', rise: '8 kg' } }), /^finish\.rise/],
   ['another version', damson({ version: 9 }), /^version: 9: only version 1/],
   ['not a formula', 'hello', /^: "hello": a formula is a JSON object/],
-  ['a curd', damson({ kind: 'curd', method: 'egg', finish: { type: 'curd' } }), /^kind: "curd" cannot be computed/],
+  ['a curd finish of a jam', damson({ finish: { type: 'curd' } }), /^finish.type: "curd" is the finish of a curd/],
+  ['a curd that is not hot', damson({ kind: 'curd', method: 'egg', finish: { type: 'curd', temperature: '40 C' } }), /^finish.temperature: /],
 ])('%s is named where it is', (_, document, message) => {
   expect(said(document).some((text) => message.test(text))).toBe(true);
 }); // prettier-ignore

@@ -1,7 +1,9 @@
+import { isProduce } from '../produce/index.js';
 import type { Place } from '../water/index.js';
 import { KINDS, METHODS, METHODS_OF_KIND, type Kind, type Method } from './document.js';
 import { readFinish, readJars, readPlace, type Finish, type PotJar } from './pot-finish.js';
-import { readLine, type PotLine } from './pot-line.js';
+import { OWN_INGREDIENT, readLine, type PotLine } from './pot-line.js';
+import { readClaims, type Claims } from './claims.js';
 import { isObject, quoted, Reader, type Json, type Problem, type Warning } from './reader.js';
 
 /** A formula in SI units, with every line that could be understood. */
@@ -12,6 +14,7 @@ export interface PotFormula {
   readonly finish: Finish;
   readonly place: Place;
   readonly jars: readonly PotJar[];
+  readonly claims: Claims;
   readonly warnings: readonly Warning[];
 }
 
@@ -48,13 +51,6 @@ export function readFormula(document: unknown, kitchen: Place = {}): Reading {
       'method',
       `"${method}" does not go with ${kind}; write one of ${METHODS_OF_KIND[kind].join(', ')}`,
     );
-  if (kind === 'curd')
-    reader.problem(
-      'kind',
-      '"curd" cannot be computed: no egg is in the ingredient table; write one of ' +
-        KINDS.filter((k) => k !== 'curd').join(', '),
-    );
-
   const given = Array.isArray(doc.lines) ? (doc.lines as unknown[]) : [];
   if (!Array.isArray(doc.lines))
     reader.problem('lines', `${quoted(doc.lines)}: write a list of { "ingredient", "amount" }`);
@@ -65,7 +61,13 @@ export function readFormula(document: unknown, kitchen: Place = {}): Reading {
 
   const finish = readFinish(reader, doc.finish, kind, method);
   const place = readPlace(reader, doc.place, kitchen);
-  const jars = readJars(reader, doc.jars);
+  const jars = readJars(reader, doc.jars, kind);
+  const claims = readClaims(reader, doc);
+  if (place.altitude_m === undefined)
+    reader.warnings.push({
+      code: 'altitude-needed',
+      text: 'the process time comes from the altitude alone; state it',
+    });
   if (
     place.altitude_m === undefined &&
     place.pressure_kPa === undefined &&
@@ -78,17 +80,18 @@ export function readFormula(document: unknown, kitchen: Place = {}): Reading {
   }
   if (
     lines.length > 0 &&
+    kind !== 'curd' &&
     !lines.some(
       (line) =>
-        line.ingredient?.category === 'fruit' ||
-        line.ingredient?.category === 'juice' ||
-        line.ingredient?.id === 'own',
+        isProduce(line.ingredient) ||
+        line.ingredient.category === 'juice' ||
+        line.ingredient.id === OWN_INGREDIENT,
     )
   ) {
     reader.warnings.push({ code: 'no-fruit', text: 'there is no fruit or juice in the pot' });
   }
   return {
-    formula: { kind, method, lines, finish, place, jars, warnings: reader.warnings },
+    formula: { kind, method, lines, finish, place, jars, claims, warnings: reader.warnings },
     problems: reader.problems,
   };
 }

@@ -39,6 +39,12 @@ export class Reader {
     return fallback;
   }
 
+  number(path: string, value: unknown, least: number, most: number, what: string): number | undefined {
+    if (typeof value === 'number' && value >= least && value <= most) return value;
+    this.problem(path, `${quoted(value)}: write ${what} from ${least} to ${most}`);
+    return undefined;
+  }
+
   percent(path: string, value: unknown, least: number, most: number): number | undefined {
     if (typeof value === 'number' && value >= least && value <= most) return value;
     this.problem(path, `${quoted(value)}: write a per cent from ${least} to ${most}`);

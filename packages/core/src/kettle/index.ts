@@ -1,2 +1,6 @@
 export * from './event.js';
 export * from './boil.js';
+export * from './boiling-curve.js';
+export * from './heat.js';
+export * from './simulate.js';
+export * from './forecast.js';

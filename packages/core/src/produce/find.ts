@@ -1,10 +1,14 @@
 import { nearest } from '../quantity/index.js';
-import { FRUITS } from './fruit.js';
+import { isProduce } from './mass.js';
+import { FRUITS, VEGETABLES } from './fruit.js';
 import { FORMS, type Form, type Ingredient } from './ingredient.js';
 import { PANTRY } from './pantry.js';
 
 /** Every ingredient with figures. */
-export const INGREDIENTS: readonly Ingredient[] = [...FRUITS, ...PANTRY];
+export const INGREDIENTS: readonly Ingredient[] = [...FRUITS, ...VEGETABLES, ...PANTRY];
+
+/** A name as it is looked up: lower case, without commas and brackets. */
+const plain = (name: string): string => name.toLowerCase().replace(/[,()]/g, ' ').replace(/\s+/g, ' ').trim();
 
 const byWord = new Map<string, Ingredient>();
 for (const ingredient of INGREDIENTS) {
@@ -14,7 +18,7 @@ for (const ingredient of INGREDIENTS) {
     ingredient.id.replaceAll('-', ' '),
     ingredient.id,
   ]) {
-    byWord.set(word, ingredient);
+    byWord.set(plain(word), ingredient);
   }
 }
 
@@ -52,7 +56,7 @@ export type NameReading =
  * @returns the ingredient and its form (its usual one unless named), or a message naming the nearest known ones
  */
 export function readName(text: string): NameReading {
-  const said = text.toLowerCase().replace(/[,()]/g, ' ').replace(/\s+/g, ' ').trim();
+  const said = plain(text);
   const whole = byWord.get(said);
   if (whole) return { ok: true, ingredient: whole, form: whole.usualForm };
   for (const [word, form] of FORM_WORDS) {
@@ -82,7 +86,8 @@ export function readName(text: string): NameReading {
 /** How a line reads to a person: "damsons, pitted", "white sugar". The usual form of a berry or a sugar goes unsaid. */
 export function displayName(ingredient: Ingredient, form: Form): string {
   const name = ingredient.name[1];
-  if (ingredient.category !== 'fruit' || form === 'whole') return name;
+  const onlyForm = form === ingredient.usualForm && Object.keys(ingredient.gramsPerCup).length === 1;
+  if (!isProduce(ingredient) || form === 'whole' || onlyForm) return name;
   if (form === 'juice') return `${ingredient.name[0]} juice`;
   return `${name}, ${{ 'peeled-cored': 'peeled and cored', puree: 'puréed', 'as-bought': 'as bought' }[form as string] ?? form}`;
 }

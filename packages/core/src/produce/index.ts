@@ -1,4 +1,4 @@
-export type { Category, Form, Ingredient } from './ingredient.js';
-export { FORMS } from './ingredient.js';
+export type { AcidClass, AcidShares, Acidity, Category, Caution, Form, Ingredient, PectinProduct, Ripeness } from './ingredient.js'; // prettier-ignore
+export { FORMS, RIPENESS, waterPercent } from './ingredient.js';
 export * from './find.js';
 export * from './mass.js';

@@ -1,14 +1,24 @@
-import { propagate, within, type Range } from '../range/index.js';
+import { propagate, type Range } from '../range/index.js';
 import { unitById, type Amount } from '../quantity/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
-import type { Form, Ingredient } from './ingredient.js';
+import type { AcidShares, Form, Ingredient, Ripeness } from './ingredient.js';
 
+/** What an ingredient brings, as mass fractions unless said otherwise. */
 export interface Composition {
-  /** Mass fraction, 0 to 1. */
   readonly soluble: Range;
-  /** Mass fraction, 0 to 1. */
   readonly insoluble: Range;
   readonly invertShare: number;
+  /** Titratable acidity as citric, per cent; pH; and the mixture of acids. */
+  readonly acidity?: { readonly titratablePercent: Range; readonly pH: Range; readonly shares: AcidShares };
+  /** Natural pectin that takes part in a gel. */
+  readonly pectin: Range;
+  /** Added pectin at 150 grade. */
+  readonly added?: { readonly type: 'high-methoxyl' | 'low-methoxyl'; readonly share: Range };
+  /** Calcium free to join a gel. */
+  readonly freeCalcium_mgPerKg: number;
+  /** Moles of carboxyl in a kilogram, of egg and milk protein. */
+  readonly protein_molPerKg: number;
+  readonly alkali_eqPerKg: Range;
 }
 
 export type MassReading =
@@ -19,19 +29,28 @@ export type MassReading =
     }
   | { readonly ok: false; readonly message: string };
 
-/** Doubt of one measurement, as a share of it, 5-95 %. Common practice; a cup of fruit settles by how it was filled. */
+type Doubt = readonly [less: number, more: number];
+const both = (share: number): Doubt => [share, share];
+
+/**
+ * Doubt of one measurement, as a share of it downward and upward, 5-95 %. Common practice. A cup of whole berries weighs
+ * what the food tables print when loosely filled and up to a fifth more when shaken down: 8 cups whole make 5 to 6 cups
+ * mashed.
+ */
 const DOUBT = {
-  weighed: 0.01,
-  liquid: 0.02,
-  dry: 0.035,
-  fruit: 0.08,
-  guessedCup: 0.15,
+  weighed: both(0.01),
+  liquid: both(0.02),
+  dry: both(0.035),
+  fruit: both(0.08),
+  wholeFruit: [0.06, 0.2],
+  guessedCup: both(0.15),
   aboutPieces: 0.1,
 } as const;
+const LOOSE_FORMS: ReadonlySet<Form> = new Set(['whole', 'hulled', 'frozen', 'stored']);
 
 /** Grams in a US cup of fruit whose own figure for that form is not in the table. Common practice, no source. */
 const USUAL_CUP: Readonly<Partial<Record<Form, number>>> = {
-  whole: 145, hulled: 150, pitted: 165, 'peeled-cored': 140, chopped: 155, sliced: 150, crushed: 234, puree: 242, grated: 160,
+  whole: 145, hulled: 150, pitted: 165, 'peeled-cored': 140, chopped: 155, sliced: 150, crushed: 234, puree: 242, grated: 160, peel: 100, zest: 96, dried: 135,
   frozen: 150, stored: 150, drained: 170, 'as-bought': 145,
 }; // prettier-ignore
 
@@ -42,41 +61,120 @@ const percent = (range: Range, factor = 1): Range => ({
   high: (range.high * factor) / 100,
 });
 
+/** Carboxyl groups in protein: about 1.15 mmol a gram with 0.15 of histidine. A guess. */
+const CARBOXYL_MOL_PER_G = 0.0013;
+
+/** What ripeness does to pectin, acid and sugar, as factors. Pectin handbooks, typical, from memory. */
+const BY_RIPENESS: Readonly<Record<Ripeness, { pectin: number; acid: number; sugar: number; pH: number }>> = {
+  'under-ripe': { pectin: 1.35, acid: 1.3, sugar: 0.92, pH: -0.3 },
+  mixed: { pectin: 1.1, acid: 1.07, sugar: 0.98, pH: -0.08 },
+  ripe: { pectin: 1, acid: 1, sugar: 1, pH: 0 },
+  'over-ripe': { pectin: 0.6, acid: 0.8, sugar: 1.02, pH: 0.5 },
+};
+
+/** Pectin that comes out of simmered fruit into a strained juice, share of the fruit's. A guess. */
+const PECTIN_INTO_JUICE = 0.65;
+/** Peel and zest of citrus: pectin and insoluble solids, per cent. Pectin handbooks, typical, from memory. */
+const CITRUS_PEEL = { pectin: 3.5, insoluble: 9, acid: 0.25 } as const;
+const CITRUS = new Set(['lemon', 'lime', 'orange', 'bitter-orange', 'grapefruit', 'mandarin', 'kumquat']);
+/** Dried fruit keeps about a quarter of its weight as water. Food-composition tables, from memory. */
+const DRIED_SOLIDS = 75;
+/** Fruit from a winter store has lost some of its pectin. Common practice. */
+const STORED_PECTIN = 0.8;
+
+/** Share of a fruit's calcium that is free: much is bound to pectate and oxalate. A guess. */
+const FREE_CALCIUM = 0.3;
+
+const scale = (range: Range, factor: number): Range => ({
+  low: range.low * factor,
+  mid: range.mid * factor,
+  high: range.high * factor,
+});
+const none: Range = { low: 0, mid: 0, high: 0 };
+const between = (value: number, [less, more]: Doubt): Range => ({
+  low: value * (1 - less),
+  mid: value,
+  high: value * (1 + more),
+});
+
 /**
- * What an ingredient brings in a form, as mass fractions.
+ * What an ingredient brings in a form and at a ripeness.
  *
- * Juice carries its fruit's soluble solids and nearly none of the rest; juice won by simmering with water is weaker,
- * hence the wide low side. As bought and frozen fruit is taken as the prepared fruit it becomes.
+ * Juice carries its fruit's soluble solids and acid, two thirds of its pectin and nearly none of the rest; juice won by simmering
+ * with water is weaker, hence the wide low side. Peel and zest of citrus are rich in pectin. Dried fruit is the fruit with
+ * its water taken down to a quarter. As bought and frozen fruit is taken as the prepared fruit it becomes. The high end of
+ * a pH is never lowered by ripeness: a maker's eye does not make fruit more acid.
  */
-export function compositionOf(ingredient: Ingredient, form: Form): Composition {
-  const { solubleSolidsPercent: soluble, insolubleSolidsPercent: insoluble, invertShare } = ingredient;
-  if (form === 'juice' && ingredient.category === 'fruit') {
-    const free = 1 / (1 - insoluble.mid / 100);
-    return {
-      soluble: {
-        low: (soluble.low * free * 0.8) / 100,
-        mid: (soluble.mid * free * 0.95) / 100,
-        high: (soluble.high * free) / 100,
+export function compositionOf(ingredient: Ingredient, form: Form, ripeness: Ripeness = 'ripe'): Composition {
+  const { solubleSolidsPercent: soluble, insolubleSolidsPercent: insoluble, acidity } = ingredient;
+  const ripe = BY_RIPENESS[ripeness];
+  const grown = isProduce(ingredient);
+  const peel = CITRUS.has(ingredient.id) && (form === 'zest' || form === 'peel');
+  const juice = form === 'juice' && grown;
+  const dry =
+    form === 'dried' && ingredient.usualForm !== 'dried' ? DRIED_SOLIDS / (soluble.mid + insoluble.mid) : 1;
+  const acidFactor = ripe.acid * dry * (peel ? CITRUS_PEEL.acid : 1);
+  const natural = ingredient.pectinPercent ? scale(ingredient.pectinPercent, 0.01) : none;
+  const pectinFactor =
+    ripe.pectin * dry * (juice ? PECTIN_INTO_JUICE : 1) * (form === 'stored' ? STORED_PECTIN : 1);
+  const free = 1 / (1 - insoluble.mid / 100);
+  return {
+    soluble: juice
+      ? {
+          low: (soluble.low * free * 0.8 * ripe.sugar) / 100,
+          mid: (soluble.mid * free * 0.95 * ripe.sugar) / 100,
+          high: (soluble.high * free * ripe.sugar) / 100,
+        }
+      : percent(soluble, grown ? ripe.sugar * dry : 1),
+    insoluble: juice
+      ? { low: 0, mid: 0.002, high: 0.005 }
+      : peel
+        ? percent({ low: 7, mid: CITRUS_PEEL.insoluble, high: 11 })
+        : percent(insoluble, dry),
+    invertShare: ingredient.invertShare,
+    ...(acidity && {
+      acidity: {
+        titratablePercent: scale(acidity.titratablePercent, grown ? acidFactor : 1),
+        pH: grown
+          ? {
+              low: acidity.pH.low,
+              mid: Math.min(Math.max(acidity.pH.mid + ripe.pH, acidity.pH.low), acidity.pH.high),
+              high: acidity.pH.high,
+            }
+          : acidity.pH,
+        shares: acidity.shares,
       },
-      insoluble: { low: 0, mid: 0.002, high: 0.005 },
-      invertShare,
-    };
-  }
-  return { soluble: percent(soluble), insoluble: percent(insoluble), invertShare };
+    }),
+    pectin: peel
+      ? { low: 0.025, mid: CITRUS_PEEL.pectin / 100, high: 0.045 }
+      : scale(natural, grown ? pectinFactor : 1),
+    ...(ingredient.pectinProduct && {
+      added: { type: ingredient.pectinProduct.type, share: percent(ingredient.pectinProduct.percent) },
+    }),
+    freeCalcium_mgPerKg: ingredient.calcium_mg * 10 * dry * (juice ? 0.5 : 1) * (grown ? FREE_CALCIUM : 1),
+    protein_molPerKg: (ingredient.proteinPercent ?? 0) * 10 * CARBOXYL_MOL_PER_G,
+    alkali_eqPerKg: ingredient.alkali_eqPerKg ?? none,
+  };
 }
 
 function gramsPerCup(
   ingredient: Ingredient,
   form: Form,
   packed: boolean,
-): { grams: number; doubt: number } | undefined {
+): { grams: number; doubt: Doubt } | undefined {
   if (packed && ingredient.gramsPerPackedCup !== undefined)
     return { grams: ingredient.gramsPerPackedCup, doubt: DOUBT.dry };
   const known = ingredient.gramsPerCup[form];
   if (known !== undefined)
     return {
       grams: known,
-      doubt: ingredient.liquid ? DOUBT.liquid : ingredient.category === 'fruit' ? DOUBT.fruit : DOUBT.dry,
+      doubt: ingredient.liquid
+        ? DOUBT.liquid
+        : !isProduce(ingredient)
+          ? DOUBT.dry
+          : LOOSE_FORMS.has(form)
+            ? DOUBT.wholeFruit
+            : DOUBT.fruit,
     };
   if (form === 'juice')
     return {
@@ -84,15 +182,17 @@ function gramsPerCup(
       doubt: DOUBT.liquid,
     };
   const usual = USUAL_CUP[form];
-  return usual !== undefined && ingredient.category === 'fruit'
-    ? { grams: usual, doubt: DOUBT.guessedCup }
-    : undefined;
+  return usual !== undefined && isProduce(ingredient) ? { grams: usual, doubt: DOUBT.guessedCup } : undefined;
 }
+
+/** Fruit and vegetables: what has forms, ripeness and waste. */
+export const isProduce = ({ category }: Ingredient): boolean =>
+  category === 'fruit' || category === 'vegetable';
 
 /** Forms with figures for this ingredient. */
 export function knownForms(ingredient: Ingredient): Form[] {
   const own = Object.keys(ingredient.gramsPerCup) as Form[];
-  return ingredient.category === 'fruit'
+  return isProduce(ingredient)
     ? [...new Set<Form>([...own, ...(Object.keys(USUAL_CUP) as Form[]), 'juice'])]
     : [...new Set<Form>([ingredient.usualForm, ...own])];
 }
@@ -132,7 +232,7 @@ export function massOf(amount: Amount, ingredient: Ingredient, form: Form): Mass
   };
   switch (amount.unit.kind) {
     case 'mass': {
-      const mass_kg = prepared(within(amount.value * amount.unit.si, DOUBT.weighed));
+      const mass_kg = prepared(between(amount.value * amount.unit.si, DOUBT.weighed));
       if (amount.unit.id === 'oz' && ingredient.liquid) {
         return {
           ok: true,
@@ -150,10 +250,10 @@ export function massOf(amount: Amount, ingredient: Ingredient, form: Form): Mass
       const cup = gramsPerCup(ingredient, form, amount.packed);
       if (!cup)
         return { ok: false, message: `no figure for a cup of ${name}; write a weight, such as "50 g"` };
-      const doubt = amount.unit.kind === 'pinch' ? 0.5 : cup.doubt;
+      const doubt = amount.unit.kind === 'pinch' ? both(0.5) : cup.doubt;
       return {
         ok: true,
-        mass_kg: prepared(within((amount.value * amount.unit.si * cup.grams) / CUP_ML / 1000, doubt)),
+        mass_kg: prepared(between((amount.value * amount.unit.si * cup.grams) / CUP_ML / 1000, doubt)),
       };
     }
     case 'piece':

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
 import type { FormulaView } from '@idle-kettle/contract';
-import { balance, ingredientById, jarWords, readFormula } from '@idle-kettle/core';
+import { balance, firstFruit, jarWords, readFormula } from '@idle-kettle/core';
 import { useTheme } from '../../app/theme.js';
 import { useNewBatch } from '../../batch/new-batch.js';
 import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
@@ -71,9 +71,7 @@ function FormulaCard({ formula }: { readonly formula: FormulaView }) {
   const pot = readFormula(document, place).formula;
   const result = balance(pot);
   const stop = result && stopWords(pot, result, formats);
-  const fruit = document.lines.find(
-    (line) => ingredientById(line.ingredient ?? '')?.category === 'fruit',
-  )?.ingredient;
+  const fruit = firstFruit(document);
   const jars = result?.jars
     .filter((jar) => jar.count.mid > 0.05)
     .map((jar) => jarsOf(jarWords(jar.count.mid), jar.size));

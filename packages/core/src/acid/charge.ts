@@ -1,0 +1,179 @@
+/**
+ * Amounts that decide a pH, moles or equivalents in a pot (or per kilogram; {@link pHOf} is told the mass).
+ * `cation` is the strong base that came with the fruit (mostly potassium), with hard water or with soda.
+ */
+export interface AcidContent {
+  citric: number;
+  malic: number;
+  tartaric: number;
+  acetic: number;
+  /** Carboxyl groups of egg and milk protein. */
+  protein: number;
+  cation: number;
+}
+
+export const ACID_KEYS = ['citric', 'malic', 'tartaric', 'acetic', 'protein'] as const;
+export type AcidKey = (typeof ACID_KEYS)[number];
+
+export const noAcid = (): AcidContent => ({
+  citric: 0,
+  malic: 0,
+  tartaric: 0,
+  acetic: 0,
+  protein: 0,
+  cation: 0,
+});
+
+/**
+ * Dissociation constants at 25 C. CRC Handbook of Chemistry and Physics, from memory. The one of protein is a guess: 1.15
+ * mmol of carboxyl a gram at about 4.2 and 0.15 mmol of histidine at 6.5, taken together.
+ */
+const PK: Readonly<Record<AcidKey, readonly number[]>> = {
+  citric: [3.13, 4.76, 6.4],
+  malic: [3.4, 5.11],
+  tartaric: [3.04, 4.37],
+  acetic: [4.756],
+  protein: [4.3],
+};
+
+/** Protons an acid gives up by pH 8.2, the end point of a titration. */
+export const VALENCE: Readonly<Record<AcidKey, number>> = {
+  citric: 3,
+  malic: 2,
+  tartaric: 2,
+  acetic: 1,
+  protein: 1,
+};
+
+const LN10 = Math.LN10;
+/** Davies 1962, A at 25 C; the fall of the activity of a single charge, as a power of ten. @param ionic mol/kg, 0 to 0.5 */
+function davies(ionic: number): number {
+  const root = Math.sqrt(Math.min(Math.max(ionic, 0), 0.5));
+  return 0.509 * (root / (1 + root) - 0.3 * root * root);
+}
+
+/** Sets of constants by ionic strength, in steps of 0.005 mol/kg: they change slowly. */
+const constants = new Map<number, Readonly<Record<AcidKey, readonly number[]>>>();
+function constantsAt(ionic: number): Readonly<Record<AcidKey, readonly number[]>> {
+  const step = Math.round(Math.min(Math.max(ionic, 0), 0.5) * 200);
+  let found = constants.get(step);
+  if (!found) {
+    const fall = davies(step / 200);
+    // K of step z is met at unit activity; in concentrations pK falls by (2z - 1) times the Davies term.
+    const shifted = (key: AcidKey): number[] =>
+      PK[key].map((pk, i) => Math.exp(-LN10 * (pk - fall * (2 * (i + 1) - 1))));
+    found = {
+      citric: shifted('citric'),
+      malic: shifted('malic'),
+      tartaric: shifted('tartaric'),
+      acetic: shifted('acetic'),
+      protein: shifted('protein'),
+    };
+    constants.set(step, found);
+  }
+  return found;
+}
+
+/** Mean charge of an acid and its slope against pH, for the proton activity `h`. */
+let slope = 0;
+function charge(k: readonly number[], h: number): number {
+  const k1 = k[0] ?? 0;
+  const a = k1 / h;
+  if (k.length === 1) {
+    const q = a / (1 + a);
+    slope = LN10 * q * (1 - q);
+    return q;
+  }
+  const b = (a * (k[1] ?? 0)) / h;
+  const c = k.length === 3 ? (b * (k[2] ?? 0)) / h : 0;
+  const all = 1 + a + b + c;
+  const q = (a + 2 * b + 3 * c) / all;
+  slope = LN10 * ((a + 4 * b + 9 * c) / all - q * q);
+  return q;
+}
+
+/**
+ * Mean charge of an acid at a pH: the protons a molecule has given up.
+ *
+ * @param ionic ionic strength, mol/kg, 0 to 0.5
+ * @returns 0 to the number of its protons
+ */
+export const meanCharge = (acid: AcidKey, pH: number, ionic: number): number =>
+  charge(constantsAt(ionic)[acid], Math.exp(-LN10 * pH));
+
+/** Concentration of free protons, mol/kg, for a pH (which is an activity). */
+export const protons = (pH: number, ionic: number): number => Math.exp(-LN10 * (pH - davies(ionic)));
+
+/**
+ * pH by charge balance: cations and protons against the charges of the acids.
+ *
+ * @param content moles in the pot
+ * @param mass_kg of the pot the acids are dissolved in
+ * @param guess pH to begin from
+ * @returns pH at 25 C, 0 to 14; 7 where there is neither acid nor base
+ */
+export function pHOf(content: AcidContent, mass_kg: number, guess = 3.3): number {
+  const { citric, malic, tartaric, acetic, protein, cation } = content;
+  if (citric + malic + tartaric + acetic + protein + cation <= 0 || !(mass_kg > 0)) return 7;
+  const per = 1 / mass_kg;
+  let ionic = cation * per;
+  let pH = guess;
+  for (let round = 0; round < 2; round++) {
+    const k = constantsAt(ionic);
+    const lift = LN10 * davies(ionic);
+    let low = 0;
+    let high = 14;
+    let square = 0;
+    for (let i = 0; i < 60; i++) {
+      const h = Math.exp(-LN10 * pH);
+      const free = h * Math.exp(lift);
+      const hydroxide = 1e-14 / h;
+      let sum = hydroxide - free - cation * per;
+      let steep = LN10 * (hydroxide + free);
+      if (citric > 0) {
+        const c = citric * per;
+        sum += c * charge(k.citric, h);
+        steep += c * slope;
+      }
+      if (malic > 0) {
+        const c = malic * per;
+        sum += c * charge(k.malic, h);
+        steep += c * slope;
+      }
+      if (tartaric > 0) {
+        const c = tartaric * per;
+        sum += c * charge(k.tartaric, h);
+        steep += c * slope;
+      }
+      if (acetic > 0) {
+        const c = acetic * per;
+        sum += c * charge(k.acetic, h);
+        steep += c * slope;
+      }
+      if (protein > 0) {
+        const c = protein * per;
+        sum += c * charge(k.protein, h);
+        steep += c * slope;
+      }
+      if (sum > 0) high = pH;
+      else low = pH;
+      const next = pH - sum / steep;
+      const moved = next > low && next < high ? next : (low + high) / 2;
+      const step = Math.abs(moved - pH);
+      pH = moved;
+      if (step < 1e-7) break;
+    }
+    // Ionic strength from the charges themselves: half of cations and protons, half of anions, a bit more for the double ones.
+    const h = Math.exp(-LN10 * pH);
+    const q = charge(k.citric, h);
+    square = citric * q * q;
+    const m = charge(k.malic, h);
+    square += malic * m * m;
+    const t = charge(k.tartaric, h);
+    square += tartaric * t * t + acetic * charge(k.acetic, h);
+    const better = 0.5 * (cation * per + h + square * per);
+    if (Math.abs(better - ionic) < 0.005) break;
+    ionic = better;
+  }
+  return pH;
+}

@@ -1,0 +1,2 @@
+export * from './charge.js';
+export * from './content.js';

@@ -1,0 +1,3 @@
+export * from './edit.js';
+export * from './scale.js';
+export * from './remedies.js';

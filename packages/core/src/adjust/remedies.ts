@@ -1,0 +1,345 @@
+import { balance, preparePot, type Balance, type PreparedPot } from '../balance/index.js';
+import { ingredientById, massOf } from '../produce/index.js';
+import { parseAmount, writeAddition, writeAmount, type UnitSystem } from '../quantity/index.js';
+import { readFormula, type FormulaDocument } from '../formula/index.js';
+import { assessKeeping, KEEPING_VERDICTS, type Keeping, type KeepingOptions } from '../keeping/index.js';
+import type { Place } from '../water/index.js';
+import { worstPH } from '../keeping/index.js';
+import { edited, type Edit } from './edit.js';
+
+/** One change that helps, computed, with its effect. */
+export interface Remedy {
+  readonly code: string;
+  /** What to do: "Add 30 ml bottled lemon juice". */
+  readonly text: string;
+  /** What it does: "pH 3.6 → 3.3, set soft → good, yield +0.1". */
+  readonly effect: string;
+  readonly change: readonly Edit[];
+}
+
+export interface RemedyOptions extends KeepingOptions {
+  readonly kitchen?: Place;
+  readonly units?: UnitSystem;
+}
+
+/** A pot as it would be, evaluated at the middle. */
+interface Trial {
+  readonly document: FormulaDocument;
+  readonly pot: PreparedPot;
+}
+
+/** pH most makers and most pectin like best. */
+const BEST_PH = 3.25;
+/** Firmness aimed at where a set is wanted. */
+const GOOD = 1;
+/** Free calcium a gram of pectin aimed at, mg. */
+const GOOD_CALCIUM = 15;
+
+/**
+ * What to change, computed and not canned: for each thing that is wrong the least change that puts it right, each tried in
+ * a full balance and kept only if it helps. Keeping comes before set, set before the rest.
+ *
+ * @returns at most six, the most useful first; empty where nothing is wrong or nothing helps
+ */
+export function remedies(document: FormulaDocument, options: RemedyOptions = {}): Remedy[] {
+  const before = look(document, options);
+  if (!before) return [];
+  const { kitchen = {}, units = 'metric' } = options;
+  const found: Remedy[] = [];
+  const trial = (edits: readonly Edit[]): Trial | undefined => {
+    const next = edited(document, edits);
+    const { formula, problems } = readFormula(next, kitchen);
+    const pot = problems.length === 0 ? preparePot(formula) : null;
+    return pot ? { document: next, pot } : undefined;
+  };
+  const offer = (
+    code: string,
+    text: string,
+    edits: readonly Edit[] | undefined,
+    helps: (after: Look) => boolean,
+  ): void => {
+    if (!edits || found.some((other) => JSON.stringify(other.change) === JSON.stringify(edits))) return;
+    const after = look(edited(document, edits), options);
+    if (
+      !after ||
+      !helps(after) ||
+      KEEPING_VERDICTS.indexOf(after.keeping.verdict) > KEEPING_VERDICTS.indexOf(before.keeping.verdict)
+    )
+      return;
+    found.push({ code, text, effect: effectOf(before, after), change: edits });
+  };
+  /** The least of an ingredient that makes `enough` true, written as a kitchen measures it. */
+  const least = (id: string, enough: (t: Trial) => boolean, most = 0.6): Edit[] | undefined => {
+    const amount = leastAmount(before.balance.massIn_kg.mid * 1000 * most, (grams) => {
+      const t = trial([addition(document, id, grams, units)]);
+      return t !== undefined && enough(t);
+    });
+    return amount === undefined ? undefined : [addition(document, id, amount, units)];
+  };
+  const said = (edits: readonly Edit[] | undefined, id: string): string => {
+    const [edit] = edits ?? [];
+    const name = ingredientById(id)?.name[1] ?? id;
+    if (edit?.op === 'set') return `Make it ${edit.amount} ${name}`;
+    return edit?.op === 'add' ? `Add ${edit.amount} ${name}` : '';
+  };
+
+  const { balance: now, keeping } = before;
+  const { set } = now;
+  if (keeping.reasons.some(({ code }) => code === 'not-acid-enough') && keeping.limitPH !== null) {
+    const limit = keeping.limitPH;
+    const lemon = least(
+      'lemon-juice-bottled',
+      ({ document: next }) => worstPH(readFormula(next, kitchen).formula) <= limit,
+    );
+    offer(
+      'acid-for-keeping',
+      said(lemon, 'lemon-juice-bottled'),
+      lemon,
+      (after) => after.keeping.verdict === 'shelf',
+    );
+  }
+  if (keeping.reasons.some(({ code }) => code === 'no-row')) {
+    const size = document.kind === 'curd' ? 'half-pint' : 'pint';
+    offer(
+      'smaller-jars',
+      `Fill ${size}s`,
+      [{ op: 'jars', jars: [{ size }] }],
+      (after) => after.keeping.verdict === 'shelf',
+    );
+  }
+  if (keeping.reasons.some(({ code }) => code === 'fat')) {
+    const line = document.lines.findIndex(
+      ({ ingredient }) => ingredient === 'butter' || ingredient === 'cooking-oil',
+    );
+    if (line >= 0 && document.kind !== 'curd')
+      offer(
+        'less-fat',
+        'Keep to 1/2 tsp of it',
+        [{ op: 'set', line, amount: '1/2 tsp' }],
+        (after) => after.keeping.verdict === 'shelf',
+      );
+  }
+  if (now.warnings.some(({ code }) => code === 'already-past-finish')) {
+    const sugar = document.lines.findIndex(
+      ({ ingredient }) => ingredientById(ingredient ?? '')?.category === 'sweetener',
+    );
+    if (sugar >= 0) {
+      const less = lessOf(
+        document,
+        sugar,
+        trial,
+        ({ pot }) => pot.outcome.waterOff > pot.contents.mass * 0.08,
+      );
+      offer(
+        'less-sugar',
+        less?.[0]?.op === 'set' ? `Make it ${less[0].amount} ${nameOf(document, sugar)}` : '',
+        less,
+        (after) => after.balance.waterToBoilOff_kg.mid > now.waterToBoilOff_kg.mid,
+      );
+    }
+    const water = least('water', ({ pot }) => pot.outcome.waterOff > pot.contents.mass * 0.08);
+    offer(
+      'more-water',
+      said(water, 'water'),
+      water,
+      (after) => after.balance.waterToBoilOff_kg.mid > now.waterToBoilOff_kg.mid,
+    );
+  }
+  const weak = set.firmness.mid < 0.8;
+  const wanting = set.firmness.mid < 0.9;
+  const firmer = (after: Look): boolean => after.balance.set.firmness.mid > set.firmness.mid * 1.08;
+  if (set.model === 'high-methoxyl') {
+    const reasons = new Set(set.reasons.map(({ code }) => code));
+    const lemonId = document.kind === 'savoury-jelly' ? 'citric-acid' : 'lemon-juice-bottled';
+    if (wanting && reasons.has('little-acid')) {
+      const lemon = least(lemonId, ({ pot }) => pot.outcome.pH <= BEST_PH + 0.1);
+      offer('acid-for-set', said(lemon, lemonId), lemon, firmer);
+    }
+    if (wanting && reasons.has('few-solids')) {
+      if (document.finish.type === 'hard-boil') {
+        const sugar = least('white-sugar', ({ pot }) => pot.outcome.solids >= 62);
+        offer('sugar-for-set', said(sugar, 'white-sugar'), sugar, firmer);
+      } else
+        offer(
+          'boil-further',
+          'Boil on to 65 % soluble solids',
+          [{ op: 'finish', finish: { type: 'soluble-solids', percent: 65 } }],
+          firmer,
+        );
+    }
+    if (weak) {
+      const partner = least('tart-apple', ({ pot }) => pot.outcome.firmness >= 0.85, 0.25);
+      if (document.method === 'long-boil' && document.kind !== 'jelly' && document.kind !== 'savoury-jelly')
+        offer('pectin-partner', said(partner, 'tart-apple'), partner, firmer);
+      const id = document.method === 'liquid-pectin' ? 'pectin-liquid' : 'pectin-powder';
+      const pectin = least(id, ({ pot }) => pot.outcome.firmness >= GOOD);
+      offer('pectin-for-set', said(pectin, id), pectin, firmer);
+      const line = document.lines.findIndex(
+        ({ ingredient }) => ingredientById(ingredient ?? '')?.category === 'sweetener',
+      );
+      if (line >= 0 && document.finish.type !== 'hard-boil') {
+        const less = lessOf(document, line, trial, ({ pot }) => pot.outcome.firmness >= 0.85);
+        offer(
+          'less-sugar-for-set',
+          less?.[0]?.op === 'set' ? `Make it ${less[0].amount} ${nameOf(document, line)}` : '',
+          less,
+          firmer,
+        );
+      }
+    }
+  }
+  if (set.model === 'low-methoxyl') {
+    if (set.reasons.some(({ code }) => code === 'little-calcium')) {
+      const water = least(
+        'calcium-water',
+        ({ pot }) =>
+          pot.contents.freeCalcium_mg / Math.max(pot.contents.lowMethoxyl * 1000, 1e-9) >= GOOD_CALCIUM,
+      );
+      offer('calcium-for-set', said(water, 'calcium-water'), water, firmer);
+    }
+    if (weak) {
+      const pectin = least('pectin-calcium', ({ pot }) => pot.outcome.firmness >= GOOD);
+      offer('pectin-for-set', said(pectin, 'pectin-calcium'), pectin, firmer);
+    }
+  }
+  if (set.firmness.mid > 2.1 && set.model !== 'egg') {
+    const water = least('water', ({ pot }) => pot.outcome.firmness <= 1.6);
+    offer(
+      'softer',
+      said(water, 'water'),
+      water,
+      (after) => after.balance.set.firmness.mid < set.firmness.mid,
+    );
+  }
+  if (now.warnings.some(({ code }) => code === 'may-crystallise')) {
+    const lemon = least('lemon-juice-bottled', ({ pot }) => pot.outcome.inversion > 0.2);
+    offer(
+      'acid-against-grains',
+      said(lemon, 'lemon-juice-bottled'),
+      lemon,
+      (after) => !after.balance.warnings.some(({ code }) => code === 'may-crystallise'),
+    );
+  }
+  return found.filter(({ text }) => text !== '').slice(0, 6);
+}
+
+interface Look {
+  readonly balance: Balance;
+  readonly keeping: Keeping;
+}
+
+function look(document: FormulaDocument, { kitchen = {}, on }: RemedyOptions): Look | undefined {
+  const { formula, problems } = readFormula(document, kitchen);
+  if (problems.length > 0) return undefined;
+  const made = balance(formula);
+  return made
+    ? { balance: made, keeping: assessKeeping(formula, on === undefined ? {} : { on }, made) }
+    : undefined;
+}
+
+const nameOf = (document: FormulaDocument, line: number): string =>
+  ingredientById(document.lines[line]?.ingredient ?? '')?.name[1] ?? '';
+
+/** Adds to the line that has the ingredient already, if it is measured the same way; else a new line. */
+function addition(document: FormulaDocument, id: string, grams: number, units: UnitSystem): Edit {
+  const ingredient = ingredientById(id);
+  const perCup = ingredient?.gramsPerCup[ingredient.usualForm];
+  const perMl = ingredient?.liquid === true && perCup !== undefined ? perCup / 236.588 : undefined;
+  const line = document.lines.findIndex((other) => other.ingredient === id && other.form === undefined);
+  const text = document.lines[line]?.amount;
+  const had = typeof text === 'string' ? parseAmount(text, document.decimal) : undefined;
+  if (
+    ingredient &&
+    line >= 0 &&
+    had?.ok &&
+    (had.amount.unit.kind === 'mass' || had.amount.unit.kind === 'volume')
+  ) {
+    const mass = massOf(had.amount, ingredient, ingredient.usualForm);
+    const each = mass.ok ? (mass.mass_kg.mid * 1000) / had.amount.value : undefined;
+    if (each !== undefined && each > 0) {
+      const total = had.amount.value + grams / each;
+      // Rounded up, so that it stays enough.
+      if (had.amount.unit.id === 'tbsp' && total > 8)
+        return { op: 'set', line, amount: writeAddition(total * each, perMl, units) };
+      const fine =
+        had.amount.unit.id === 'cup'
+          ? 8
+          : ['kg', 'l', 'lb', 'quart'].includes(had.amount.unit.id)
+            ? 100
+            : ['tbsp', 'tsp'].includes(had.amount.unit.id)
+              ? 2
+              : 1;
+      return { op: 'set', line, amount: writeAmount(Math.ceil(total * fine - 1e-9) / fine, had.amount.unit) };
+    }
+  }
+  return { op: 'add', ingredient: id, amount: writeAddition(grams, perMl, units) };
+}
+
+/** Least grams, up to `most`, for which `enough` holds; it is tried in the amounts as written. */
+function leastAmount(most: number, enough: (grams: number) => boolean): number | undefined {
+  let high = most * 0.006;
+  while (!enough(high)) {
+    if (high >= most) return undefined;
+    high = Math.min(high * 2, most);
+  }
+  let low = 0;
+  for (let i = 0; i < 12; i++) {
+    const middle = (low + high) / 2;
+    if (enough(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/** The most of a line that still makes `enough` true, down to a quarter of it. */
+function lessOf(
+  document: FormulaDocument,
+  line: number,
+  trial: (edits: readonly Edit[]) => Trial | undefined,
+  enough: (t: Trial) => boolean,
+): Edit[] | undefined {
+  const text = document.lines[line]?.amount;
+  const had = typeof text === 'string' ? parseAmount(text, document.decimal) : undefined;
+  if (!had?.ok) return undefined;
+  const { amount } = had;
+  const at = (share: number): Edit[] => [
+    { op: 'set', line, amount: writeAmount(amount.value * share, amount.unit) },
+  ];
+  const works = (share: number): boolean => {
+    const t = trial(at(share));
+    return t !== undefined && enough(t);
+  };
+  let low = 0.25;
+  if (!works(low)) return undefined;
+  let high = 1;
+  for (let i = 0; i < 10; i++) {
+    const middle = (low + high) / 2;
+    if (works(middle)) low = middle;
+    else high = middle;
+  }
+  return at(low);
+}
+
+function effectOf(before: Look, after: Look): string {
+  const parts: string[] = [];
+  const [b, a] = [before.balance, after.balance];
+  if (before.keeping.verdict !== after.keeping.verdict)
+    parts.push(`keeping ${before.keeping.verdict} → ${after.keeping.verdict}`);
+  if (Math.abs(a.pH.mid - b.pH.mid) >= 0.05) parts.push(`pH ${b.pH.mid.toFixed(1)} → ${a.pH.mid.toFixed(1)}`);
+  if (a.set.verdict !== b.set.verdict) parts.push(`set ${b.set.verdict} → ${a.set.verdict}`);
+  else if (Math.abs(a.set.firmness.mid - b.set.firmness.mid) >= 0.05)
+    parts.push(`firmness ${b.set.firmness.mid.toFixed(1)} → ${a.set.firmness.mid.toFixed(1)}`);
+  if (Math.abs(a.finish.solubleSolidsPercent.mid - b.finish.solubleSolidsPercent.mid) >= 0.5)
+    parts.push(
+      `solids ${b.finish.solubleSolidsPercent.mid.toFixed(0)} → ${a.finish.solubleSolidsPercent.mid.toFixed(0)} %`,
+    );
+  const jars = (x: Balance): number => x.jars.reduce((sum, { count }) => sum + count.mid, 0);
+  const more = jars(a) - jars(b);
+  // Counts of different jars cannot be compared.
+  const sizes = (x: Balance): string => x.jars.map(({ size }) => size).join();
+  if (sizes(a) === sizes(b) && Math.abs(more) >= 0.05)
+    parts.push(
+      `yield ${more > 0 ? '+' : '−'}${Math.abs(more).toFixed(1)} ${Math.abs(more) > 1 ? 'jars' : 'jar'}`,
+    );
+  return parts.join(', ');
+}

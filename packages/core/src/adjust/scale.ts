@@ -1,0 +1,171 @@
+import { preparePot } from '../balance/index.js';
+import { massOf } from '../produce/index.js';
+import { parseAmount } from '../quantity/index.js';
+import { readFormula, type FormulaDocument, type PotFormula } from '../formula/index.js';
+import { fillVolume_ml, QUARTER_INCH_MM, type JarSize } from '../jars/index.js';
+import type { Place } from '../water/index.js';
+import { amountOf, edited, scaledAmount } from './edit.js';
+
+export type ScaleTarget =
+  | { readonly by: 'factor'; readonly factor: number }
+  | { readonly by: 'jars'; readonly count: number; readonly jar: JarSize }
+  /** All of a line: what is on the table. */
+  | { readonly by: 'line'; readonly line: number; readonly to: string }
+  /** The largest batch the pot takes: filled to a third, since the foam climbs three to four times. */
+  | { readonly by: 'pot'; readonly pot_l: number };
+
+export type ScaleResult =
+  | {
+      readonly ok: true;
+      readonly document: FormulaDocument;
+      readonly factor: number;
+      /** What to know: batches to split into, a pot that is too small. */
+      readonly notes: readonly string[];
+    }
+  | { readonly ok: false; readonly path: string; readonly message: string };
+
+/** Factors beyond these are slips of the pen. */
+const LEAST = 0.02;
+const MOST = 50;
+/** Boxes and pouches that are cooked at once. Common practice: never double a batch with added pectin. */
+const ONE_BOX = { 'pectin-powder': 0.066, 'pectin-liquid': 0.19 } as const;
+/** Share of the pot's depth that may be filled before the sugar boil. Common practice. */
+const FILL_OF_POT = 1 / 3;
+
+/**
+ * Scales a whole formula; ratios stay as they are, and amounts are written as a kitchen measures them.
+ *
+ * @param kitchen where the kettle stands, when the document does not say
+ */
+export function scaleFormula(
+  document: FormulaDocument,
+  target: ScaleTarget,
+  kitchen: Place = {},
+): ScaleResult {
+  const { formula, problems } = readFormula(document, kitchen);
+  const first = problems[0];
+  if (first) return { ok: false, ...first };
+  const factor = factorFor(document, formula, target);
+  if (typeof factor !== 'number') return { ok: false, ...factor };
+  if (!(factor >= LEAST && factor <= MOST))
+    return {
+      ok: false,
+      path: target.by === 'line' ? `lines[${target.line}].amount` : '',
+      message: `that is ${factor > 1 ? factor.toFixed(0) : factor.toPrecision(1)} times the formula; write one from ${LEAST} to ${MOST} times`,
+    };
+  const scaled = times(document, formula, factor);
+  return { ok: true, document: scaled, factor, notes: notesOn(scaled, target, kitchen) };
+}
+
+type Fault = { readonly path: string; readonly message: string };
+
+function factorFor(document: FormulaDocument, formula: PotFormula, target: ScaleTarget): number | Fault {
+  switch (target.by) {
+    case 'factor':
+      return target.factor;
+    case 'jars': {
+      const fill = fillVolume_ml(target.jar, formula.jars[0]?.headspace_mm ?? QUARTER_INCH_MM);
+      const wanted = target.count * fill;
+      return solveFactor(
+        formula,
+        (pot) =>
+          pot.outcome.counts.reduce((sum, count, i) => sum + count * (pot.rules.jars[i]?.fill_ml ?? 0), 0) /
+          wanted,
+      );
+    }
+    case 'line': {
+      const line = formula.lines.find(({ index }) => index === target.line);
+      if (!line)
+        return {
+          path: `lines[${target.line}]`,
+          message: `there is no such line; write one from 0 to ${document.lines.length - 1}`,
+        };
+      const amount = parseAmount(target.to, document.decimal);
+      if (!amount.ok) return { path: '--to', message: amount.message };
+      const mass = massOf(amount.amount, line.ingredient, line.form);
+      if (!mass.ok) return { path: '--to', message: mass.message };
+      return mass.mass_kg.mid / line.mass_kg.mid;
+    }
+    case 'pot': {
+      const pot = preparePot(formula);
+      if (!pot) return { path: 'lines', message: 'nothing is in the pot' };
+      const start_l = pot.contents.mass / (1 + 0.39 * (pot.contents.soluble / pot.contents.mass));
+      return (target.pot_l * FILL_OF_POT) / start_l;
+    }
+  }
+}
+
+/** The factor at which `share` is 1; film is lost once however large the pot, so that it is nearly but not quite in proportion. */
+function solveFactor(
+  formula: PotFormula,
+  share: (pot: NonNullable<ReturnType<typeof preparePot>>) => number,
+): number {
+  let factor = 1;
+  for (let i = 0; i < 25; i++) {
+    const lines = formula.lines.map((line) => ({
+      ...line,
+      mass_kg: {
+        low: line.mass_kg.low * factor,
+        mid: line.mass_kg.mid * factor,
+        high: line.mass_kg.high * factor,
+      },
+    }));
+    const finish =
+      formula.finish.type === 'weight'
+        ? {
+            ...formula.finish,
+            mass_kg: {
+              low: formula.finish.mass_kg.low * factor,
+              mid: formula.finish.mass_kg.mid * factor,
+              high: formula.finish.mass_kg.high * factor,
+            },
+          }
+        : formula.finish;
+    const pot = preparePot({ ...formula, lines, finish });
+    const now = pot ? share(pot) : 0;
+    if (!(now > 0)) return Infinity;
+    if (Math.abs(now - 1) < 1e-6) break;
+    factor /= now;
+  }
+  return factor;
+}
+
+function times(document: FormulaDocument, formula: PotFormula, factor: number): FormulaDocument {
+  const edits = document.lines.flatMap((line, i) => {
+    const amount = amountOf(line, document.decimal);
+    return amount ? [{ op: 'set' as const, line: i, amount: scaledAmount(amount, factor) }] : [];
+  });
+  const scaled = { ...edited(document, edits) };
+  delete scaled.statedYield;
+  // Amounts are written with a decimal point.
+  if (scaled.decimal === ',') scaled.decimal = '.';
+  if (formula.finish.type === 'weight')
+    scaled.finish = {
+      ...scaled.finish,
+      mass: `${Number((formula.finish.mass_kg.mid * factor).toPrecision(4))} kg`,
+    };
+  return scaled;
+}
+
+function notesOn(document: FormulaDocument, target: ScaleTarget, kitchen: Place): string[] {
+  const { formula } = readFormula(document, kitchen);
+  const notes: string[] = [];
+  for (const [id, most] of Object.entries(ONE_BOX)) {
+    const mass = formula.lines.reduce(
+      (sum, line) => sum + (line.ingredient.id === id ? line.mass_kg.mid : 0),
+      0,
+    );
+    const usual =
+      id === 'pectin-powder' ? formula.method === 'powdered-pectin' : formula.method === 'liquid-pectin';
+    if (usual && mass > most)
+      notes.push(
+        `cook this in ${Math.ceil(mass / most)} equal batches: with added pectin a doubled batch often does not set`,
+      );
+  }
+  const pot = preparePot(formula);
+  if (pot && target.by !== 'pot') {
+    const litres = pot.contents.mass / (1 + 0.39 * (pot.contents.soluble / pot.contents.mass));
+    notes.push(`needs a pot of ${(litres * 3).toFixed(0)} to ${(litres * 4).toFixed(0)} l, for the foam`);
+  }
+  return notes;
+}

@@ -1,0 +1,224 @@
+import { within, type Range } from '../range/index.js';
+import { titratablePercentOf } from '../acid/index.js';
+import { inversionRate_perMin, syrupDensity_kgPerM3 } from '../syrup/index.js';
+import { butterFirmness, curdFirmness, highMethoxylFirmness, lowMethoxylFirmness, pectinLeft } from '../pectin/index.js'; // prettier-ignore
+import { fillInOrder } from '../jars/index.js';
+import type { PotFormula } from '../formula/index.js';
+import { pHOfContents, type Contents } from './contents.js';
+import { finishedMass, type FinishRule } from './finish.js';
+
+/** Left on the pan and the ladle, kg. Common practice, no source; one figure for every pot. */
+export const FILM_KG: Range = { low: 0.01, mid: 0.03, high: 0.08 };
+/** Skimmed as foam, share of the finished mass. Common practice, no source. */
+export const FOAM_SHARE: Range = { low: 0, mid: 0.015, high: 0.03 };
+/** Air in the jarred spread, share of its volume. Common practice, no source. */
+export const AIR_SHARE: Range = { low: 0.01, mid: 0.02, high: 0.03 };
+/**
+ * Water a pan on a household burner boils off, kg an hour for every kg in it: 1 to 2.3 kW into 3 kg of jam. Bigger pots
+ * are taken to stand in bigger pans; a kitchen's own figure beats it.
+ */
+export const EVAPORATION_PER_H: Range = { low: 0.4, mid: 0.62, high: 1 };
+/** Spread goes into the jar at about this temperature. Common practice. */
+export const FILL_C = 90;
+/** Doubt of a jar's volume, and of filling to the headspace, share. */
+export const JAR_DOUBT = 0.03;
+/** Minutes the fruit softens before the sugar goes in; it costs pectin and some of the water. Common practice. */
+const SOFTENING_MIN = 15;
+/** Longest boil with the sugar in: what has more water than that is simmered down first, as marmalade peel is. Common practice. */
+const LONGEST_SUGAR_BOIL_MIN = 30;
+const SHORTEST_SUGAR_BOIL_MIN = 4;
+/** A timed boil is brought up over some minutes with the sugar in; cooling in the jar counts as some more. Vukov 1965 with common practice. */
+const BRINGING_UP_MIN = 5;
+const COOLING_MIN = 7;
+/** The pot climbs to its finish; as far as inversion goes it stood this share of the rise above water. */
+const MEAN_RISE = 0.55;
+
+/** Which set decides the firmness. */
+export type SetModel = 'high-methoxyl' | 'low-methoxyl' | 'consistency' | 'egg' | 'none';
+
+/** The doubts of the whole pot, beside those of its lines. */
+export const POT_INPUTS = [
+  'finish',
+  'curve',
+  'inversion',
+  'evaporation',
+  'film',
+  'foam',
+  'air',
+  'jar',
+  'pectinModel',
+  'pHModel',
+] as const;
+export type PotInput = (typeof POT_INPUTS)[number];
+
+/** Ranges of the pot's own doubts. `finish` is what {@link FinishRule} says. */
+export const potInputs = (
+  rule: FinishRule,
+  evaporation: Range = EVAPORATION_PER_H,
+): Record<PotInput, Range> => ({
+  finish: rule.value,
+  curve: { low: 0, mid: 0.5, high: 1 },
+  // Vukov's rate is good to a factor of two; ordinary boils end at the 20-40 % of the trade texts with seven tenths of it.
+  inversion: { low: 0.35, mid: 0.7, high: 1.4 },
+  evaporation,
+  film: FILM_KG,
+  foam: FOAM_SHARE,
+  air: AIR_SHARE,
+  jar: within(1, JAR_DOUBT),
+  // Natural pectin that takes part varies by more than its amount does.
+  pectinModel: { low: 0.75, mid: 1, high: 1.3 },
+  // Charge balance against a meter in a thick spread.
+  pHModel: { low: -0.05, mid: 0, high: 0.05 },
+});
+
+export interface JarFill {
+  readonly fill_ml: number;
+  readonly available?: number;
+}
+
+/** What does not change while the inputs are moved. */
+export interface PotRules {
+  readonly rule: FinishRule;
+  readonly model: SetModel;
+  readonly jars: readonly JarFill[];
+  readonly curdTemperature_C: number;
+}
+
+/** Which set decides, by kind and by what is in the pot. */
+export function setModelOf(formula: PotFormula, contents: Contents): SetModel {
+  if (formula.kind === 'curd') return 'egg';
+  if (contents.lowMethoxyl > contents.highMethoxyl && contents.lowMethoxyl > 0) return 'low-methoxyl';
+  if (formula.kind === 'fruit-butter') return 'consistency';
+  if (formula.kind === 'syrup') return 'none';
+  return formula.method === 'calcium-pectin' ? 'low-methoxyl' : 'high-methoxyl';
+}
+
+/** One outcome; every number for one set of inputs. */
+export interface Outcome {
+  mass: number;
+  soluble: number;
+  insoluble: number;
+  /** Of the liquid, per cent. */
+  solids: number;
+  finished: number;
+  volume_ml: number;
+  waterOff: number;
+  losses: number;
+  pH: number;
+  acidity: number;
+  firmness: number;
+  /** Share of the sucrose that was split. */
+  inversion: number;
+  /** Share of the soluble solids that is invert sugar at the end. */
+  invertShare: number;
+  /** Minutes at the boil with the sugar in. */
+  boilMinutes: number;
+  pectinPercent: number;
+  counts: number[];
+  fillMass_g: number[];
+}
+
+/**
+ * Everything about a pot for one set of numbers: the one place the parts of the computation meet.
+ *
+ * @param pHKnown the pH before the model's own doubt, where only masses or losses were moved and it stays as it was
+ */
+export function evaluate(
+  contents: Contents,
+  pot: Readonly<Record<PotInput, number>>,
+  { rule, model, jars, curdTemperature_C }: PotRules,
+  pHKnown?: number,
+): Outcome {
+  const { mass, soluble, insoluble } = contents;
+  // Buffers hardly notice how far the pot is boiled down, so the pH is taken at a first guess of the finished mass.
+  const guess =
+    rule.type === 'gel-temperature'
+      ? Math.min(soluble / 0.65 + insoluble, mass)
+      : finishedMass(rule, pot.finish, 0, 0.5, contents);
+  const pH = Math.max((pHKnown ?? pHOfContents(contents, guess)) + pot.pHModel, 0);
+  const timed = rule.timedMinutes;
+  const boilMinutes =
+    timed !== undefined
+      ? timed + BRINGING_UP_MIN
+      : Math.min(
+          Math.max(
+            (1 - guess / mass) * (60 / pot.evaporation) - SOFTENING_MIN * 0.8,
+            SHORTEST_SUGAR_BOIL_MIN,
+          ),
+          LONGEST_SUGAR_BOIL_MIN,
+        );
+  const solidsGuess = Math.min(soluble / Math.max(guess - insoluble, soluble, 1e-9), 0.9);
+  const hot_C =
+    rule.type === 'curd'
+      ? curdTemperature_C
+      : rule.boilingPoint_C.mid +
+        MEAN_RISE * (rule.type === 'gel-temperature' ? rule.value.mid : 10 * solidsGuess * solidsGuess);
+  const inversion =
+    1 -
+    Math.exp(
+      -inversionRate_perMin(1 - solidsGuess * 0.9, hot_C, pH) * (boilMinutes + COOLING_MIN) * pot.inversion,
+    );
+  const hexose = soluble > 0 ? Math.min(contents.hexose / soluble, 1) : 0;
+  const invertShare = hexose + (1 - hexose) * inversion;
+
+  const finished = Math.max(finishedMass(rule, pot.finish, invertShare, pot.curve, contents), 1e-9);
+  const solids = Math.min(soluble / Math.max(finished - insoluble, soluble, 1e-9), 0.95);
+  const density = syrupDensity_kgPerM3(Math.min(solids, 0.85), FILL_C) * (1 - pot.air);
+  const jarred = Math.max(finished - pot.film, 0) * (1 - pot.foam);
+  const volume_ml = (jarred / density) * 1e6;
+
+  const left = pectinLeft(boilMinutes + (timed === undefined ? SOFTENING_MIN : 0), pH);
+  const highMethoxyl = ((contents.pectin * left * pot.pectinModel + contents.highMethoxyl) / finished) * 100;
+  const lowMethoxyl = (contents.lowMethoxyl / finished) * 100;
+  const firmness = ((): number => {
+    switch (model) {
+      case 'egg':
+        return curdFirmness(contents.egg / mass, curdTemperature_C);
+      case 'consistency':
+        return butterFirmness(solids * 100, (insoluble / finished) * 100) * Math.sqrt(pot.pectinModel);
+      case 'none':
+        return 0;
+      default: {
+        const high = highMethoxylFirmness({
+          solidsPercent: solids * 100,
+          pH,
+          pectinPercent: highMethoxyl,
+        });
+        if (lowMethoxyl <= 0) return high;
+        const calcium = contents.freeCalcium_mg / (contents.lowMethoxyl * 1000);
+        return (
+          high +
+          lowMethoxylFirmness({ solidsPercent: solids * 100, pH, pectinPercent: lowMethoxyl }, calcium) *
+            pot.pectinModel
+        );
+      }
+    }
+  })();
+  return {
+    mass,
+    soluble,
+    insoluble,
+    solids: solids * 100,
+    finished,
+    volume_ml: (finished / density) * 1e6,
+    waterOff: mass - finished,
+    losses: finished - jarred,
+    pH,
+    acidity: 0,
+    firmness,
+    inversion,
+    invertShare,
+    boilMinutes,
+    pectinPercent: highMethoxyl + lowMethoxyl,
+    counts: fillInOrder(volume_ml / pot.jar, jars),
+    fillMass_g: jars.map((jar) => jar.fill_ml * pot.jar * density * 1e-3),
+  };
+}
+
+/** Titratable acidity of the finished spread as citric acid, per cent; apart, since it is wanted seldom. */
+export const acidityOf = (contents: Contents, outcome: Outcome): number =>
+  titratablePercentOf(
+    contents,
+    Math.max(outcome.finished - contents.insoluble, outcome.finished * 0.2),
+    outcome.pH,
+  ) * Math.max(1 - contents.insoluble / outcome.finished, 0.2);

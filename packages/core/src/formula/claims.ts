@@ -1,0 +1,137 @@
+import { parseAmount, type Decimal } from '../quantity/index.js';
+import { findJar, type JarSize } from '../jars/index.js';
+import {
+  fingerprint,
+  PROCESSINGS,
+  type FormulaDocument,
+  type MeasuredPH,
+  type Processing,
+} from './document.js';
+import { isObject, quoted, type Json, type Reader } from './reader.js';
+
+/** What the document says of itself, to be audited or to be believed only within its rules. */
+export interface Claims {
+  readonly processing: Processing;
+  readonly preSterilised: boolean;
+  /** Minutes the maker asks for. */
+  readonly processMinutes: number | undefined;
+  readonly testedSource: { readonly publisher: string; readonly year: number } | undefined;
+  /** Why an attestation in the document does not count. */
+  readonly testedSourceVoid: string | undefined;
+  readonly measuredPH: MeasuredPH | undefined;
+  readonly statedYield: { readonly count: number; readonly jar: JarSize } | undefined;
+}
+
+/** Earliest year of tested formulas that are still current: the US guide was rewritten in 1988 and 1994. Common practice. */
+const EARLIEST_TESTED = 1988;
+const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+
+export function readClaims(reader: Reader, doc: Json): Claims {
+  const processing: Processing =
+    doc.processing === undefined
+      ? 'boiling-water'
+      : reader.oneOf('processing', doc.processing, PROCESSINGS, 'none');
+  if (doc.preSterilised !== undefined && typeof doc.preSterilised !== 'boolean')
+    reader.problem('preSterilised', `${quoted(doc.preSterilised)}: write true or false`);
+  const processMinutes =
+    doc.processMinutes === undefined
+      ? undefined
+      : reader.number('processMinutes', doc.processMinutes, 0, 240, 'minutes');
+  return {
+    processing,
+    preSterilised: doc.preSterilised === true,
+    processMinutes,
+    ...readTestedSource(reader, doc),
+    measuredPH: readMeasuredPH(reader, doc.measuredPH),
+    statedYield: readStatedYield(reader, doc.statedYield),
+  };
+}
+
+function readTestedSource(reader: Reader, doc: Json): Pick<Claims, 'testedSource' | 'testedSourceVoid'> {
+  const value = doc.testedSource;
+  const no = (why: string | undefined): Pick<Claims, 'testedSource' | 'testedSourceVoid'> => ({
+    testedSource: undefined,
+    testedSourceVoid: why,
+  });
+  if (value === undefined || value === null) return no(undefined);
+  if (!isObject(value)) {
+    reader.problem('testedSource', `${quoted(value)}: write { "publisher", "year", "unchanged": true }`);
+    return no(undefined);
+  }
+  const { publisher, year, unchanged, of } = value;
+  if (typeof publisher !== 'string' || publisher.trim().length < 3) return no('it names no publisher');
+  if (typeof year !== 'number' || !Number.isInteger(year) || year < EARLIEST_TESTED || year > 2100)
+    return no(`it names no year from ${EARLIEST_TESTED} on`);
+  if (unchanged !== true) return no('it is not attested as made unchanged');
+  if (of !== undefined && of !== fingerprintOf(doc))
+    return no('the formula was edited after it was attested');
+  return { testedSource: { publisher: publisher.trim().slice(0, 120), year }, testedSourceVoid: undefined };
+}
+
+function fingerprintOf(doc: Json): string | undefined {
+  try {
+    return fingerprint(doc as unknown as FormulaDocument);
+  } catch {
+    return undefined; // a document too broken to have one
+  }
+}
+
+function readMeasuredPH(reader: Reader, value: unknown): MeasuredPH | undefined {
+  if (value === undefined || value === null) return undefined;
+  if (!isObject(value)) {
+    reader.problem('measuredPH', `${quoted(value)}: write { "value", "meterCalibratedOn", "measuredOn" }`);
+    return undefined;
+  }
+  const pH = reader.number('measuredPH.value', value.value, 1.5, 9, 'a pH');
+  const days = (['meterCalibratedOn', 'measuredOn'] as const).map((key) => {
+    const day = value[key];
+    if (typeof day === 'string' && DAY.test(day)) return day;
+    reader.problem(`measuredPH.${key}`, `${quoted(day)}: write the day, such as "2026-11-23"`);
+    return undefined;
+  });
+  const [meterCalibratedOn, measuredOn] = days;
+  return pH !== undefined && meterCalibratedOn !== undefined && measuredOn !== undefined
+    ? { value: pH, meterCalibratedOn, measuredOn }
+    : undefined;
+}
+
+/** "6 half-pint", "about 5 454-g jars", "4 x 340-g". */
+function readStatedYield(
+  reader: Reader,
+  value: unknown,
+): { readonly count: number; readonly jar: JarSize } | undefined {
+  if (value === undefined) return undefined;
+  const wrong = (): undefined => {
+    reader.problem('statedYield', `${quoted(value)}: write a count and a jar size, such as "6 half-pint"`);
+    return undefined;
+  };
+  const read = typeof value === 'string' ? readJarCount(value, reader.decimal) : undefined;
+  return read ?? wrong();
+}
+
+/** A jar size as people name it: "half-pints", "454 g jars", "8 oz". */
+export function jarCalled(text: string): JarSize | undefined {
+  const said = text
+    .toLowerCase()
+    .replace(/\bjars?\b/g, '')
+    .trim()
+    .replace(/\s+/g, '-')
+    .replace(/^(\d+)([a-z])/, '$1-$2');
+  return (
+    findJar(said) ??
+    findJar(said.replace(/s$/, '')) ??
+    findJar(said.replace('litre', 'l').replace('ounce', 'oz'))
+  );
+}
+
+/** Reads "12 half-pint" or "about 6 x 340 g". @returns undefined where it is not a count and a jar size */
+export function readJarCount(
+  text: string,
+  decimal: Decimal = '.',
+): { readonly count: number; readonly jar: JarSize } | undefined {
+  const [, number = '', rest = ''] =
+    /^(?:about\s+)?(\S+(?:\s+\d+\/\d+)?)\s+(?:x\s+)?(.+)$/i.exec(text.trim()) ?? [];
+  const amount = parseAmount(number, decimal);
+  const jar = jarCalled(rest);
+  return amount.ok && jar && amount.amount.value <= 2000 ? { count: amount.amount.value, jar } : undefined;
+}

@@ -1,0 +1,147 @@
+import { balance, preparePot } from '../balance/index.js';
+import type { PotFormula } from '../formula/index.js';
+import { fillVolume_ml } from '../jars/index.js';
+import { unitById, writeAmount } from '../quantity/index.js';
+
+export const REMAKE_WAYS = ['powdered', 'liquid', 'none'] as const;
+export type RemakeWay = (typeof REMAKE_WAYS)[number];
+
+/** One ingredient of a remake, for a batch of it. */
+export interface RemakeLine {
+  readonly ingredient: string;
+  readonly amount: string;
+}
+
+export interface Remake {
+  readonly way: RemakeWay;
+  /** Cups of spread cooked at once, 4 to 6. */
+  readonly cupsAtOnce: number;
+  readonly batches: number;
+  readonly lines: readonly RemakeLine[];
+  readonly steps: readonly string[];
+  readonly source: string;
+}
+
+export interface Rescue {
+  /** Likely causes of the soft set, by what the formula holds. */
+  readonly causes: readonly { readonly code: string; readonly text: string }[];
+  /** Spread to remake, millilitres. */
+  readonly spread_ml: number;
+  readonly ways: readonly Remake[];
+  readonly notes: readonly string[];
+}
+
+const SOURCE = 'USDA Complete Guide to Home Canning, Guide 7, remaking soft jellies; from memory';
+
+/** Per quart (4 cups) of spread, in the unit the table is written in. */
+const PER_QUART: Readonly<
+  Record<RemakeWay, readonly (readonly [ingredient: string, amount: number, unit: string])[]>
+> = {
+  powdered: [
+    ['white-sugar', 1 / 4, 'cup'],
+    ['water', 1 / 2, 'cup'],
+    ['lemon-juice-bottled', 2, 'tbsp'],
+    ['pectin-powder', 4, 'tsp'],
+  ],
+  liquid: [
+    ['white-sugar', 3 / 4, 'cup'],
+    ['lemon-juice-bottled', 2, 'tbsp'],
+    ['pectin-liquid', 2, 'tbsp'],
+  ],
+  none: [['lemon-juice-bottled', 2, 'tbsp']],
+};
+
+const STEPS: Readonly<Record<RemakeWay, readonly string[]>> = {
+  powdered: [
+    'Try it with 1 cup first',
+    'Mix pectin and water with the lemon juice and bring to the boil, stirring',
+    'Stir in the sugar, then the spread, and bring to a full rolling boil over high heat',
+    'Boil hard for 1/2 minute',
+  ],
+  liquid: [
+    'Try it with 1 cup first',
+    'Bring the spread to the boil over high heat',
+    'Off the heat add sugar, lemon juice and pectin at once, and back to a full rolling boil',
+    'Boil hard for 1 minute',
+  ],
+  none: [
+    'Try it with 1 cup first',
+    'Bring the spread to the boil with the lemon juice',
+    'Boil 3 to 4 minutes to the gel point, and test on a cold plate',
+  ],
+};
+const LAST_STEPS = [
+  'Skim, fill hot jars to 1/4 in (6 mm), wipe the rims, new lids',
+  'Process again for your altitude, as new jars',
+];
+
+const CUP_ML = unitById('cup').si;
+const MOST_CUPS = 6;
+
+/**
+ * How to remake a spread that did not set: why it probably did not, and the published remake scaled to what there is, in
+ * batches of 4 to 6 cups.
+ *
+ * @param formula as it was made
+ * @returns undefined when there is nothing in the pot, or the kind has no gel to remake
+ */
+export function rescueOf(formula: PotFormula): Rescue | undefined {
+  const pot = preparePot(formula);
+  const made = balance(formula);
+  if (
+    !pot ||
+    !made ||
+    made.set.model === 'egg' ||
+    made.set.model === 'consistency' ||
+    made.set.model === 'none'
+  )
+    return undefined;
+  const spread_ml = made.jars.reduce((sum, { count }, i) => {
+    const jar = formula.jars[i];
+    return sum + count.mid * (jar ? fillVolume_ml(jar.jar, jar.headspace_mm) : 0);
+  }, 0);
+  const cups = spread_ml / CUP_ML;
+  const batches = Math.max(Math.ceil(cups / MOST_CUPS - 1e-9), 1);
+  const cupsAtOnce = cups / batches;
+  const causes = [
+    ...made.set.reasons.filter(({ code }) => code !== 'by-consistency'),
+    ...made.warnings.filter(({ code }) =>
+      [
+        'sugar-cut',
+        'batch-doubled',
+        'pectin-in-long-boil',
+        'no-calcium-pectin',
+        'no-jam-sugar',
+        'sweet-without-solids',
+      ].includes(code),
+    ),
+  ];
+  return {
+    causes:
+      causes.length > 0
+        ? causes
+        : [
+            {
+              code: 'finish',
+              text: 'by its formula it should set: it may have been stopped early, or need up to two weeks',
+            },
+          ],
+    spread_ml,
+    ways: REMAKE_WAYS.map((way) => ({
+      way,
+      cupsAtOnce,
+      batches,
+      lines: PER_QUART[way].map(([ingredient, amount, unit]) => ({
+        ingredient,
+        amount: writeAmount((amount * cupsAtOnce) / 4, unitById(unit)),
+      })),
+      steps: [...STEPS[way], ...LAST_STEPS],
+      source: SOURCE,
+    })),
+    notes: [
+      'wait 24 to 48 hours first, some sets take up to two weeks',
+      'or keep it as syrup',
+      'remake only what was good: mould, ferment or a bulging lid is thrown away without tasting',
+    ],
+  };
+}

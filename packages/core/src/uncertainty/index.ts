@@ -1,0 +1,3 @@
+export * from './random.js';
+export * from './sample.js';
+export * from './matters.js';
