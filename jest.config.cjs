@@ -33,7 +33,9 @@ const project = (displayName, rootDir) => ({
     '^.+\\.tsx$': swc({ syntax: 'typescript', tsx: true, decorators: true }),
     '^.+\\.m?js$': swc({ syntax: 'ecmascript' }),
   },
-  transformIgnorePatterns: ['/node_modules/(?!(@nestjs|uuid|idb|fake-indexeddb|date-fns|ml-[a-z-]+|is-any-array|cheminfo-types)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(@nestjs|uuid|idb|fake-indexeddb|date-fns|ml-[a-z-]+|is-any-array|cheminfo-types)/)',
+  ],
 });
 module.exports = {
   projects: [

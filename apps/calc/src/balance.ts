@@ -1,7 +1,7 @@
 import { assessKeeping, balance, remedies, whatMatters } from '@idle-kettle/core';
 import { CalcError, readArgs } from './args.js';
 import { readOneFormula } from './document.js';
-import type { Verb } from './verbs.js';
+import type { Verb } from './verb.js';
 
 export const balanceVerb: Verb = {
   help: `./kettle calc balance FILE        what a formula will give ("-" reads standard input)

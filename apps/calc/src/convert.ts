@@ -1,6 +1,6 @@
 import { findUnit, massOf, readAmount, readName, figures, type Unit } from '@idle-kettle/core';
 import { CalcError, readArgs } from './args.js';
-import type { Verb } from './verbs.js';
+import type { Verb } from './verb.js';
 
 const CUP_ML = 236.5882365;
 

@@ -8,7 +8,7 @@ import {
   type Place,
 } from '@idle-kettle/core';
 import { CalcError, readArgs } from './args.js';
-import type { Verb } from './verbs.js';
+import type { Verb } from './verb.js';
 
 const GEL_OPTIONS = {
   altitude: ['length', 'altitude_m'],

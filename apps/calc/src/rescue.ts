@@ -1,7 +1,7 @@
 import { rescueOf } from '@idle-kettle/core';
 import { CalcError, readArgs } from './args.js';
 import { readOneFormula } from './document.js';
-import type { Verb } from './verbs.js';
+import type { Verb } from './verb.js';
 
 export const rescueVerb: Verb = {
   help: `./kettle calc rescue FILE         how to remake a spread that did not set

@@ -1,7 +1,7 @@
 import { parseAmount, readJarCount, scaleFormula, type ScaleTarget } from '@idle-kettle/core';
 import { CalcError, readArgs } from './args.js';
 import { readOneFormula } from './document.js';
-import type { Verb } from './verbs.js';
+import type { Verb } from './verb.js';
 
 function targetOf(options: Readonly<Record<string, string>>): ScaleTarget {
   const given = ['jars', 'line', 'pot', 'by'].filter((name) => options[name] !== undefined);

@@ -8,7 +8,7 @@ import {
 } from '@idle-kettle/core';
 import { CalcError, readArgs } from './args.js';
 import { readOneFormula } from './document.js';
-import type { Verb } from './verbs.js';
+import type { Verb } from './verb.js';
 
 /** A number option within its range. */
 function number(

@@ -78,6 +78,44 @@ test('an empty formula of core is a good body, and a batch may name the formula 
   ]);
 });
 
+test('every field of the open document is taken, and what cannot be is named', () => {
+  const whole = {
+    ...emptyFormula('Damson jam'),
+    lines: [
+      { ingredient: 'damson', form: 'pitted', ripeness: 'under-ripe', amount: '2 lb', alsoStated: '4 cups', overrides: { solubleSolidsPercent: 14, pH: 3.1, titratableAcidityPercent: 1.6, pectinPercent: 0.8 } },
+      { name: 'garden shrub', amount: '20 ml', composition: { solubleSolidsPercent: 30, insolubleSolidsPercent: 0, pH: 3, titratableAcidityPercent: 2, acid: 'malic', pectinPercent: 0, densityKgPerM3: 1100 } },
+    ],
+    finish: { type: 'curd', temperature: '77 C' },
+    processing: 'steam', preSterilised: true, processMinutes: 10, statedYield: '6 half-pint', steps: ['Simmer until soft'], notes: 'from the old tree',
+    testedSource: { publisher: 'an extension service', year: 2015, unchanged: true },
+    measuredPH: { value: 3.4, meterCalibratedOn: '2026-09-12', measuredOn: '2026-09-12' },
+  }; // prettier-ignore
+  expect(said(FormulaBody, whole)).toEqual([]);
+  expect(
+    said(FormulaBody, {
+      ...whole,
+      processing: 'oven',
+      processMinutes: -5,
+      measuredPH: { ...whole.measuredPH, value: 40, measuredOn: 'yesterday' },
+      testedSource: { ...whole.testedSource, year: 12, unchanged: 'yes' },
+      steps: [3],
+      lines: [{ amount: '1 kg', ripeness: 'mouldy', overrides: { pH: -1 } }],
+    }).map((line) => line.split(':')[0]),
+  ).toEqual(
+    expect.arrayContaining([
+      'processing',
+      'processMinutes',
+      'measuredPH.value',
+      'measuredPH.measuredOn',
+      'testedSource.year',
+      'testedSource.unchanged',
+      'steps',
+      'lines[0].ripeness',
+      'lines[0].overrides.pH',
+    ]),
+  );
+});
+
 test('text is bounded wherever a person types', () => {
   const long = 'x'.repeat(11_000);
   const body = { ...emptyFormula(long), notes: long, lines: [{ amount: long, ingredient: long }] };

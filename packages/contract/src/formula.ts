@@ -3,12 +3,14 @@ import {
   ArrayMaxSize,
   Equals,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
   IsOptional,
   IsString,
   Length,
+  Matches,
   Max,
   MaxLength,
   Min,
@@ -18,12 +20,18 @@ import {
   FINISHES,
   FORMS,
   KINDS,
+  MAIN_ACIDS,
   METHODS,
+  PROCESSINGS,
+  RIPENESS,
   type Decimal,
   type FinishType,
   type Form,
   type Kind,
+  type MainAcid,
   type Method,
+  type Processing,
+  type Ripeness,
 } from '@idle-kettle/core';
 
 /*
@@ -31,15 +39,41 @@ import {
  * it can be computed is core's `readFormula`.
  */
 
+const PER_CENT = 'write a per cent from 0 to 100';
+
 export class CustomCompositionBody {
   @IsNumber({}, { message: 'write soluble solids in per cent' })
-  @Min(0, { message: 'write a per cent from 0 to 100' })
-  @Max(100, { message: 'write a per cent from 0 to 100' })
+  @Min(0, { message: PER_CENT })
+  @Max(100, { message: PER_CENT })
   solubleSolidsPercent!: number;
 
   @IsOptional()
   @IsNumber({}, { message: 'write insoluble solids in per cent' })
+  @Min(0, { message: PER_CENT })
+  @Max(100, { message: PER_CENT })
   insolubleSolidsPercent?: number;
+
+  @IsOptional()
+  @IsNumber({}, { message: 'write a pH from 0 to 14' })
+  @Min(0, { message: 'write a pH from 0 to 14' })
+  @Max(14, { message: 'write a pH from 0 to 14' })
+  pH?: number;
+
+  @IsOptional()
+  @IsNumber({}, { message: 'write the acidity in per cent' })
+  @Min(0, { message: PER_CENT })
+  @Max(100, { message: PER_CENT })
+  titratableAcidityPercent?: number;
+
+  @IsOptional()
+  @IsIn(MAIN_ACIDS, { message: `write one of ${MAIN_ACIDS.join(', ')}` })
+  acid?: MainAcid;
+
+  @IsOptional()
+  @IsNumber({}, { message: 'write the pectin in per cent' })
+  @Min(0, { message: PER_CENT })
+  @Max(100, { message: PER_CENT })
+  pectinPercent?: number;
 
   @IsOptional()
   @IsNumber({}, { message: 'write a density in kg/m3' })
@@ -49,7 +83,27 @@ export class CustomCompositionBody {
 export class OverridesBody {
   @IsOptional()
   @IsNumber({}, { message: 'write soluble solids in per cent' })
+  @Min(0, { message: PER_CENT })
+  @Max(100, { message: PER_CENT })
   solubleSolidsPercent?: number;
+
+  @IsOptional()
+  @IsNumber({}, { message: 'write a pH from 0 to 14' })
+  @Min(0, { message: 'write a pH from 0 to 14' })
+  @Max(14, { message: 'write a pH from 0 to 14' })
+  pH?: number;
+
+  @IsOptional()
+  @IsNumber({}, { message: 'write the acidity in per cent' })
+  @Min(0, { message: PER_CENT })
+  @Max(100, { message: PER_CENT })
+  titratableAcidityPercent?: number;
+
+  @IsOptional()
+  @IsNumber({}, { message: 'write the pectin in per cent' })
+  @Min(0, { message: PER_CENT })
+  @Max(100, { message: PER_CENT })
+  pectinPercent?: number;
 }
 
 export class FormulaLineBody {
@@ -72,9 +126,18 @@ export class FormulaLineBody {
   @IsIn(FORMS, { message: `write one of ${FORMS.join(', ')}` })
   form?: Form;
 
+  @IsOptional()
+  @IsIn(RIPENESS, { message: `write one of ${RIPENESS.join(', ')}` })
+  ripeness?: Ripeness;
+
   @IsString({ message: 'write the amount as text with its unit, such as "1.2 kg"' })
   @MaxLength(80, { message: 'write an amount of at most 80 letters' })
   amount!: string;
+
+  @IsOptional()
+  @IsString({ message: 'write a second amount as text, such as "6 cups"' })
+  @MaxLength(80, { message: 'write an amount of at most 80 letters' })
+  alsoStated?: string;
 
   @IsOptional()
   @ValidateNested()
@@ -103,6 +166,11 @@ export class FinishBody {
   @IsString({ message: 'write a weight such as "1.7 kg"' })
   @MaxLength(20, { message: 'write a weight such as "1.7 kg"' })
   mass?: string;
+
+  @IsOptional()
+  @IsString({ message: 'write a temperature such as "170 F"' })
+  @MaxLength(20, { message: 'write a temperature such as "170 F"' })
+  temperature?: string;
 }
 
 export class PlaceBody {
@@ -137,6 +205,41 @@ export class JarBody {
   @Min(0, { message: 'write a whole number of jars, not below zero' })
   @Max(10_000, { message: 'write at most 10,000 jars' })
   count?: number;
+}
+
+const A_DAY = 'write a day such as "2026-11-23"';
+
+/** A tested formula, attested by the maker. */
+export class TestedSourceBody {
+  @IsString({ message: 'write who published it' })
+  @Length(1, 120, { message: 'write who published it, in 1 to 120 letters' })
+  publisher!: string;
+
+  @IsInt({ message: 'write the year it was published' })
+  @Min(1900, { message: 'write a year from 1900 on' })
+  @Max(2200, { message: 'write the year it was published' })
+  year!: number;
+
+  @IsBoolean({ message: 'write true when it is made unchanged' })
+  unchanged!: boolean;
+
+  @IsOptional()
+  @IsString({ message: 'write the fingerprint as text' })
+  @MaxLength(32, { message: 'write a fingerprint of at most 32 letters' })
+  of?: string;
+}
+
+export class MeasuredPHBody {
+  @IsNumber({}, { message: 'write a pH from 0 to 14' })
+  @Min(0, { message: 'write a pH from 0 to 14' })
+  @Max(14, { message: 'write a pH from 0 to 14' })
+  value!: number;
+
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: A_DAY })
+  meterCalibratedOn!: string;
+
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: A_DAY })
+  measuredOn!: string;
 }
 
 export class FormulaBody {
@@ -180,6 +283,42 @@ export class FormulaBody {
   @ValidateNested({ each: true })
   @Type(() => JarBody)
   jars!: JarBody[];
+
+  @IsOptional()
+  @IsIn(PROCESSINGS, { message: `write one of ${PROCESSINGS.join(', ')}` })
+  processing?: Processing;
+
+  @IsOptional()
+  @IsBoolean({ message: 'write true or false' })
+  preSterilised?: boolean;
+
+  @IsOptional()
+  @IsNumber({}, { message: 'write minutes' })
+  @Min(0, { message: 'write minutes, not below zero' })
+  @Max(240, { message: 'write at most 240 minutes' })
+  processMinutes?: number;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => TestedSourceBody)
+  testedSource?: TestedSourceBody;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => MeasuredPHBody)
+  measuredPH?: MeasuredPHBody;
+
+  @IsOptional()
+  @IsString({ message: 'write a yield such as "6 half-pint"' })
+  @MaxLength(60, { message: 'write a yield such as "6 half-pint"' })
+  statedYield?: string;
+
+  @IsOptional()
+  @IsArray({ message: 'write a list of steps' })
+  @ArrayMaxSize(200, { message: 'write at most 200 steps' })
+  @IsString({ each: true, message: 'write each step as text' })
+  @MaxLength(1_000, { each: true, message: 'write steps of at most 1,000 letters' })
+  steps?: string[];
 
   @IsOptional()
   @IsString({ message: 'write notes as text' })

@@ -3,7 +3,7 @@ import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { boilFrom, firstFruit, type BatchEvent } from '@idle-kettle/core';
-import type { BatchSummary, BatchView, FormulaBody, SaveBatch } from '@idle-kettle/contract';
+import type { BatchSummary, BatchView, SaveBatch } from '@idle-kettle/contract';
 import { saveDocument } from '../database/save-document.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';

@@ -49,5 +49,7 @@ export function stopWords(
       return { lead: 'stop at', words: formats.mass(finish.mass_kg.mid) };
     case 'consistency':
       return { lead: 'stop when', words: 'it mounds on a spoon' };
+    case 'curd':
+      return { lead: 'stop at', words: formats.temperature(finish.temperature_C) };
   }
 }

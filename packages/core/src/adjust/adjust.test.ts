@@ -27,7 +27,7 @@ describe('remedies', () => {
     expect(remedy).toMatchObject({ code: 'acid-for-keeping', effect: expect.stringContaining('keeping fridge → shelf') as string });
     const after = edited(document, remedy?.change ?? []);
     expect(assessKeeping(pot(after)).verdict).toBe('shelf');
-    const ml = Number(/([\d.]+) ml/.exec(String(after.lines.at(-1)?.amount))?.[1]);
+    const ml = Number(/([\d.]+) ml/.exec(after.lines.at(-1)?.amount as string)?.[1]);
     expect(ml).toBeGreaterThan(least_ml);
     const less = { ...after, lines: after.lines.map((line, i) => (i === after.lines.length - 1 ? { ...line, amount: `${ml * 0.85} ml` } : line)) };
     expect(assessKeeping(pot(less)).verdict).toBe('fridge');
@@ -135,7 +135,7 @@ describe('scaling', () => {
 });
 
 describe('amounts as a person writes them', () => {
-  test.each([[0.333, 'cup', '1/3 cup'], [2.5, 'cup', '2 1/2 cups'], [7.0625, 'cup', '7 cups'], [0.07, 'cup', '1 1/8 tbsp'], [1.35, 'kg', '1.35 kg'], [0.35, 'kg', '350 g'], [4.375, 'lb', '4 lb 6 oz'], [12, 'each', '12 each'], [300, 'ml', '300 ml'], [0.0625, 'tsp', '0.0625 tsp']] as const)(
+  test.each([[0.333, 'cup', '1/3 cup'], [2.5, 'cup', '2 1/2 cups'], [7.0625, 'cup', '7 cups'], [0.07, 'cup', '1 tbsp 1/4 tsp'], [8.87, 'tbsp', '1/2 cup 1 tbsp'], [2.36, 'tsp', '2 3/8 tsp'], [1.8, 'tbsp', '1 tbsp 2 1/2 tsp'], [5.31, 'cup', '5 1/4 cups'], [0.55, 'cup', '1/2 cup 1 tbsp'], [1.35, 'kg', '1.35 kg'], [0.35, 'kg', '350 g'], [4.375, 'lb', '4 lb 6 oz'], [12, 'each', '12 each'], [300, 'ml', '300 ml'], [0.0625, 'tsp', '0.0625 tsp']] as const)(
     '%f %s is "%s"', (value, unit, written) => expect(writeAmount(value, unitById(unit))).toBe(written)); // prettier-ignore
   test('every amount written is read back within 3.5 %', () => {
     fc.assert(

@@ -1,34 +1,15 @@
 import type { Range } from '../range/index.js';
 import { boilingPointElevation_K, syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { firmnessWord, type FirmnessWord } from '../pectin/index.js';
-import { fillVolume_ml, jarsToHaveHot } from '../jars/index.js';
+import { jarsToHaveHot } from '../jars/index.js';
 import type { PotFormula, Warning } from '../formula/index.js';
-import {
-  addInto,
-  contentsAt,
-  linePoint,
-  middleOf,
-  nothing,
-  type Contents,
-  type LineInput,
-  type LinePoint,
-} from './contents.js';
-import {
-  acidityOf,
-  evaluate,
-  EVAPORATION_PER_H,
-  potInputs,
-  setModelOf,
-  type Outcome,
-  type PotInput,
-  type PotRules,
-  type SetModel,
-} from './evaluate.js';
-import { finishRule, type FinishRule } from './finish.js';
+import { addInto, contentsAt, middleOf, type LineInput } from './contents.js';
+import { acidityOf, evaluate, type Outcome, type PotInput, type SetModel } from './evaluate.js';
+import { preparePot, type BalanceOptions, type PreparedPot } from './prepare.js';
 import { setReasons, type SetReason } from './set-reasons.js';
 import { standardsOf, type StandardCheck } from './standards.js';
 import { auditWarnings, potWarnings } from './warnings.js';
-import { yieldBracket } from './bracket.js'; // prettier-ignore
+import { yieldBracket } from './bracket.js';
 
 export interface JarCount {
   readonly size: string;
@@ -98,59 +79,6 @@ export interface Balance {
   /** What widens the ranges, widest first. */
   readonly influences: readonly Influence[];
   readonly warnings: readonly Warning[];
-}
-
-export interface BalanceOptions {
-  /** Water this kitchen's pan and burner boil off, kg an hour for every kg in the pot. */
-  readonly evaporation_perH?: Range;
-}
-
-/** A pot ready to be evaluated: its lines as numbers, its rules, and everything at the middle. */
-export interface PreparedPot {
-  readonly formula: PotFormula;
-  readonly points: readonly LinePoint[];
-  readonly parts: readonly Contents[];
-  readonly contents: Contents;
-  readonly rule: FinishRule;
-  readonly rules: PotRules;
-  readonly inputs: Readonly<Record<PotInput, Range>>;
-  readonly middle: Record<PotInput, number>;
-  readonly outcome: Outcome;
-}
-
-/** @returns null when there is nothing in the pot */
-export function preparePot(formula: PotFormula, options: BalanceOptions = {}): PreparedPot | null {
-  const points = formula.lines.map((line) => linePoint(line));
-  const parts = points.map((point) => contentsAt(point, middleOf(point)));
-  const contents = parts.reduce((sum, part) => addInto(sum, part), nothing());
-  if (!(contents.mass > 0)) return null;
-  const hexose = contents.soluble > 0 ? contents.hexose / contents.soluble : 0;
-  const rule = finishRule(formula, contents, hexose + (1 - hexose) * 0.3);
-  const rules: PotRules = {
-    rule,
-    model: setModelOf(formula, contents),
-    jars: formula.jars.map(({ jar, headspace_mm, available }) => ({
-      fill_ml: fillVolume_ml(jar, headspace_mm),
-      ...(available !== undefined && { available }),
-    })),
-    curdTemperature_C: formula.finish.type === 'curd' ? formula.finish.temperature_C : 77,
-  };
-  const inputs = potInputs(rule, options.evaporation_perH ?? EVAPORATION_PER_H);
-  const middle = Object.fromEntries(Object.entries(inputs).map(([key, range]) => [key, range.mid])) as Record<
-    PotInput,
-    number
-  >;
-  return {
-    formula,
-    points,
-    parts,
-    contents,
-    rule,
-    rules,
-    inputs,
-    middle,
-    outcome: evaluate(contents, middle, rules),
-  };
 }
 
 const flat = (o: Outcome): number[] => [

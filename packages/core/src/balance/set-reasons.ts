@@ -1,5 +1,5 @@
 import { highMethoxylLimit } from '../pectin/index.js';
-import type { PreparedPot } from './balance.js';
+import type { PreparedPot } from './prepare.js';
 
 /** Why the set is what it is. */
 export interface SetReason {

@@ -1,5 +1,5 @@
 import { isProduce } from '../produce/index.js';
-import type { PreparedPot } from './balance.js';
+import type { PreparedPot } from './prepare.js';
 
 /** Whether a pot meets a composition standard. */
 export interface StandardCheck {
@@ -64,7 +64,7 @@ export function standardsOf(pot: PreparedPot): StandardCheck[] {
       .filter(({ ingredient }) => isProduce(ingredient))
       .toSorted((a, b) => b.mass_kg.mid - a.mass_kg.mid)[0];
     const share = kind === 'jelly' || (first && GROUP_45.has(first.ingredient.id)) ? 45 : 47;
-    check(`us-${kind === 'jelly' ? 'jelly' : 'jam'}`, ratio >= share / 55 && solids >= 65,
+    check(`us-${kind === 'jelly' ? 'jelly' : 'jam'}`, ratio * 55 > share - 1e-6 && solids >= 65,
       `fruit to sweetener ${told(ratio)} (at least ${share} : 55), ${solids.toFixed(0)} % soluble solids (at least 65)`, US); // prettier-ignore
     const grams = perKg(fruit);
     check(kind === 'jelly' ? 'eu-jelly' : 'eu-jam', grams >= 450 && solids >= 60,

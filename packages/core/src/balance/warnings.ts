@@ -1,6 +1,6 @@
 import type { Range } from '../range/index.js';
 import type { PotFormula, Warning } from '../formula/index.js';
-import type { PreparedPot } from './balance.js';
+import type { PreparedPot } from './prepare.js';
 import { inHalfPints } from './bracket.js';
 import type { FinishRule } from './finish.js';
 

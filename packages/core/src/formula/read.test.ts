@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { balance } from '../balance/index.js';
-import { emptyFormula, lineFromText, readFormula, type FormulaDocument } from './index.js';
+import { emptyFormula, fingerprint, lineFromText, readFormula, type FormulaDocument } from './index.js';
 
 const damson = (change: object = {}): unknown => ({
   format: 'idle-kettle/formula', version: 1, title: 'Damson jam', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, place: { altitude: '1180 m' },
@@ -136,4 +136,77 @@ test('an empty formula is a document that reads back', () => {
   expect(said(JSON.parse(JSON.stringify(empty)))).toEqual([
     'lines: nothing is in the pot; add a fruit and its amount',
   ]);
+});
+
+/** Documents as people keep them: every optional field there or not. */
+const documents = fc.record(
+  {
+    format: fc.constant('idle-kettle/formula' as const),
+    version: fc.constant(1 as const),
+    title: fc.constantFrom('Damson jam', 'Quince "Nr 3"', 'Zwetschgen-Röster'),
+    way: fc.constantFrom(['jam', 'long-boil', 'gel-temperature'], ['conserve', 'powdered-pectin', 'hard-boil'], ['fruit-butter', 'no-gel', 'consistency'], ['curd', 'egg', 'curd'], ['jelly', 'calcium-pectin', 'hard-boil']),
+    lines: fc.array(
+      fc.record(
+        {
+          ingredient: fc.constantFrom('damson', 'quince', 'blackcurrant', 'white-sugar', 'lemon-juice-bottled', 'water', 'pear'),
+          amount: fc.tuple(fc.integer({ min: 1, max: 900 }), fc.constantFrom('g', 'ml', 'oz', 'tbsp')).map(([value, unit]) => `${value} ${unit}`),
+          alsoStated: fc.constantFrom('3 cups', '1 1/2 lb'),
+          ripeness: fc.constantFrom('under-ripe', 'ripe', 'over-ripe'),
+          overrides: fc.record({ solubleSolidsPercent: fc.integer({ min: 5, max: 30 }), pH: fc.constantFrom(2.9, 3.4, 4.1) }, { requiredKeys: [] }),
+        },
+        { requiredKeys: ['ingredient', 'amount'] },
+      ),
+      { minLength: 1, maxLength: 8 },
+    ),
+    place: fc.record({ altitude: fc.constantFrom('310 m', '3,870 ft'), boilingPoint: fc.constantFrom('98.4 C', '204 F') }, { requiredKeys: [] }),
+    jars: fc.array(fc.record({ size: fc.constantFrom('half-pint', '454-g', '250-ml'), count: fc.integer({ min: 0, max: 12 }), headspace: fc.constantFrom('1/4 in', '13 mm') }, { requiredKeys: ['size'] }), { minLength: 1, maxLength: 3 }),
+    processing: fc.constantFrom('boiling-water', 'steam', 'hot-fill', 'none'),
+    preSterilised: fc.boolean(),
+    processMinutes: fc.integer({ min: 5, max: 40 }),
+    testedSource: fc.constant({ publisher: 'an extension service', year: 2015, unchanged: true }),
+    measuredPH: fc.constant({ value: 3.4, meterCalibratedOn: '2026-09-12', measuredOn: '2026-09-12' }),
+    statedYield: fc.constantFrom('6 half-pint', '3 pints'),
+    notes: fc.string({ maxLength: 40 }),
+    steps: fc.array(fc.string({ maxLength: 20 }), { maxLength: 3 }),
+  },
+  { requiredKeys: ['format', 'version', 'title', 'way', 'lines', 'jars'] },
+).map(({ way: [kind, method, type], ...rest }) => ({ ...rest, kind, method, finish: { type } })); // prettier-ignore
+
+test('every document survives write-read: the same text again, the same formula, the same fingerprint', () => {
+  fc.assert(
+    fc.property(documents, (document) => {
+      const written = JSON.stringify(document);
+      const back = JSON.parse(written) as FormulaDocument;
+      expect(JSON.stringify(back)).toBe(written);
+      expect(readFormula(back)).toEqual(readFormula(document as unknown as FormulaDocument));
+      expect(fingerprint(back)).toBe(fingerprint(document as unknown as FormulaDocument));
+    }),
+  );
+});
+
+test('ripeness, measured values and claims are read, and what they cannot be is named', () => {
+  const { formula, problems } = readFormula(
+    damson({
+      lines: [
+        { ingredient: 'damson', amount: '2 kg', ripeness: 'under-ripe', overrides: { pH: 3, titratableAcidityPercent: 2 } },
+        { ingredient: 'white-sugar', amount: '2 kg', alsoStated: '10 cups' },
+      ],
+      statedYield: '6 half-pint', processing: 'steam', preSterilised: true, processMinutes: 12,
+    }),
+  ); // prettier-ignore
+  expect(problems).toEqual([]);
+  expect(formula.claims).toMatchObject({ processing: 'steam', preSterilised: true, processMinutes: 12 });
+  expect(formula.claims.statedYield?.count).toBe(6);
+  expect(formula.lines[1]?.alsoStated_kg?.mid).toBeCloseTo(2, 1);
+  expect(
+    said(damson({ processing: 'oven', statedYield: 'plenty', processMinutes: -3, lines: [{ ingredient: 'damson', amount: '2 kg', ripeness: 'mouldy', overrides: { pH: 40 } }] })).map((text) => text.split(':')[0]), // prettier-ignore
+  ).toEqual(
+    expect.arrayContaining([
+      'processing',
+      'statedYield',
+      'processMinutes',
+      'lines[0].ripeness',
+      'lines[0].overrides.pH',
+    ]),
+  );
 });

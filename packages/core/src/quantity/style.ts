@@ -1,4 +1,4 @@
-import { figures, kitchenFraction, type UnitSystem } from './format.js';
+import { figures, type UnitSystem } from './format.js';
 import { unitById, type Unit } from './units.js';
 
 /** An amount written as close as a kitchen can measure it may be off by this share. Common practice. */
@@ -8,16 +8,36 @@ const CLOSE_ENOUGH = 0.03;
 const SMALLER: Readonly<Record<string, string>> = { gallon: 'quart', quart: 'cup', pint: 'cup', cup: 'tbsp', tbsp: 'tsp', 'imperial-pint': 'ml', 'metric-cup': 'ml', bushel: 'peck' }; // prettier-ignore
 const DECIMAL = new Set(['mg', 'g', 'kg', 'ml', 'cl', 'dl', 'l']);
 
-/** ASCII fractions, so that what is written is read back everywhere: "2 1/2", "3/4", "7". */
-const ascii = (marked: string): string =>
-  marked.replace(/^(\d*)([⅛¼⅓⅜½⅝⅔¾⅞])$/, (_, whole: string, mark: string) =>
-    `${whole} ${{ '⅛': '1/8', '¼': '1/4', '⅓': '1/3', '⅜': '3/8', '½': '1/2', '⅝': '5/8', '⅔': '2/3', '¾': '3/4', '⅞': '7/8' }[mark] ?? ''}`.trim(),
-  );
+/** Parts of a measure that are worth asking for, coarsest first: a spoon knows fewer than a cup. */
+const PARTS: Readonly<Record<string, readonly number[]>> = { tbsp: [1, 2], tsp: [1, 2, 4, 8] };
+const ANY_PARTS: readonly number[] = [1, 2, 4, 3, 8];
 
-const valueOf = (marked: string): number => {
-  const [, whole = '', top, bottom] = /^(\d*) ?(?:(\d)\/(\d))?$/.exec(ascii(marked)) ?? [];
-  return Number(whole || 0) + (top && bottom ? Number(top) / Number(bottom) : 0);
-};
+/** ASCII fractions, so that what is written is read back everywhere: "2 1/2", "3/4", "7". */
+function fraction(parts: number, of: number): string {
+  const whole = Math.floor(parts / of);
+  const rest = parts - whole * of;
+  if (rest === 0) return `${whole}`;
+  const shared = rest % 2 === 0 && of % 2 === 0 ? 2 : 1;
+  return `${whole > 0 ? `${whole} ` : ''}${rest / shared}/${of / shared}`;
+}
+
+/** The coarsest fraction of a measure within 3 %, or undefined. Eighths are for less than three. */
+function near(value: number, unit: Unit): { text: string; value: number } | undefined {
+  for (const of of PARTS[unit.id] ?? ANY_PARTS) {
+    const parts = Math.round(value * of);
+    if (of === 8 && value > 3) continue;
+    if (parts > 0 && Math.abs(parts / of / value - 1) <= CLOSE_ENOUGH)
+      return { text: fraction(parts, of), value: parts / of };
+  }
+  return undefined;
+}
+
+/** The rest of a measure in the next smaller one: cups to an eighth, spoons to a half or a quarter. */
+function restIn(rest: number, unit: Unit): string {
+  const of = unit.id === 'cup' ? 8 : unit.id === 'tsp' && rest < 2 ? 4 : 2;
+  const parts = Math.round(rest * of);
+  return parts === 0 ? '' : ` ${fraction(parts, of)} ${unit.name[parts / of <= 1 ? 0 : 1]}`;
+}
 
 /**
  * An amount in its own unit as a person would write it, readable by `parseAmount`: "2 1/2 cups", "1.35 kg", "3 tbsp".
@@ -38,23 +58,22 @@ export function writeAmount(value: number, unit: Unit): string {
     return rest === 0 ? `${ounces / 16} lb` : `${Math.floor(ounces / 16)} lb ${rest} oz`;
   }
   if (unit.id === 'lb') return writeAmount(value * 16, unitById('oz'));
-  const marked = kitchenFraction(value);
-  const near = valueOf(marked);
-  const smaller = SMALLER[unit.id];
-  if (Math.abs(near / value - 1) > CLOSE_ENOUGH) {
-    if (smaller !== undefined && (unit.kind === 'volume' || unit.kind === 'mass')) {
-      const whole = Math.floor(value + 1e-9);
-      const part = unitById(smaller);
-      const rest = ((value - whole) * unit.si) / part.si;
-      if (whole === 0) return writeAmount(rest, part);
-      const restMarked = kitchenFraction(rest);
-      if (unit.kind === 'volume' && valueOf(restMarked) > 0 && part.si < unit.si && !DECIMAL.has(part.id))
-        return `${whole} ${unit.name[whole === 1 ? 0 : 1]} ${ascii(restMarked)} ${part.name[1]}`;
-    }
-    return `${Number(figures(value, 3))} ${unit.kind === 'piece' ? 'each' : unit.name[1]}`;
+  if (unit.id === 'tbsp' && value >= 4) return writeAmount(value / 16, unitById('cup'));
+  const found = near(value, unit);
+  if (found) {
+    const name = unit.kind === 'piece' ? 'each' : unit.name[found.value <= 1 ? 0 : 1];
+    return `${found.text} ${name}`.trim();
   }
-  const name = unit.kind === 'piece' ? 'each' : unit.name[near <= 1 ? 0 : 1];
-  return `${ascii(marked)} ${name}`.trim();
+  const smaller = SMALLER[unit.id];
+  if (smaller !== undefined && !DECIMAL.has(smaller) && unit.kind === 'volume') {
+    const part = unitById(smaller);
+    const step = unit.id === 'cup' ? 4 : 1;
+    const parts = Math.floor(value * step + 1e-9);
+    const rest = ((value - parts / step) * unit.si) / part.si;
+    if (parts === 0) return writeAmount(rest, part);
+    return `${fraction(parts, step)} ${unit.name[parts <= step ? 0 : 1]}${restIn(rest, part)}`;
+  }
+  return `${Number(figures(value, 3))} ${unit.kind === 'piece' ? 'each' : unit.name[1]}`;
 }
 
 /** A small addition in the habit of the person: "30 ml", "2 tbsp", "45 g", "1/4 cup". Rounded up to what a spoon or scale can do. */

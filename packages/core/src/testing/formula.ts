@@ -1,4 +1,5 @@
 import { readFormula, type FormulaDocument, type FormulaLine, type PotFormula } from '../formula/index.js';
+import type { Place } from '../water/index.js';
 
 export type Lines = readonly (readonly [amount: string, ingredient: string, form?: string])[];
 
@@ -25,7 +26,7 @@ export const BUTTER = { kind: 'fruit-butter', method: 'no-gel', finish: { type: 
 export const CURD = { kind: 'curd', method: 'egg', finish: { type: 'curd' } } as const;
 
 /** The document understood, at 300 m unless it says where. @throws when it is not understood */
-export function pot(document: FormulaDocument, place = { altitude_m: 300 }): PotFormula {
+export function pot(document: FormulaDocument, place: Place = { altitude_m: 300 }): PotFormula {
   const { formula, problems } = readFormula(document, place);
   if (problems.length > 0)
     throw new Error(problems.map(({ path, message }) => `${path}: ${message}`).join('\n'));
