@@ -8,6 +8,7 @@ import { amountOf, edited, scaledAmount } from './edit.js';
 
 export type ScaleTarget =
   | { readonly by: 'factor'; readonly factor: number }
+  /** Full jars of one size, which become the jars of the formula. */
   | { readonly by: 'jars'; readonly count: number; readonly jar: JarSize }
   /** All of a line: what is on the table. */
   | { readonly by: 'line'; readonly line: number; readonly to: string }
@@ -54,6 +55,12 @@ export function scaleFormula(
       message: `that is ${factor > 1 ? factor.toFixed(0) : factor.toPrecision(1)} times the formula; write one from ${LEAST} to ${MOST} times`,
     };
   const scaled = times(document, formula, factor);
+  if (target.by === 'jars') {
+    const { id } = target.jar;
+    scaled.jars = [document.jars.find(({ size }) => size === id) ?? { size: id }].map(
+      ({ count: _, ...jar }) => jar,
+    );
+  }
   return { ok: true, document: scaled, factor, notes: notesOn(scaled, target, kitchen) };
 }
 

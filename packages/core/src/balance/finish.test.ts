@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { saturationPressure_kPa, saturationTemperature_C } from '../water/index.js';
 import { MEAN_CURVE, NORRISH, solidsAtActivity, STARZAK_PEACOCK } from '../syrup/index.js';
 import { documentOf, pot } from '../testing/formula.js';
+import { report } from '../testing/report.js';
 import { balance, gelCurve, preparePot, solidsAtConsistency } from './index.js';
 
 /** The boiling curve solved in full: soluble solids of a pot that boils `rise_K` above water. */
@@ -39,7 +40,7 @@ test('the bent curve of the finish stays within 0.15 per cent solids of the solv
       },
     ),
   );
-  console.log(`gel curve against its solver: worst ${worst.toFixed(3)} per cent soluble solids`);
+  report(`gel curve of the balance against its solver: worst ${worst.toFixed(3)} per cent soluble solids`);
   expect(worst).toBeLessThan(0.15);
 });
 

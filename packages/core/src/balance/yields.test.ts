@@ -1,4 +1,5 @@
 import { balance, type Balance } from './index.js';
+import { report } from '../testing/report.js';
 import { BUTTER, documentOf, LIQUID, pot, POWDER, type Lines } from '../testing/formula.js';
 import type { FormulaDocument } from '../formula/index.js';
 
@@ -50,8 +51,8 @@ test('published yields: within 12 % on three in four, within 20 % on nine in ten
   const lines = outcomes.map(({ name, least, most, count, error, held, possible: can }) =>
     `${can ? (held ? 'held  ' : 'missed') : 'cannot'} ${(error * 100).toFixed(0).padStart(4)} %  ${count.low.toFixed(1)}/${count.mid.toFixed(1)}/${count.high.toFixed(1)} against ${least}${most === least ? '' : `-${most}`}  ${name}`); // prettier-ignore
   const within = (limit: number): number => share(({ error }) => Math.abs(error) <= limit);
-  process.stdout.write(
-    `yields, half-pints low/mid/high:\n${lines.join('\n')}\nwithin 12 %: ${(within(0.12) * 100).toFixed(0)} %, within 20 %: ${(within(0.2) * 100).toFixed(0)} %, range holds: ${(share(({ held }) => held) * 100).toFixed(0)} %\n`,
+  report(
+    `yields, half-pints low/mid/high:\n${lines.join('\n')}\nwithin 12 %: ${(within(0.12) * 100).toFixed(0)} %, within 20 %: ${(within(0.2) * 100).toFixed(0)} %, range holds: ${(share(({ held }) => held) * 100).toFixed(0)} %`,
   );
   expect(possible.length).toBeGreaterThanOrEqual(17);
   expect(within(0.12)).toBeGreaterThanOrEqual(0.75);

