@@ -87,7 +87,8 @@ clear_stale_lock() {
 
 free_port() {
   local port="$1"
-  while port_open "$port"; do port=$((port + 1)); done
+  # The web app takes its own port a moment later.
+  while port_open "$port" || [ "$port" = "${KETTLE_PORT:-4780}" ]; do port=$((port + 1)); done
   printf '%s' "$port"
 }
 

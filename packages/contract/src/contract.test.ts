@@ -36,6 +36,7 @@ describe('events', () => {
     'on-heat': {},
     done: {},
     jarred: { jars: [{ size: '340-g', full: 6, part: 0.5 }] },
+    processed: { method: 'boiling-water', minutes: 15, altitude_m: 1180 },
     undo: { eventId: ID },
   };
 
@@ -54,6 +55,8 @@ describe('events', () => {
     ['addition', { text: 'x'.repeat(2001) }, /text/],
     ['jarred', { jars: [{ size: '340-g', full: -1, part: 0 }] }, /jars\[0\]\.full: write 0 or more/],
     ['jarred', { jars: [{ size: '340-g', full: 1.5, part: 1 }] }, /jars\[0\]\.full: .*jars\[0\]\.part/],
+    ['processed', { method: 'oven', minutes: 15, altitude_m: null }, /method: write boiling-water or steam/],
+    ['processed', { method: 'steam', minutes: 0, altitude_m: null }, /minutes: write at least one/],
     ['undo', { eventId: 'the last one' }, /eventId: write the id/],
     ['done', [], /write what happened as an object/],
   ])('%s with %j is refused', (type, body, message) => expect(said(AppendEvents, event(type, body)).join('; ')).toMatch(message)); // prettier-ignore

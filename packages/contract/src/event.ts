@@ -14,6 +14,7 @@ import {
   Max,
   Min,
   registerDecorator,
+  ValidateIf,
   ValidateNested,
   validateSync,
   type ValidationArguments,
@@ -72,6 +73,20 @@ export class JarredBody {
   jars!: JarsFilledBody[];
 }
 
+export class ProcessedBody {
+  @IsIn(['boiling-water', 'steam'], { message: 'write boiling-water or steam' })
+  method!: 'boiling-water' | 'steam';
+  @IsNumber({}, { message: 'write the minutes of the process' })
+  @Min(1, { message: 'write at least one minute' })
+  @Max(240, { message: 'write at most 240 minutes' })
+  minutes!: number;
+  @ValidateIf((body: ProcessedBody) => body.altitude_m !== null)
+  @IsNumber({}, { message: 'write the altitude in metres, or null' })
+  @Min(-430, { message: 'write an altitude from -430 m' })
+  @Max(5500, { message: 'write an altitude to 5500 m' })
+  altitude_m!: number | null;
+}
+
 export class UndoBody {
   @IsUUID(undefined, { message: 'write the id of the event to take back' }) eventId!: string;
 }
@@ -89,6 +104,7 @@ const BODIES: Readonly<Record<EventType, new () => object>> = {
   'on-heat': NothingBody,
   done: NothingBody,
   jarred: JarredBody,
+  processed: ProcessedBody,
   undo: UndoBody,
 };
 

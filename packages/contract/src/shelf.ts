@@ -11,6 +11,7 @@ import {
   Min,
   NotEquals,
 } from 'class-validator';
+import type { KeepingVerdict } from '@idle-kettle/core';
 
 /** Why jars left the shelf or came back to it. */
 export const MOVE_REASONS = ['put', 'eaten', 'given', 'discarded', 'counted'] as const;
@@ -62,6 +63,15 @@ export class MoveJars {
   at!: string;
 }
 
+/** How the jars of a lot keep, as made and as processed. */
+export interface LotKeeping {
+  readonly verdict: KeepingVerdict;
+  /** What decides. */
+  readonly reason: string;
+  /** Whole months at their best from the day they were made; 0 where they are not kept. */
+  readonly months: number;
+}
+
 export interface LotView {
   readonly id: string;
   readonly batchId: string;
@@ -70,7 +80,6 @@ export interface LotView {
   readonly size: string;
   readonly partFill: number | null;
   readonly madeOn: string;
-  /** Until the keeping rules are computed every lot is this. */
-  readonly keeping: 'not-assessed';
+  readonly keeping: LotKeeping;
   readonly count: number;
 }

@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectModel } from '@nestjs/sequelize';
 import { Op } from 'sequelize';
 import type { AppendResult, EventBody, EventPage } from '@idle-kettle/contract';
+import { boilFrom, type Boil, type EventType } from '@idle-kettle/core';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound } from '../http/problem.filter.js';
 import { Batch } from './batch.model.js';
@@ -26,6 +27,20 @@ export class EventLogService {
     });
     const events = rows.map(storedEvent);
     return { events, lastSeq: events.at(-1)?.seq ?? seq };
+  }
+
+  /** The boils of several batches, as far as one type of event or another tells of them; for lists, which need no readings. */
+  async boilsOf(batchIds: readonly string[], types: readonly EventType[]): Promise<Map<string, Boil>> {
+    const rows = await this.events.findAll({
+      where: {
+        householdId: await this.households.current(),
+        batchId: [...batchIds],
+        type: [...types, 'undo'],
+      },
+    });
+    return new Map(
+      batchIds.map((id) => [id, boilFrom(rows.filter(({ batchId }) => batchId === id).map(storedEvent))]),
+    );
   }
 
   async append(batchId: string, events: readonly EventBody[]): Promise<AppendResult> {

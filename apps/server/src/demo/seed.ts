@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import {
+  assessKeeping,
   balance,
   readFormula,
   standardPressure_kPa,
@@ -31,7 +32,9 @@ function temperatureAt(pot: Balance, pressure_kPa: number, lost_kg: number, offs
   return Math.round((syrupBoilingPoint_C(solids, INVERT_SHARE, pressure_kPa) + offset_K) * 10) / 10;
 }
 
-function logOf(batch: DemoBatch, pot: Balance, now: Date): BatchEvent[] {
+function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
+  const { formula } = readFormula(batch.document, DEMO_KITCHEN);
+  const pot = outcome(formula);
   const start = now.getTime() - batch.minutesAgo * MINUTE_MS;
   const events: BatchEvent[] = [];
   const add = <T extends EventType>(type: T, minute: number, body: EventBodies[T]): void => {
@@ -68,7 +71,14 @@ function logOf(batch: DemoBatch, pot: Balance, now: Date): BatchEvent[] {
   add('on-heat', end - 1.5, {});
   add('done', end, {});
   add('jarred', end + 12, { jars: batch.finished.jars });
-  add('note', end + 20, { text: batch.finished.note });
+  const { process } = assessKeeping(formula, {}, pot);
+  if (process)
+    add('processed', end + 15 + process.minutes, {
+      method: process.method,
+      minutes: process.minutes,
+      altitude_m: DEMO_KITCHEN.altitude_m,
+    });
+  add('note', end + 60, { text: batch.finished.note });
   return events;
 }
 
@@ -102,7 +112,7 @@ export async function seedDemo(app: NestExpressApplication, now: Date): Promise<
       revision: 0,
       formulaId: formulaIds.get(batch.document) ?? null,
     });
-    await log.append(id, logOf(batch, outcome(readFormula(batch.document, DEMO_KITCHEN).formula), now));
+    await log.append(id, logOf(batch, now));
     for (const [i, { size, full, part }] of (batch.finished?.jars ?? []).entries()) {
       const madeOn = new Date(now.getTime() - batch.minutesAgo * MINUTE_MS).toISOString().slice(0, 10);
       const lot = await shelf.put({ id: randomUUID(), batchId: id, size, count: full, madeOn });

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectModel } from '@nestjs/sequelize';
 import type { KitchenSettings, KitchenView } from '@idle-kettle/contract';
+import type { Place } from '@idle-kettle/core';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound } from '../http/problem.filter.js';
 import { Kitchen } from './kitchen.model.js';
@@ -40,6 +41,15 @@ export class KitchenService {
       temperatureUnit: 'C',
     });
     return [view(made)];
+  }
+
+  /** Where the household's kettle stands, as far as it has said. */
+  async place(): Promise<Place> {
+    const [kitchen] = await this.list();
+    return {
+      ...(kitchen?.altitude_m != null && { altitude_m: kitchen.altitude_m }),
+      ...(kitchen?.boilingPoint_C != null && { boilingPoint_C: kitchen.boilingPoint_C }),
+    };
   }
 
   async save(id: string, settings: KitchenSettings): Promise<KitchenView> {

@@ -2,12 +2,13 @@ import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { findJar } from '@idle-kettle/core';
-import type { FormulaBody, LotView, MoveJars, PutOnShelf } from '@idle-kettle/contract';
-import { firstFruit } from '@idle-kettle/core';
+import { findJar, firstFruit, keepingOfJars, type Boil, type Place } from '@idle-kettle/core';
+import type { FormulaBody, LotKeeping, LotView, MoveJars, PutOnShelf } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
+import { EventLogService } from '../batches/event-log.service.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
+import { KitchenService } from '../kitchens/kitchen.service.js';
 import { ShelfLot, ShelfMove } from './shelf.models.js';
 
 interface LotRow {
@@ -26,6 +27,21 @@ const LOTS = `
   FROM shelf_lots lot JOIN batches batch ON batch.id = lot.batch_id LEFT JOIN shelf_moves move ON move.lot_id = lot.id
   WHERE lot.household_id = :householdId`;
 
+/** What of a batch's log its keeping depends on. */
+const KEEPING_EVENTS = ['addition', 'processed'] as const;
+
+/** A part jar seals badly and holds air: it is eaten first. */
+const PART_JAR: LotKeeping = {
+  verdict: 'fridge',
+  reason: 'a part jar goes in the fridge and is eaten first',
+  months: 1,
+};
+
+function keepingOf(document: FormulaBody, boil: Boil, place: Place, madeOn: string): LotKeeping {
+  const { verdict, reasons, storage } = keepingOfJars(document, boil, place, madeOn);
+  return { verdict, reason: reasons[0]?.text ?? '', months: storage.months };
+}
+
 @Injectable()
 export class ShelfService {
   constructor(
@@ -34,6 +50,8 @@ export class ShelfService {
     @InjectModel(ShelfMove) private readonly moves: typeof ShelfMove,
     private readonly households: HouseholdService,
     private readonly batches: BatchService,
+    private readonly log: EventLogService,
+    private readonly kitchens: KitchenService,
   ) {}
 
   /** Every lot, the newest first; emptied ones too, so that taking the last jar can be undone. */
@@ -115,6 +133,13 @@ export class ShelfService {
       replacements: { householdId: await this.households.current(), ...replacements },
       type: QueryTypes.SELECT,
     });
+    const boils = await this.log.boilsOf([...new Set(rows.map((row) => row.batch_id))], KEEPING_EVENTS);
+    const place = await this.kitchens.place();
+    const keeping = new Map<string, LotKeeping>();
+    for (const { batch_id, document, made_on } of rows) {
+      const boil = boils.get(batch_id);
+      if (boil && !keeping.has(batch_id)) keeping.set(batch_id, keepingOf(document, boil, place, made_on));
+    }
     return rows.map((row) => ({
       id: row.id,
       batchId: row.batch_id,
@@ -123,7 +148,7 @@ export class ShelfService {
       size: row.size,
       partFill: row.part_fill,
       madeOn: row.made_on,
-      keeping: 'not-assessed',
+      keeping: row.part_fill === null ? (keeping.get(row.batch_id) ?? PART_JAR) : PART_JAR,
       count: row.count,
     }));
   }

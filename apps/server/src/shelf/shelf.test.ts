@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { LotView, ProblemBody } from '@idle-kettle/contract';
+import type { KitchenView, LotView, ProblemBody } from '@idle-kettle/contract';
 import { newBatch, startTestApp, type TestApp } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 
@@ -41,10 +41,35 @@ test('jars put on the shelf are there once, however often they are sent', async 
       size: '340-g',
       partFill: null,
       madeOn: '2026-09-12',
-      keeping: 'not-assessed',
+      keeping: { verdict: 'fridge', reason: expect.stringMatching(/not processed/) as string, months: 1 },
       count: 6,
     },
   ]);
+});
+
+test('jars that went through the canner keep on the shelf, until something else turns out to be in them', async () => {
+  const [{ id: kitchenId } = { id: '' }] = (await kitchen.http.get('/api/kitchens').expect(200)).body as KitchenView[]; // prettier-ignore
+  await kitchen.http
+    .put(`/api/kitchens/${kitchenId}`)
+    .send({ name: 'Home', altitude_m: 1180, boilingPoint_C: null, boilingPointMeasuredAt: null, units: 'metric', temperatureUnit: 'C' })
+    .expect(200); // prettier-ignore
+  const jars = await lot();
+  await put(jars).expect(200);
+  await put({ ...jars, id: randomUUID(), count: 1, partFill: 0.4 }).expect(200);
+  const log = (type: string, body: object) =>
+    kitchen.http
+      .post(`/api/batches/${jars.batchId}/events`)
+      .send({ events: [{ id: randomUUID(), type, at: new Date().toISOString(), device: 'bench', body }] })
+      .expect(200);
+  const verdicts = async (): Promise<string[]> =>
+    ((await kitchen.http.get('/api/shelf').expect(200)).body as LotView[])
+      .filter((each) => each.batchId === jars.batchId)
+      .map(({ partFill, keeping }) => `${partFill === null ? 'full' : 'part'}: ${keeping.verdict}`)
+      .sort();
+  await log('processed', { method: 'boiling-water', minutes: 15, altitude_m: 1180 });
+  expect(await verdicts()).toEqual(['full: shelf', 'part: fridge']);
+  await log('addition', { text: '500 g cantaloupe' });
+  expect(await verdicts()).toEqual(['full: fridge', 'part: fridge']);
 });
 
 test('one is taken, put back, and a repeated move counts once', async () => {

@@ -1,16 +1,20 @@
 import { createContext, useContext } from 'react';
 import type { FormulaBody } from '@idle-kettle/contract';
-import type { Balance, BatchEvent, Boil, PotFormula, Problem } from '@idle-kettle/core';
+import type { Balance, BatchEvent, Boil, Keeping, PotFormula, Problem } from '@idle-kettle/core';
 
 /** The batch on the bench, with everything computed from it. */
 export interface BenchBatch {
   readonly id: string;
   readonly document: FormulaBody;
+  /** The document with what the log added in the boil: what everything here is computed from. */
+  readonly asMade: FormulaBody;
   readonly formula: PotFormula;
   /** What could not be understood, by its path in the document. */
   readonly problems: readonly Problem[];
   /** Null while nothing in the pot is understood. */
   readonly balance: Balance | null;
+  /** Before the jars are put away: how they will keep once processed; after: how they keep. */
+  readonly keeping: Keeping | null;
   readonly events: readonly BatchEvent[];
   readonly boil: Boil;
   /**

@@ -1,24 +1,29 @@
 import { useMemo } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 import {
+  asMade,
+  assessKeeping,
   balance as balanceOf,
   boilFrom,
   boilingPointAt,
   firstFruit,
+  keepingOfJars,
   readFormula,
+  withoutPlace,
   type Boil,
   type Place,
 } from '@idle-kettle/core';
 import { useTheme } from '../app/theme.js';
 import { ApiProblem } from '../data/api.js';
 import { outbox } from '../data/outbox.js';
-import { useEvents, useOutbox } from '../data/queries.js';
+import { useEvents, useOutbox, useShelf } from '../data/queries.js';
 import { fruitStyle } from '../ui/fruit-colour.js';
 import { useFormats, useHabit } from '../ui/habit.js';
 import { Notice } from '../ui/notice.js';
 import { Loading, Page, useTitle } from '../ui/page.js';
 import { BatchContext, useBatch, type BenchBatch } from './batch-context.js';
 import { Rail } from './rail.js';
+import { KEEPING_WORDS } from './readouts.js';
 import { useDocument } from './use-document.js';
 import { VerdictPanel } from './verdict-panel.js';
 import { METHOD_WORDS, stopWords } from './words.js';
@@ -44,11 +49,19 @@ export function BatchFrame() {
   const { place } = useHabit();
   const boil = useMemo(() => boilFrom(events), [events]);
   const at = useMemo(() => placeOfBoil(place, boil), [place, boil]);
-  const reading = useMemo(() => (document ? readFormula(document, at) : undefined), [document, at]);
+  const made = useMemo(() => (document ? asMade(withoutPlace(document), boil) : undefined), [document, boil]);
+  const reading = useMemo(() => (made ? readFormula(made.document, at) : undefined), [made, at]);
   const balance = useMemo(() => (reading ? balanceOf(reading.formula) : null), [reading]);
+  const jarsPutAway = useShelf().lots.some((lot) => lot.batchId === batchId);
+  const keeping = useMemo(() => {
+    if (!document || !made || !reading || !balance) return null;
+    if (jarsPutAway || boil.processed) return keepingOfJars(document, boil, place);
+    const notUnderstood = [...made.notUnderstood, ...reading.problems.map(({ message }) => message)];
+    return assessKeeping(reading.formula, { notUnderstood }, balance);
+  }, [document, made, reading, balance, boil, place, jarsPutAway]);
   const theme = useTheme();
 
-  if (!document || !reading) {
+  if (!document || !made || !reading) {
     if (error instanceof ApiProblem && error.status === 404) {
       return (
         <Page title="No such batch" lead="It may have been removed, or the address is not whole.">
@@ -75,9 +88,11 @@ export function BatchFrame() {
   const batch: BenchBatch = {
     id: batchId,
     document,
+    asMade: made.document,
     formula: reading.formula,
     problems: reading.problems,
     balance,
+    keeping,
     events,
     boil,
     change,
@@ -185,10 +200,10 @@ function Conflict() {
 
 /** On a phone the panel is below the fold, so its three numbers stay at hand. The boil has larger ones of its own. */
 function PhoneStrip() {
-  const { balance, formula } = useBatch();
+  const { balance, formula, keeping } = useBatch();
   const formats = useFormats();
   const atBoil = useLocation().pathname.endsWith('/boil');
-  if (!balance || atBoil) return null;
+  if (!balance || !keeping || atBoil) return null;
   const stop = stopWords(formula, balance, formats);
   const jars = balance.jars.reduce((sum, jar) => sum + jar.count.mid, 0);
   return (
@@ -202,7 +217,10 @@ function PhoneStrip() {
       <span>
         <strong>{jars.toFixed(1)}</strong> jars, <strong>{balance.readyJars}</strong> hot
       </span>
-      <span className="text-watch">fridge</span>
+      <span className={keeping.verdict === 'shelf' ? 'text-good' : 'text-watch'}>
+        {KEEPING_WORDS[keeping.verdict].word.toLowerCase()}
+        {keeping.process && ` ${keeping.process.minutes} min`}
+      </span>
     </div>
   );
 }

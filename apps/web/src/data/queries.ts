@@ -107,6 +107,9 @@ export function takeIntoCache(parcels: readonly Parcel[]): void {
   }
 }
 
+/** Jars the server does not know yet: it has not said how they keep. */
+const NOT_SENT: LotView['keeping'] = { verdict: 'fridge', reason: 'not yet sent to the server', months: 1 };
+
 /** The lots with what is still in the outbox counted in. */
 function withParcels(lots: readonly LotView[], parcels: readonly Parcel[], title: string): LotView[] {
   const shown = new Map(lots.map((lot) => [lot.id, lot]));
@@ -122,7 +125,7 @@ function withParcels(lots: readonly LotView[], parcels: readonly Parcel[], title
         partFill: partFill ?? null,
         title,
         fruit: null,
-        keeping: 'not-assessed',
+        keeping: NOT_SENT,
       });
     }
     const lot = parcel.kind === 'move' ? shown.get(parcel.lotId) : undefined;

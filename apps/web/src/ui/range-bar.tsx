@@ -19,6 +19,8 @@ interface RangeBarProps {
   readonly scale?: readonly [number, number];
   /** The zone where one wants to be. */
   readonly wanted?: readonly [number, number];
+  /** Why, in small print under the bar. */
+  readonly reason?: ReactNode;
   /** The sentence a screen reader hears. */
   readonly spoken: string;
 }
@@ -46,12 +48,13 @@ export function RangeBar({
   range,
   scale = [0, 1],
   wanted,
+  reason,
   spoken,
 }: RangeBarProps) {
   const at = (value: number): number =>
     Math.min(Math.max((value - scale[0]) / (scale[1] - scale[0] || 1), 0), 1) * 100;
   return (
-    <section aria-label={spoken} className="border-b border-line py-3">
+    <section aria-label={spoken} className="border-b border-line py-2.5">
       <div className="flex justify-between gap-3 text-sm text-soft">
         <h3 className="font-sans font-normal">{name}</h3>
         <span>{note}</span>
@@ -61,7 +64,7 @@ export function RangeBar({
         <span className="text-right font-semibold">{figures}</span>
       </div>
       {range && (
-        <div aria-hidden="true" className="relative mt-2 h-2 rounded-full bg-base-300">
+        <div aria-hidden="true" className="relative mt-2 h-2.5 rounded-full bg-base-300">
           {wanted && (
             <div
               className="absolute inset-y-0 rounded-full"
@@ -73,7 +76,7 @@ export function RangeBar({
             />
           )}
           <div
-            className="absolute inset-y-[1px] min-w-1 rounded-full"
+            className="absolute inset-y-[2px] min-w-1 rounded-full"
             style={{
               background: TONE_BAND[tone],
               left: `${at(range.low)}%`,
@@ -85,6 +88,9 @@ export function RangeBar({
             style={{ left: `${at(range.mid)}%` }}
           />
         </div>
+      )}
+      {reason !== undefined && reason !== '' && (
+        <div className="mt-1.5 text-sm leading-snug text-soft">{reason}</div>
       )}
     </section>
   );

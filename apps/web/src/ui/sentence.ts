@@ -1,3 +1,7 @@
+/** With a capital, but for what is never written with one. */
+export const capital = (text: string): string =>
+  text.startsWith('pH') ? text : `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+
 /** A message of core as a sentence on screen: a capital first, and an end unless it has one. */
 export const sentence = (message: string): string =>
-  `${message.charAt(0).toUpperCase()}${message.slice(1)}${/[.?!]$/.test(message) ? '' : '.'}`;
+  `${capital(message)}${/[.?!]$/.test(message) ? '' : '.'}`;

@@ -1,2 +1,3 @@
 export * from './charge.js';
 export * from './content.js';
+export * from './sharpness.js';

@@ -59,6 +59,13 @@ describe('remedies', () => {
     expect(codes({ ...DAMSON, jars: [{ size: 'quart' }] })).toContain('smaller-jars');
   }); // prettier-ignore
 
+  test('on the heat only additions are offered, said as what to pour in', () => {
+    const document = documentOf([['2 kg', 'pear'], ['1.6 kg', 'white-sugar'], ['2 tbsp', 'lemon-juice-bottled']]); // prettier-ignore
+    expect(remedies(document, HERE)[0]?.change[0]).toMatchObject({ op: 'set', line: 2 });
+    const onHeat = remedies(document, { ...HERE, onHeat: true });
+    expect(onHeat[0]?.change[0]).toMatchObject({ op: 'add', ingredient: 'lemon-juice-bottled' });
+    expect(onHeat.flatMap(({ change }) => change).every(({ op }) => op !== 'set')).toBe(true);
+  });
   test('a formula with nothing wrong gets none, and a broken one none either', () => {
     expect(remedies(DAMSON, HERE)).toEqual([]);
     expect(remedies(documentOf([['2 cupz', 'damson']]), HERE)).toEqual([]);

@@ -20,6 +20,8 @@ export interface Remedy {
 export interface RemedyOptions extends KeepingOptions {
   readonly kitchen?: Place;
   readonly units?: UnitSystem;
+  /** The pot is on the heat: what is in it stays in, and more can only be added. */
+  readonly onHeat?: boolean;
 }
 
 /** A pot as it would be, evaluated at the middle. */
@@ -32,6 +34,8 @@ interface Trial {
 const BEST_PH = 3.25;
 /** Firmness aimed at where a set is wanted. */
 const GOOD = 1;
+/** Pectin beyond this share of the pot is glue, not a remedy. Common practice: one box or pouch to about 2.5 kg. */
+const MOST_PECTIN = { 'pectin-powder': 0.035, 'pectin-liquid': 0.08, 'pectin-calcium': 0.02 } as const;
 /** Free calcium a gram of pectin aimed at, mg. */
 const GOOD_CALCIUM = 15;
 
@@ -44,7 +48,7 @@ const GOOD_CALCIUM = 15;
 export function remedies(document: FormulaDocument, options: RemedyOptions = {}): Remedy[] {
   const before = look(document, options);
   if (!before) return [];
-  const { kitchen = {}, units = 'metric' } = options;
+  const { kitchen = {}, units = 'metric', onHeat = false } = options;
   const found: Remedy[] = [];
   const trial = (edits: readonly Edit[]): Trial | undefined => {
     const next = edited(document, edits);
@@ -70,11 +74,12 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
   };
   /** The least of an ingredient that makes `enough` true, written as a kitchen measures it. */
   const least = (id: string, enough: (t: Trial) => boolean, most = 0.6): Edit[] | undefined => {
+    const adding = (grams: number): Edit => addition(document, id, grams, units, onHeat);
     const amount = leastAmount(before.balance.massIn_kg.mid * 1000 * most, (grams) => {
-      const t = trial([addition(document, id, grams, units)]);
+      const t = trial([adding(grams)]);
       return t !== undefined && enough(t);
     });
-    return amount === undefined ? undefined : [addition(document, id, amount, units)];
+    return amount === undefined ? undefined : [adding(amount)];
   };
   const said = (edits: readonly Edit[] | undefined, id: string): string => {
     const [edit] = edits ?? [];
@@ -146,16 +151,16 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
     );
   }
   const weak = set.firmness.mid < 0.8;
-  const wanting = set.firmness.mid < 0.9;
   const firmer = (after: Look): boolean => after.balance.set.firmness.mid > set.firmness.mid * 1.08;
   if (set.model === 'high-methoxyl') {
     const reasons = new Set(set.reasons.map(({ code }) => code));
     const lemonId = document.kind === 'savoury-jelly' ? 'citric-acid' : 'lemon-juice-bottled';
-    if (wanting && reasons.has('little-acid')) {
-      const lemon = least(lemonId, ({ pot }) => pot.outcome.pH <= BEST_PH + 0.1);
+    if (weak && reasons.has('little-acid')) {
+      // More than one part in 25 would be a lemon preserve.
+      const lemon = least(lemonId, ({ pot }) => pot.outcome.pH <= BEST_PH + 0.1, 0.04);
       offer('acid-for-set', said(lemon, lemonId), lemon, firmer);
     }
-    if (wanting && reasons.has('few-solids')) {
+    if (weak && reasons.has('few-solids')) {
       if (document.finish.type === 'hard-boil') {
         const sugar = least('white-sugar', ({ pot }) => pot.outcome.solids >= 62);
         offer('sugar-for-set', said(sugar, 'white-sugar'), sugar, firmer);
@@ -172,7 +177,7 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
       if (document.method === 'long-boil' && document.kind !== 'jelly' && document.kind !== 'savoury-jelly')
         offer('pectin-partner', said(partner, 'tart-apple'), partner, firmer);
       const id = document.method === 'liquid-pectin' ? 'pectin-liquid' : 'pectin-powder';
-      const pectin = least(id, ({ pot }) => pot.outcome.firmness >= GOOD);
+      const pectin = least(id, ({ pot }) => pot.outcome.firmness >= GOOD, MOST_PECTIN[id]);
       offer('pectin-for-set', said(pectin, id), pectin, firmer);
       const line = document.lines.findIndex(
         ({ ingredient }) => ingredientById(ingredient ?? '')?.category === 'sweetener',
@@ -198,7 +203,11 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
       offer('calcium-for-set', said(water, 'calcium-water'), water, firmer);
     }
     if (weak) {
-      const pectin = least('pectin-calcium', ({ pot }) => pot.outcome.firmness >= GOOD);
+      const pectin = least(
+        'pectin-calcium',
+        ({ pot }) => pot.outcome.firmness >= GOOD,
+        MOST_PECTIN['pectin-calcium'],
+      );
       offer('pectin-for-set', said(pectin, 'pectin-calcium'), pectin, firmer);
     }
   }
@@ -220,7 +229,9 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
       (after) => !after.balance.warnings.some(({ code }) => code === 'may-crystallise'),
     );
   }
-  return found.filter(({ text }) => text !== '').slice(0, 6);
+  return found
+    .filter(({ text, change }) => text !== '' && !(onHeat && change.some(({ op }) => op === 'set')))
+    .slice(0, 6);
 }
 
 interface Look {
@@ -240,12 +251,20 @@ function look(document: FormulaDocument, { kitchen = {}, on }: RemedyOptions): L
 const nameOf = (document: FormulaDocument, line: number): string =>
   ingredientById(document.lines[line]?.ingredient ?? '')?.name[1] ?? '';
 
-/** Adds to the line that has the ingredient already, if it is measured the same way; else a new line. */
-function addition(document: FormulaDocument, id: string, grams: number, units: UnitSystem): Edit {
+/** Adds to the line that has the ingredient already, if it is measured the same way; else, or with `apart`, a new line. */
+function addition(
+  document: FormulaDocument,
+  id: string,
+  grams: number,
+  units: UnitSystem,
+  apart: boolean,
+): Edit {
   const ingredient = ingredientById(id);
   const perCup = ingredient?.gramsPerCup[ingredient.usualForm];
   const perMl = ingredient?.liquid === true && perCup !== undefined ? perCup / 236.588 : undefined;
-  const line = document.lines.findIndex((other) => other.ingredient === id && other.form === undefined);
+  const line = apart
+    ? -1
+    : document.lines.findIndex((other) => other.ingredient === id && other.form === undefined);
   const text = document.lines[line]?.amount;
   const had = typeof text === 'string' ? parseAmount(text, document.decimal) : undefined;
   if (
@@ -259,7 +278,7 @@ function addition(document: FormulaDocument, id: string, grams: number, units: U
     if (each !== undefined && each > 0) {
       const total = had.amount.value + grams / each;
       // Rounded up, so that it stays enough.
-      if (had.amount.unit.id === 'tbsp' && total > 8)
+      if (had.amount.unit.id === 'tbsp' && total > (units === 'metric' ? 5 : 8))
         return { op: 'set', line, amount: writeAddition(total * each, perMl, units) };
       const fine =
         had.amount.unit.id === 'cup'
@@ -326,13 +345,12 @@ function effectOf(before: Look, after: Look): string {
   if (before.keeping.verdict !== after.keeping.verdict)
     parts.push(`keeping ${before.keeping.verdict} → ${after.keeping.verdict}`);
   if (Math.abs(a.pH.mid - b.pH.mid) >= 0.05) parts.push(`pH ${b.pH.mid.toFixed(1)} → ${a.pH.mid.toFixed(1)}`);
-  if (a.set.verdict !== b.set.verdict) parts.push(`set ${b.set.verdict} → ${a.set.verdict}`);
+  const word = ({ set }: Balance): string => (set.verdict === 'none' ? 'runny' : set.verdict);
+  if (word(a) !== word(b)) parts.push(`set ${word(b)} → ${word(a)}`);
   else if (Math.abs(a.set.firmness.mid - b.set.firmness.mid) >= 0.05)
     parts.push(`firmness ${b.set.firmness.mid.toFixed(1)} → ${a.set.firmness.mid.toFixed(1)}`);
-  if (Math.abs(a.finish.solubleSolidsPercent.mid - b.finish.solubleSolidsPercent.mid) >= 0.5)
-    parts.push(
-      `solids ${b.finish.solubleSolidsPercent.mid.toFixed(0)} → ${a.finish.solubleSolidsPercent.mid.toFixed(0)} %`,
-    );
+  const [solidsBefore, solidsAfter] = [b, a].map((x) => x.finish.solubleSolidsPercent.mid.toFixed(0));
+  if (solidsBefore !== solidsAfter) parts.push(`solids ${solidsBefore} → ${solidsAfter} %`);
   const jars = (x: Balance): number => x.jars.reduce((sum, { count }) => sum + count.mid, 0);
   const more = jars(a) - jars(b);
   // Counts of different jars cannot be compared.

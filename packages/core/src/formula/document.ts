@@ -182,6 +182,13 @@ export function firstFruit({
   })?.ingredient;
 }
 
+/** The document as it is made in a kitchen: there the kitchen's own place holds, not the one it was written for. */
+export function withoutPlace<D extends FormulaDocument>(document: D): D {
+  const made = { ...document };
+  delete made.place;
+  return made;
+}
+
 /** A formula with nothing in the pot yet. */
 export const emptyFormula = (title: string, jarSize = 'half-pint'): FormulaDocument => ({
   format: 'idle-kettle/formula',

@@ -45,6 +45,8 @@ export interface Keeping {
 export interface KeepingOptions {
   /** The day the batch is made, as "2026-11-23"; a measured pH must be of it. Without it no measured pH counts. */
   readonly on?: string;
+  /** What is in the pot but could not be understood, as typed: of such a pot nothing kind can be said. */
+  readonly notUnderstood?: readonly string[];
 }
 
 const RULES =
@@ -86,9 +88,20 @@ export function assessKeeping(
   let { verdict } = asked;
   const reasons = [...asked.reasons];
   const strict = (to: KeepingVerdict, why: KeepingReason): void => {
-    if (KEEPING_VERDICTS.indexOf(to) > KEEPING_VERDICTS.indexOf(verdict)) verdict = to;
-    reasons.push(why);
+    const stricter = KEEPING_VERDICTS.indexOf(to) > KEEPING_VERDICTS.indexOf(verdict);
+    if (stricter) verdict = to;
+    // What decides is said first.
+    reasons.splice(stricter ? 0 : reasons.length, 0, why);
   };
+  const { notUnderstood = [] } = options;
+  if (notUnderstood.length > 0)
+    strict(
+      'fridge',
+      reason(
+        'not-understood',
+        `“${notUnderstood.join('”, “')}” is in the pot but not understood, so nothing can be said for it: write it as an amount and an ingredient`,
+      ),
+    );
   const solids = lowSolids(formula, made);
   const row = verdict === 'shelf' ? rowFor(formula, solids) : undefined;
   let process: Process | null = null;
@@ -213,7 +226,7 @@ function decide(formula: PotFormula, options: KeepingOptions, worst: number, mad
       'fridge',
       reason(
         'curd',
-        `only the published lemon or lime curd is for the shelf (${departures.slice(0, 3).join('; ')}): keep this one in the fridge, four weeks at most, or freeze it up to a year`,
+        `only the published lemon or lime curd is for the shelf (${departures.slice(0, 2).join('; ')}): keep this one in the fridge, four weeks at most, or freeze it up to a year`,
       ),
     );
   }

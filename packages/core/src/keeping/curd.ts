@@ -20,7 +20,7 @@ export function curdDepartures(formula: PotFormula): string[] {
     else if (id === 'white-sugar' || id === 'caster-sugar') mass.sugar += mass_kg.mid;
     else if (id === 'butter' || id === 'egg-yolk' || id === 'egg') mass[id] += mass_kg.mid;
     else if (id === 'lemon-zest') mass.zest += mass_kg.mid;
-    else departures.push(`${ingredient.name[1]} is not in it`);
+    else departures.push(`it holds no ${ingredient.name[1]}`);
   }
   if (!(mass.juice > 0))
     return [...departures, 'it takes bottled lemon or lime juice, whose acid is standardised'];

@@ -22,7 +22,7 @@ export function storageOf(kind: Kind, verdict: KeepingVerdict, solidsPercent: nu
       return {
         where: 'cool-dark-dry',
         months,
-        text: `cool (10-21 C), dark and dry; best within ${months} months; in the fridge once opened`,
+        text: `cool (10-21 °C, 50-70 °F), dark and dry; best within ${months} months; in the fridge once opened`,
       };
     }
     case 'fridge':

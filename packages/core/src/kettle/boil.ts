@@ -1,4 +1,4 @@
-import type { BatchEvent, EventOf, JarsFilled } from './event.js';
+import type { BatchEvent, EventBodies, EventOf, JarsFilled } from './event.js';
 
 export interface LoggedReading {
   readonly id: string;
@@ -34,6 +34,8 @@ export interface Boil {
   /** The last one-minute boil that was started. */
   readonly minute: { readonly startedAt: number; readonly endsAt: number } | undefined;
   readonly jarred: readonly JarsFilled[];
+  /** The last process the jars went through. */
+  readonly processed: EventBodies['processed'] | undefined;
   /** Spans on the heat; the last one is open (no `to`) while the pot is on. */
   readonly heat: readonly { readonly from: number; readonly to: number | undefined }[];
   /** Everything that happened, oldest first, with what was taken back marked. */
@@ -84,6 +86,7 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
   let endedAt: number | undefined;
   let minuteAt: number | undefined;
   let jarred: readonly JarsFilled[] = [];
+  let processed: EventBodies['processed'] | undefined;
 
   const lit = (at: number): void => {
     if (phase !== 'on-heat') heat.push({ from: at, to: undefined });
@@ -127,6 +130,9 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
       case 'jarred':
         jarred = event.body.jars;
         break;
+      case 'processed':
+        processed = event.body;
+        break;
       case 'test':
       case 'addition':
       case 'note':
@@ -144,6 +150,7 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
     setApart,
     minute: minuteAt === undefined ? undefined : { startedAt: minuteAt, endsAt: minuteAt + MINUTE_MS },
     jarred,
+    processed,
     heat,
     log,
   };

@@ -28,6 +28,12 @@ export interface EventBodies {
   done: Readonly<Record<string, never>>;
   /** The jars as counted; a later count replaces an earlier one. */
   jarred: { readonly jars: readonly JarsFilled[] };
+  /** The filled jars went through the canner. The altitude as it was stated then. */
+  processed: {
+    readonly method: 'boiling-water' | 'steam';
+    readonly minutes: number;
+    readonly altitude_m: number | null;
+  };
   undo: { readonly eventId: string };
 }
 
@@ -42,6 +48,7 @@ export const EVENT_TYPES = [
   'on-heat',
   'done',
   'jarred',
+  'processed',
   'undo',
 ] as const satisfies (keyof EventBodies)[];
 export type EventType = (typeof EVENT_TYPES)[number];

@@ -2,3 +2,4 @@ export type { AcidClass, AcidShares, Acidity, Category, Caution, Form, Ingredien
 export { FORMS, RIPENESS, waterPercent } from './ingredient.js';
 export * from './find.js';
 export * from './mass.js';
+export * from './cautions.js';

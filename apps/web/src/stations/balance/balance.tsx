@@ -1,13 +1,16 @@
-import { BookmarkPlus, Redo2, Undo2 } from 'lucide-react';
+import { BookmarkPlus, Redo2, TriangleAlert, Undo2 } from 'lucide-react';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { FormulaView } from '@idle-kettle/contract';
+import { cautionsOf } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
 import { ApiProblem, request } from '../../data/api.js';
 import { keys, queryClient } from '../../data/queries.js';
-import { JarSizes } from './jar-sizes.js';
+import { sentence } from '../../ui/sentence.js';
+import { AfterFilling, JarSizes } from './jar-sizes.js';
+import { nameOfLine } from './line-edit.js';
 import { Lines } from './lines.js';
 import { Way } from './way.js';
 import { WhatGoesWhere } from './what-goes-where.js';
@@ -26,6 +29,8 @@ export function Balance() {
       )}
       <Way />
       <Lines />
+      <FromTheBoil />
+      <Cautions />
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="btn btn-ghost" disabled={!undo} onClick={undo}>
           <Undo2 aria-hidden="true" className="size-5" /> Undo
@@ -54,10 +59,43 @@ export function Balance() {
             </div>
           )}
           <JarSizes />
+          <AfterFilling />
         </section>
         {balance && <WhatGoesWhere balance={balance} />}
       </div>
     </>
+  );
+}
+
+/** What the log of the boil added; it counts, but is changed there and not here. */
+function FromTheBoil() {
+  const { document, asMade } = useBatch();
+  const added = asMade.lines.slice(document.lines.length);
+  if (added.length === 0) return null;
+  return (
+    <p className="mt-2 px-2 text-sm text-soft">
+      Also in the pot, from the log of the boil:{' '}
+      {added.map((line) => `${line.amount} ${nameOfLine(line)}`).join(', ')}.
+    </p>
+  );
+}
+
+/** What to mind with what is in the pot. */
+function Cautions() {
+  const { formula } = useBatch();
+  const cautions = cautionsOf(formula.lines.map(({ ingredient }) => ingredient)).filter(
+    ({ atWork }) => atWork,
+  );
+  if (cautions.length === 0) return null;
+  return (
+    <ul aria-label="Cautions" className="mt-2 flex flex-wrap gap-x-5 gap-y-1 px-2 text-sm text-soft">
+      {cautions.map(({ code, text }) => (
+        <li key={code} className="flex items-center gap-1.5">
+          <TriangleAlert aria-hidden="true" className="size-4 shrink-0 text-watch" />
+          {sentence(text)}
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,8 +1,53 @@
 import { Plus, X } from 'lucide-react';
 import type { JarBody } from '@idle-kettle/contract';
-import { JAR_SIZES } from '@idle-kettle/core';
+import { JAR_SIZES, PROCESSINGS, type Processing } from '@idle-kettle/core';
 import { sentence } from '../../ui/sentence.js';
 import { useBatch } from '../../batch/batch-context.js';
+
+const PROCESSING_WORDS: Readonly<Record<Processing, string>> = {
+  'boiling-water': 'boiling-water canner',
+  steam: 'atmospheric steam canner',
+  'hot-fill': 'filled hot, no process',
+  none: 'no process, fridge',
+};
+
+/** What is done with the filled jars; the keeping follows from it. */
+export function AfterFilling() {
+  const { document, change } = useBatch();
+  const { processing = 'boiling-water', preSterilised = false } = document;
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line pt-3">
+      <label className="flex items-center gap-2 text-sm text-soft">
+        then
+        <select
+          aria-label="Process of the filled jars"
+          className="select w-56 text-base-content"
+          value={processing}
+          onChange={(event) =>
+            change('processing', (was) => ({ ...was, processing: event.target.value as Processing }))
+          }
+        >
+          {PROCESSINGS.map((each) => (
+            <option key={each} value={each}>
+              {PROCESSING_WORDS[each]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex min-h-[44px] items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={preSterilised}
+          onChange={(event) =>
+            change('pre-sterilised', (was) => ({ ...was, preSterilised: event.target.checked }))
+          }
+        />
+        jars boiled sterile first
+      </label>
+    </div>
+  );
+}
 
 /** Which jars to fill, in order; the last size takes what is left. */
 export function JarSizes() {

@@ -11,10 +11,6 @@ import { useBatch } from '../../batch/batch-context.js';
 import { sentence } from '../../ui/sentence.js';
 import { FINISH_WORDS, KIND_WORDS, METHOD_WORDS } from '../../batch/words.js';
 
-/** Kinds and methods whose ingredients are in the table; the rest are not offered until they are. */
-const OFFERED_KINDS = KINDS.filter((kind) => kind !== 'curd' && kind !== 'savoury-jelly');
-const OFFERED_METHODS: readonly Method[] = ['long-boil', 'powdered-pectin', 'liquid-pectin', 'no-gel'];
-
 const STARTING_FINISH: Readonly<Record<FinishType, FinishBody>> = {
   'gel-temperature': { type: 'gel-temperature' },
   'soluble-solids': { type: 'soluble-solids', percent: 65 },
@@ -67,7 +63,7 @@ export function Way() {
   const { kind, method, finish } = document;
   const usual = USUAL_FINISHES[method];
   const others = (['gel-temperature', 'hard-boil'] as const).filter(
-    (type) => !usual.includes(type) && method !== 'no-gel',
+    (type) => !usual.includes(type) && method !== 'no-gel' && method !== 'egg',
   );
   const wrong = problems.filter(
     (problem) => problem.path.startsWith('finish') || problem.path === 'method' || problem.path === 'kind',
@@ -79,14 +75,14 @@ export function Way() {
         <Choice
           label="Kind"
           value={kind}
-          options={OFFERED_KINDS}
+          options={KINDS}
           words={KIND_WORDS}
           onChange={(next) => change('kind', (was) => withKind(was, next))}
         />
         <Choice
           label="Way to a set"
           value={method}
-          options={METHODS_OF_KIND[kind].filter((each) => OFFERED_METHODS.includes(each))}
+          options={METHODS_OF_KIND[kind]}
           words={METHOD_WORDS}
           onChange={(next) =>
             change('method', (was) => ({ ...was, method: next, finish: usualFinish(next) }))
@@ -118,6 +114,21 @@ export function Way() {
               setFinish({ type: 'hard-boil', ...(minutes !== undefined && { minutes }) })
             }
           />
+        )}
+        {finish.type === 'curd' && (
+          <label className="flex w-32 flex-col gap-1 text-sm text-soft">
+            Cook to
+            <input
+              className="input w-full text-base-content"
+              value={finish.temperature ?? ''}
+              placeholder="77 °C"
+              maxLength={20}
+              onChange={(event) => {
+                const temperature = event.target.value;
+                setFinish({ type: 'curd', ...(temperature !== '' && { temperature }) });
+              }}
+            />
+          </label>
         )}
         {finish.type === 'weight' && (
           <label className="flex w-32 flex-col gap-1 text-sm text-soft">

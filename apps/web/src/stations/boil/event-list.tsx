@@ -29,6 +29,8 @@ export function eventWords(event: BatchEvent, formats: Formats): string {
       return 'It is done';
     case 'jarred':
       return `Jars counted: ${event.body.jars.map((jar) => jarsOf(kitchenFraction(jar.full + jar.part), jar.size)).join(', ')}`;
+    case 'processed':
+      return `Processed ${event.body.minutes} min ${event.body.method === 'steam' ? 'in steam' : 'in boiling water'}`;
     case 'undo':
       return 'Taken back';
   }

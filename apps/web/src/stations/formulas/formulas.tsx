@@ -2,9 +2,10 @@ import { useState } from 'react';
 import { Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
 import type { FormulaView } from '@idle-kettle/contract';
-import { balance, firstFruit, jarWords, readFormula } from '@idle-kettle/core';
+import { assessKeeping, balance, firstFruit, jarWords, readFormula, withoutPlace } from '@idle-kettle/core';
 import { useTheme } from '../../app/theme.js';
 import { useNewBatch } from '../../batch/new-batch.js';
+import { KEEPING_WORDS } from '../../batch/readouts.js';
 import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
 import { ApiProblem, request } from '../../data/api.js';
 import { keys, queryClient, useFormulas } from '../../data/queries.js';
@@ -68,9 +69,10 @@ function FormulaCard({ formula }: { readonly formula: FormulaView }) {
   const formats = useFormats();
   const { place } = useHabit();
   const { document } = formula;
-  const pot = readFormula(document, place).formula;
+  const pot = readFormula(withoutPlace(document), place).formula;
   const result = balance(pot);
   const stop = result && stopWords(pot, result, formats);
+  const keeping = result && assessKeeping(pot, {}, result);
   const fruit = firstFruit(document);
   const jars = result?.jars
     .filter((jar) => jar.count.mid > 0.05)
@@ -105,6 +107,12 @@ function FormulaCard({ formula }: { readonly formula: FormulaView }) {
           <p className="mt-2">
             {stop.lead.charAt(0).toUpperCase() + stop.lead.slice(1)} <strong>{stop.words}</strong>,{' '}
             {formats.mass(result.massIn_kg.mid)} in, gives {jars?.join(' and ')}
+          </p>
+        )}
+        {keeping && (
+          <p className={`mt-1 text-sm ${keeping.verdict === 'shelf' ? 'text-good' : 'text-watch'}`}>
+            {KEEPING_WORDS[keeping.verdict].word}
+            {keeping.process ? `, ${keeping.process.minutes} min` : ''}
           </p>
         )}
         <div className="mt-3 flex items-center gap-2">

@@ -10,12 +10,13 @@ import { outbox } from '../../data/outbox.js';
 import { useShelf } from '../../data/queries.js';
 import { JarPicture, jarName, jarsOf, partWords } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
+import { ProcessOfJars } from './process.js';
 
 const PARTS = [0, 0.25, 0.5, 0.75] as const;
 
 /** Jars by size, the part jar, and onto the shelf. */
 export function Jar() {
-  const { id, balance, boil, document } = useBatch();
+  const { id, balance, boil, document, formula, keeping } = useBatch();
   const { lots } = useShelf();
   const shelved = lots.some((lot) => lot.batchId === id);
   const planned = document.jars.map((jar) => jar.size);
@@ -31,50 +32,52 @@ export function Jar() {
   };
   const filled = boil.jarred.reduce((sum, jar) => sum + jar.full + jar.part, 0);
   const expected = balance?.jars.reduce((sum, jar) => sum + jar.count.high, 0) ?? 0;
+  const headspace_mm = keeping?.process?.headspace_mm ?? formula.jars[0]?.headspace_mm ?? 6.35;
   const tooMany =
     balance !== null &&
     filled > balance.yieldBracket.most &&
     boil.jarred.every((jar) => jar.size === 'half-pint');
   return (
-    <div className="grid gap-4 lg:grid-cols-2">
-      <section aria-label="Jars filled" className="panel p-4">
-        <h2 className="text-xl">Jars filled</h2>
-        <p className="text-soft">Tap as each one is lidded. The last, part jar goes in the fridge.</p>
-        <ul>
-          {sizes.map((size) => (
-            <SizeRow key={size} jar={of(size)} disabled={shelved} onChange={count} />
-          ))}
-        </ul>
-        {!shelved && (
-          <label className="mt-3 flex items-center gap-2 text-sm text-soft">
-            another size
-            <select
-              className="select w-44 text-base-content"
-              value=""
-              onChange={(event) => setExtra((was) => [...was, event.target.value])}
-            >
-              <option value="">choose…</option>
-              {JAR_SIZES.filter((jar) => !sizes.includes(jar.id)).map((jar) => (
-                <option key={jar.id} value={jar.id}>
-                  {jar.name[1]}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-        {tooMany && (
-          <p className="mt-2 text-sm text-watch">That is more than this pot can fill; count again?</p>
-        )}
-        <div className="mt-4 border-t border-line pt-4">
-          {shelved ? (
-            <Link to="../shelf" className="btn btn-primary h-[60px] w-full text-lg">
-              On the shelf: see the jars
-            </Link>
-          ) : (
-            <ToShelf filled={filled} />
+    <div className="grid items-start gap-4 lg:grid-cols-2">
+      <div className="flex flex-col gap-4">
+        <section aria-label="Jars filled" className="panel p-4">
+          <h2 className="text-xl">Jars filled</h2>
+          <p className="text-soft">Tap as each one is lidded. The last, part jar goes in the fridge.</p>
+          <ul>
+            {sizes.map((size) => (
+              <SizeRow key={size} jar={of(size)} disabled={shelved} onChange={count} />
+            ))}
+          </ul>
+          {!shelved && (
+            <label className="mt-3 flex items-center gap-2 text-sm text-soft">
+              another size
+              <select
+                className="select w-44 text-base-content"
+                value=""
+                onChange={(event) => setExtra((was) => [...was, event.target.value])}
+              >
+                <option value="">choose…</option>
+                {JAR_SIZES.filter((jar) => !sizes.includes(jar.id)).map((jar) => (
+                  <option key={jar.id} value={jar.id}>
+                    {jar.name[1]}
+                  </option>
+                ))}
+              </select>
+            </label>
           )}
-        </div>
-      </section>
+          {tooMany && (
+            <p className="mt-2 text-sm text-watch">That is more than this pot can fill; count again?</p>
+          )}
+        </section>
+        {keeping && <ProcessOfJars keeping={keeping} />}
+        {shelved ? (
+          <Link to="../shelf" className="btn btn-primary h-[60px] w-full text-lg">
+            On the shelf: see the jars
+          </Link>
+        ) : (
+          <ToShelf filled={filled} />
+        )}
+      </div>
       <div className="flex flex-col gap-4">
         {balance && (
           <section aria-label="Expected" className="panel p-4">
@@ -87,15 +90,12 @@ export function Jar() {
             </h2>
             <JarWall balance={balance} />
             <p className="mt-2 text-soft">
-              Up to {expected.toFixed(1)} may come out, and one is spare. Headspace 6 mm (¼ in) below the rim:
-              less and it boils out under the lid, more and the vacuum is weak.
+              Up to {expected.toFixed(1)} may come out, and one is spare. Headspace {headspace_mm.toFixed(0)}{' '}
+              mm ({headspace_mm > 10 ? '½' : '¼'} in) below the rim: less and it boils out under the lid, more
+              and the vacuum is weak.
             </p>
           </section>
         )}
-        <Notice title="Keeping not assessed: treat as fridge" tone="care">
-          No keeping rule has been applied to this batch, so no process is given. Keep the jars in the fridge
-          and eat them within weeks, or follow your extension service or food authority.
-        </Notice>
         <Notice title="Hot glass, hot jam" tone="care">
           <ul className="mt-1 list-disc space-y-1.5 pl-5">
             <li>Hot jars for hot jam, on wood or a towel: cold glass or bare stone cracks them.</li>
@@ -174,6 +174,7 @@ function SizeRow({ jar, disabled, onChange }: SizeRowProps) {
 /** Puts what was counted on the shelf, once. */
 function ToShelf({ filled }: { readonly filled: number }) {
   const { id, boil } = useBatch();
+  const processed = boil.processed !== undefined;
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
   const put = async (): Promise<void> => {
@@ -184,7 +185,9 @@ function ToShelf({ filled }: { readonly filled: number }) {
       if (part > 0)
         await outbox.addPut({ id: crypto.randomUUID(), batchId: id, size, count: 1, partFill: part, madeOn });
     }
-    toast.success('On the shelf list, to be treated as fridge jars');
+    toast.success(
+      processed ? 'On the shelf list' : 'On the shelf list as fridge jars: no process is in the log',
+    );
     await navigate('../shelf');
   };
   return (
@@ -210,6 +213,11 @@ function ToShelf({ filled }: { readonly filled: number }) {
               .join(', ')}{' '}
         on the shelf
       </button>
+      {filled > 0 && !processed && (
+        <p className="mt-2 text-sm text-soft">
+          No process is in the log yet: jars put away now count as fridge jars until it is.
+        </p>
+      )}
       {filled === 0 && <p className="mt-2 text-sm text-soft">Count the jars first.</p>}
     </>
   );

@@ -1,10 +1,11 @@
-import { format, parseISO } from 'date-fns';
+import { addMonths, format, parseISO } from 'date-fns';
 import { toast } from 'sonner';
 import type { LotView, MoveReason } from '@idle-kettle/contract';
 import { useTheme } from '../../app/theme.js';
 import { outbox } from '../../data/outbox.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
 import { JarPicture, jarName, partWords } from '../../ui/jar-picture.js';
+import { sentence } from '../../ui/sentence.js';
 
 function move(lot: LotView, change: number, reason: MoveReason): void {
   void outbox.addMove(lot.id, { id: crypto.randomUUID(), change, reason, at: new Date().toISOString() });
@@ -18,6 +19,16 @@ function take(lot: LotView, reason: keyof typeof WORDS): void {
     action: { label: 'Put it back', onClick: () => move(lot, 1, 'counted') },
     duration: 8000,
   });
+}
+
+/** Where the jars belong and until when, and why where it is not the shelf. */
+function Kept({ lot: { keeping, madeOn } }: { readonly lot: LotView }) {
+  const { verdict, reason, months } = keeping;
+  const until = format(addMonths(parseISO(madeOn), months), 'MMM yyyy');
+  if (verdict === 'shelf')
+    return <p className="text-sm text-good">Shelf: cool, dark, dry. Best before {until}</p>;
+  if (verdict === 'stop') return <p className="text-sm text-bad">Do not keep: {sentence(reason)}</p>;
+  return <p className="text-sm text-watch">Fridge, within weeks, or freeze: {sentence(reason)}</p>;
 }
 
 /** Jars by lot: what it is, how many, when made, and one tap to take one. */
@@ -39,7 +50,7 @@ export function Lots({ lots }: { readonly lots: readonly LotView[] }) {
               {lot.partFill !== null && `, ${partWords(lot.partFill)}`} · made{' '}
               {format(parseISO(lot.madeOn), 'd MMM yyyy')}
             </p>
-            <p className="text-sm text-watch">Keeping not assessed: treat as fridge</p>
+            <Kept lot={lot} />
           </div>
           <p className="display w-14 text-right text-[30px]" aria-label={`${lot.count} left`}>
             {lot.count}

@@ -16,13 +16,14 @@ export function Shelf() {
     (lot) => (emptied || lot.count > 0) && lot.title.toLowerCase().includes(search.trim().toLowerCase()),
   );
   const total = lots.reduce((sum, lot) => sum + lot.count, 0);
+  const fridge = lots.reduce((sum, lot) => sum + (lot.keeping.verdict === 'shelf' ? 0 : lot.count), 0);
   return (
     <Page
       title="Shelf"
       lead={
         isPending
           ? undefined
-          : `${plural(total)}, all to be treated as fridge jars until keeping is assessed.`
+          : `${plural(total)}${fridge > 0 ? `, ${fridge} of them for the fridge` : ''}. Throw away without tasting what bulges, spurts, smells off, moulds or ferments.`
       }
     >
       {isPending && <Loading />}

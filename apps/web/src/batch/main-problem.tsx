@@ -1,0 +1,176 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { edited, ingredientById, type Remedy } from '@idle-kettle/core';
+import type { FormulaBody } from '@idle-kettle/contract';
+import { logEvent } from '../data/log-event.js';
+import { Notice } from '../ui/notice.js';
+import { capital, sentence } from '../ui/sentence.js';
+import { useBatch } from './batch-context.js';
+import type { CurrentAdvice } from './use-advice.js';
+
+const REMEDY_TITLES: Readonly<Record<string, string>> = {
+  'acid-for-keeping': 'Not acid enough for the shelf',
+  'smaller-jars': 'No time in the tables for this jar',
+  'less-fat': 'Too much fat for the shelf',
+  'less-sugar': 'Too much sugar for the water',
+  'more-water': 'Too much sugar for the water',
+  'acid-for-set': 'A little short of acid',
+  'sugar-for-set': 'Short of sugar for this pectin',
+  'boil-further': 'It stops too thin to set',
+  'pectin-partner': 'Short of pectin',
+  'pectin-for-set': 'Short of pectin',
+  'less-sugar-for-set': 'More sugar than its pectin carries',
+  'calcium-for-set': 'Short of calcium',
+  softer: 'It will be stiff',
+  'acid-against-grains': 'Grains may form in the jar',
+};
+
+const WARNING_TITLES: Readonly<Record<string, string>> = {
+  'already-past-finish': 'Too much sugar for the water',
+  'no-fruit': 'No fruit in the pot',
+  'oz-is-weight': 'Ounces are weight here',
+  'unusual-finish': 'An unusual finish',
+  'finish-below-solids': 'It cannot boil down that far',
+  'stated-yield-impossible': 'The stated yield cannot be right',
+  'stated-yield-unlikely': 'The stated yield is unlikely',
+  'stated-amounts-disagree': 'Two amounts disagree',
+  'sugar-cut': 'Sugar cut with this pectin',
+  'batch-doubled': 'A doubled batch',
+  'may-crystallise': 'Grains may form in the jar',
+  'may-weep': 'It may weep in the jar',
+};
+/** Said elsewhere, or by the missing place below. */
+const PLACE_WARNINGS: ReadonlySet<string> = new Set(['sea-level-assumed', 'altitude-needed']);
+
+/** The one thing to look at first, and what to do about it in one tap. */
+export function MainProblem({ advice }: { readonly advice: CurrentAdvice }) {
+  const { problems, balance, formula, document } = useBatch();
+  const [first] = problems;
+  if (document.lines.length === 0)
+    return (
+      <Notice title="The pot is empty">
+        Add the fruit and its amount, and everything here fills in as you type.
+      </Notice>
+    );
+  if (first)
+    return (
+      <Notice
+        title={
+          problems.length > 1 ? `${problems.length} things are not understood` : 'One thing is not understood'
+        }
+        tone="care"
+      >
+        {sentence(first.message)} The rest is computed without it.
+      </Notice>
+    );
+  const warnings = balance?.warnings ?? formula.warnings;
+  if (warnings.some(({ code }) => PLACE_WARNINGS.has(code)))
+    return (
+      <Notice
+        title="Where is the kettle?"
+        actions={
+          <Link to="/kitchen" className="btn btn-primary">
+            State the altitude
+          </Link>
+        }
+      >
+        The process time comes from the altitude alone, and higher up the pot boils cooler. Until it is stated
+        there is no process time.
+      </Notice>
+    );
+  return <Remedies {...advice} />;
+}
+
+/** The most useful change with its effect, the others behind a tap; else the first thing worth knowing. */
+function Remedies({ remedies, stale }: CurrentAdvice) {
+  const { balance, boil } = useBatch();
+  const [others, setOthers] = useState(false);
+  const over = boil.phase === 'done';
+  const [best, ...rest] = over ? [] : remedies;
+  if (!best) {
+    const warning = [...(balance?.warnings ?? [])].sort(
+      (a, b) => Number(b.code === 'already-past-finish') - Number(a.code === 'already-past-finish'),
+    )[0];
+    const [why] = balance?.set.reasons ?? [];
+    if (!warning && balance?.set.verdict === 'none' && balance.set.model !== 'none' && why)
+      return (
+        <Notice title="It will not set" tone="care">
+          {sentence(why.text)} Nothing small changes that.
+        </Notice>
+      );
+    if (!warning) return null;
+    return (
+      <Notice title={WARNING_TITLES[warning.code] ?? 'Worth a look'} tone="care">
+        {sentence(warning.text)}
+      </Notice>
+    );
+  }
+  return (
+    <Notice
+      title={REMEDY_TITLES[best.code] ?? 'Worth a change'}
+      tone="care"
+      actions={
+        <>
+          <Apply remedy={best} primary disabled={stale} />
+          {rest.length > 0 && (
+            <button type="button" className="btn" aria-expanded={others} onClick={() => setOthers(!others)}>
+              {others ? 'Fewer ways' : 'Other ways'}
+            </button>
+          )}
+          {others && (
+            <ul className="w-full divide-y divide-line">
+              {rest.map((remedy) => (
+                <li key={remedy.code} className="py-2">
+                  <p className="mb-1.5 text-sm">
+                    {sentence(remedy.effect === '' ? remedy.text : remedy.effect)}
+                  </p>
+                  <Apply remedy={remedy} disabled={stale} />
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
+      }
+    >
+      {best.text}: {best.effect === '' ? 'it helps' : best.effect}.
+    </Notice>
+  );
+}
+
+/** One tap: before the heat the formula is changed, on it the addition is logged. */
+function Apply({
+  remedy,
+  primary = false,
+  disabled,
+}: {
+  readonly remedy: Remedy;
+  readonly primary?: boolean;
+  readonly disabled: boolean;
+}) {
+  const { id, boil, change, document } = useBatch();
+  const apply = (): void => {
+    const additions = remedy.change.flatMap((edit) => (edit.op === 'add' ? [edit] : []));
+    if (boil.startedAt !== undefined && additions.length === remedy.change.length) {
+      for (const { amount, ingredient } of additions)
+        logEvent(id, 'addition', { text: `${amount} ${ingredientById(ingredient)?.name[1] ?? ingredient}` });
+      toast.success(`Logged: ${remedy.text}`);
+      return;
+    }
+    change(`remedy ${Date.now()}`, (was) => edited(was, remedy.change) as FormulaBody);
+    toast(`${capital(remedy.text)}: done`, {
+      action: { label: 'Undo', onClick: () => change(`remedy back ${Date.now()}`, () => document) },
+      duration: 8000,
+    });
+  };
+  return (
+    <button
+      type="button"
+      className={`btn h-auto min-h-[44px] py-2 ${primary ? 'btn-primary' : ''}`}
+      disabled={disabled}
+      onClick={apply}
+    >
+      {remedy.text}
+    </button>
+  );
+}

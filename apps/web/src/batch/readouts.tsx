@@ -1,0 +1,245 @@
+import {
+  FIRMNESS_BANDS,
+  jarWords,
+  PECTIN_PH,
+  sharpnessWord,
+  type Balance,
+  type FirmnessWord,
+  type Keeping,
+  type KeepingVerdict,
+  type PotFormula,
+} from '@idle-kettle/core';
+import { jarName, jarsOf } from '../ui/jar-picture.js';
+import { RangeBar, type Tone } from '../ui/range-bar.js';
+import { useFormats, useHabit } from '../ui/habit.js';
+import { capital, sentence } from '../ui/sentence.js';
+
+const figures = (low: number, high: number, places: number): string => {
+  const [a, b] = [low.toFixed(places), high.toFixed(places)];
+  return a === b ? a : `${a} – ${b}`;
+};
+
+const SET_WORDS: Readonly<Record<FirmnessWord, { word: string; tone: Tone }>> = {
+  none: { word: 'Runny', tone: 'bad' },
+  soft: { word: 'Soft', tone: 'watch' },
+  good: { word: 'Good', tone: 'plain' },
+  firm: { word: 'Firm', tone: 'plain' },
+  stiff: { word: 'Stiff', tone: 'watch' },
+};
+
+export const KEEPING_WORDS: Readonly<Record<KeepingVerdict, { word: string; tone: Tone }>> = {
+  shelf: { word: 'Shelf', tone: 'good' },
+  fridge: { word: 'Fridge', tone: 'watch' },
+  freezer: { word: 'Freezer', tone: 'watch' },
+  stop: { word: 'Stop', tone: 'bad' },
+};
+
+/** Soluble solids one wants at the finish, and the track they are drawn on, by kind. Common practice. */
+function solidsZone({ kind, method }: PotFormula): {
+  wanted: readonly [number, number];
+  scale: readonly [number, number];
+} {
+  if (method === 'no-gel' || kind === 'fruit-butter' || kind === 'curd')
+    return { wanted: [20, 53], scale: [10, 70] };
+  if (method === 'calcium-pectin') return { wanted: [20, 60], scale: [10, 75] };
+  return { wanted: [60, 68], scale: [45, 75] };
+}
+
+function solidsWord(percent: number, [least, most]: readonly [number, number]): { word: string; tone: Tone } {
+  if (percent < least) return { word: 'Thin', tone: 'watch' };
+  if (percent > most) return { word: 'Heavy', tone: 'watch' };
+  return { word: 'Full', tone: 'plain' };
+}
+
+interface ReadoutsProps {
+  readonly balance: Balance;
+  readonly keeping: Keeping;
+  readonly formula: PotFormula;
+}
+
+/** Set, sharpness, solids, yield and keeping: each a word, its range, and why. */
+export function Readouts({ balance, keeping, formula }: ReadoutsProps) {
+  return (
+    <>
+      <SetReadout {...balance} />
+      <Sharpness balance={balance} formula={formula} />
+      <Solids balance={balance} formula={formula} />
+      <Yield {...balance} />
+      <KeepingReadout keeping={keeping} balance={balance} />
+    </>
+  );
+}
+
+function SetReadout({ set }: Balance) {
+  const pours = set.model === 'none';
+  const { word, tone } = pours ? ({ word: 'Pours', tone: 'plain' } as const) : SET_WORDS[set.verdict];
+  const range = figures(set.firmness.low, set.firmness.high, 1);
+  const [reason] = set.reasons;
+  return (
+    <RangeBar
+      name="Set"
+      note={pours ? 'a syrup' : '1 is a good set'}
+      word={word}
+      tone={tone}
+      figures={pours ? '' : range}
+      {...(!pours && {
+        range: set.firmness,
+        scale: [0, 2.5] as const,
+        wanted: [FIRMNESS_BANDS.soft, FIRMNESS_BANDS.good] as const,
+      })}
+      reason={reason && sentence(reason.text)}
+      spoken={
+        pours
+          ? 'Set: a syrup, it pours'
+          : `Set: ${word.toLowerCase()}, ${range}, wanted ${FIRMNESS_BANDS.soft} to ${FIRMNESS_BANDS.good}`
+      }
+    />
+  );
+}
+
+function Sharpness({
+  balance: { pH, titratableAcidityPercent: acid },
+  formula,
+}: {
+  readonly balance: Balance;
+  readonly formula: PotFormula;
+}) {
+  const word = capital(sharpnessWord(pH.mid));
+  const gels = formula.method !== 'no-gel' && formula.method !== 'egg' && formula.method !== 'calcium-pectin';
+  const off = gels && (pH.mid < PECTIN_PH[0] || pH.mid > PECTIN_PH[1]);
+  return (
+    <RangeBar
+      name="Sharpness"
+      note={`pH · acid ${acid.mid.toFixed(acid.mid < 0.95 ? 1 : 0)} %`}
+      word={word}
+      tone={off ? 'watch' : 'plain'}
+      figures={figures(pH.low, pH.high, 1)}
+      range={pH}
+      scale={[2.4, 4.8]}
+      {...(gels && { wanted: PECTIN_PH })}
+      spoken={`Sharpness: ${word.toLowerCase()}, pH ${figures(pH.low, pH.high, 1)}${gels ? `, wanted ${PECTIN_PH.join(' to ')}` : ''}`}
+    />
+  );
+}
+
+function Solids({
+  balance: { finish },
+  formula,
+}: {
+  readonly balance: Balance;
+  readonly formula: PotFormula;
+}) {
+  const zone = solidsZone(formula);
+  const { word, tone } = solidsWord(finish.solubleSolidsPercent.mid, zone.wanted);
+  const percent = `${figures(finish.solubleSolidsPercent.low, finish.solubleSolidsPercent.high, 0)} %`;
+  return (
+    <RangeBar
+      name="Solids"
+      note="at the finish"
+      word={word}
+      tone={tone}
+      figures={percent}
+      range={finish.solubleSolidsPercent}
+      scale={zone.scale}
+      wanted={zone.wanted}
+      spoken={`Solids: ${word}, ${percent}, wanted ${zone.wanted.join(' to ')} %`}
+    />
+  );
+}
+
+function Yield({ jars, finish, yieldBracket }: Balance) {
+  const formats = useFormats();
+  const filled = jars.filter((each) => each.count.mid > 0.05);
+  const [jar] = filled.length > 0 ? filled : jars;
+  if (!jar) return null;
+  if (filled.length > 1)
+    return (
+      <RangeBar
+        name="Yield"
+        note={`${yieldBracket.least.toFixed(0)} to ${yieldBracket.most.toFixed(0)} half-pints at the very limits`}
+        word={formats.mass(finish.mass_kg.mid)}
+        figures={filled
+          .map((each) => `${figures(each.count.low, each.count.high, 1)} × ${jarName(each.size, 2)}`)
+          .join(', ')}
+        spoken={`Yield: ${filled.map((each) => jarsOf(jarWords(each.count.mid), each.size)).join(', ')}`}
+      />
+    );
+  const { count, size } = jar;
+  const range = figures(count.low, count.high, 1);
+  return (
+    <RangeBar
+      name="Yield"
+      note={jarName(size, 2)}
+      word={jarWords(count.mid)}
+      figures={range}
+      range={count}
+      scale={[0, Math.max(count.high * 1.25, 1)]}
+      spoken={`Yield: ${jarWords(count.mid)}, ${range} ${jarName(size, 2)}`}
+    />
+  );
+}
+
+function KeepingReadout({
+  keeping,
+  balance: { pH },
+}: {
+  readonly keeping: Keeping;
+  readonly balance: Balance;
+}) {
+  const { verdict, reasons, process, worstPH, limitPH, storage } = keeping;
+  const { word, tone } = KEEPING_WORDS[verdict];
+  const formats = useFormats();
+  const { place } = useHabit();
+  const told = process
+    ? `${process.minutes} min ${process.method === 'steam' ? 'in steam' : 'in boiling water'}`
+    : verdict === 'stop'
+      ? 'do not keep it'
+      : 'not for the shelf';
+  const [first, ...rest] = reasons;
+  return (
+    <RangeBar
+      name="Keeping"
+      note={limitPH === null ? '' : `worst pH ${worstPH.toFixed(1)}, limit ${limitPH.toFixed(1)}`}
+      word={word}
+      tone={tone}
+      figures={told}
+      {...(limitPH !== null && {
+        range: { low: pH.mid, mid: pH.mid, high: Math.max(worstPH, pH.mid) },
+        scale: [2.4, 4.8] as const,
+        wanted: [2.4, limitPH] as const,
+      })}
+      reason={
+        <>
+          {process && verdict === 'shelf' ? (
+            <>
+              {place.altitude_m !== undefined && `At ${formats.altitude(place.altitude_m)}, `}
+              {process.preSterilise ? 'jars boiled sterile first' : 'clean hot jars'},{' '}
+              {process.headspace_mm.toFixed(0)} mm headspace. Best within {storage.months} months.
+            </>
+          ) : (
+            first && sentence(first.text)
+          )}
+          <details>
+            <summary className="min-h-[44px] cursor-pointer pt-1">
+              Not a tested recipe: your extension service or food authority has the last word.{' '}
+              <span className="underline">Rules and sources</span>
+            </summary>
+            <ul className="list-disc space-y-1 pl-5">
+              {[...(first ? [first] : []), ...rest].map(({ code, text, source }) => (
+                <li key={code}>
+                  {sentence(text)} <span className="text-xs">({source})</span>
+                </li>
+              ))}
+              {process && (
+                <li>
+                  Row “{process.row}”, {process.band}. {process.source}
+                </li>
+              )}
+            </ul>
+          </details>
+        </>
+      }
+      spoken={`Keeping: ${word}, ${told}`}
+    />
+  );
+}

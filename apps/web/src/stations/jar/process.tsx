@@ -1,0 +1,142 @@
+import { useState } from 'react';
+import type { Keeping } from '@idle-kettle/core';
+import { useBatch } from '../../batch/batch-context.js';
+import { logEvent } from '../../data/log-event.js';
+import { useFormats, useHabit } from '../../ui/habit.js';
+import { Notice } from '../../ui/notice.js';
+import { capital, sentence } from '../../ui/sentence.js';
+
+const METHOD_TITLES = { 'boiling-water': 'in boiling water', steam: 'in atmospheric steam' } as const;
+
+/** What the filled jars go through, from the published table at the stated altitude, and the record that they did. */
+export function ProcessOfJars({ keeping }: { readonly keeping: Keeping }) {
+  const { boil } = useBatch();
+  const [first] = keeping.reasons;
+  if (boil.processed) return <Processed keeping={keeping} />;
+  if (keeping.process) return <ToProcess process={keeping.process} keeping={keeping} />;
+  return (
+    <Notice
+      title={keeping.verdict === 'stop' ? 'Do not keep it this way' : 'For the fridge or the freezer'}
+      tone="care"
+    >
+      {first && sentence(first.text)} {sentence(keeping.storage.text)} No process makes these jars fit for the
+      shelf.
+    </Notice>
+  );
+}
+
+function ToProcess({
+  process,
+  keeping,
+}: {
+  readonly process: NonNullable<Keeping['process']>;
+  readonly keeping: Keeping;
+}) {
+  const { id, boil } = useBatch();
+  const { place } = useHabit();
+  const formats = useFormats();
+  const [minutes, setMinutes] = useState('');
+  const ran = minutes === '' ? process.minutes : Number(minutes);
+  const runs = Number.isFinite(ran) && ran >= 1 && ran <= 240;
+  return (
+    <section aria-label="Process" className="panel p-4">
+      <h2 className="text-xl">Process</h2>
+      <p className="mt-1">
+        <span className="display text-[40px] leading-none">{process.minutes} min</span>{' '}
+        <span className="text-soft">
+          {METHOD_TITLES[process.method]}
+          {place.altitude_m !== undefined && `, at ${formats.altitude(place.altitude_m)}`}
+        </span>
+      </p>
+      <ul className="mt-2 list-disc space-y-1.5 pl-5">
+        <li>
+          {process.preSterilise
+            ? 'Jars boiled sterile first (10 minutes and 1 more for every 300 m): this time is too short to do it.'
+            : 'Clean hot jars, new flat lids, lids to fingertip tight.'}
+        </li>
+        <li>The time starts {process.startWhen}.</li>
+        <li>
+          Then heat off, lid off away from the face, 5 minutes’ rest. Lift straight up, do not retighten,
+          leave 12 to 24 hours.
+        </li>
+        <li>Never shorter. {sentence(keeping.storage.text)}</li>
+      </ul>
+      <p className="mt-2 text-sm text-soft">
+        Table: {process.row}, {process.band}. {process.source}. Not a tested recipe: your extension service or
+        food authority has the last word.
+      </p>
+      <form
+        className="mt-3 flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (runs)
+            logEvent(id, 'processed', {
+              method: process.method,
+              minutes: ran,
+              altitude_m: place.altitude_m ?? null,
+            });
+        }}
+      >
+        <label className="flex flex-col gap-1 text-sm text-soft">
+          minutes it ran
+          <input
+            type="number"
+            inputMode="numeric"
+            min={1}
+            max={240}
+            className="input w-28 text-base-content"
+            placeholder={String(process.minutes)}
+            value={minutes}
+            onChange={(event) => setMinutes(event.target.value)}
+          />
+        </label>
+        <button
+          type="submit"
+          className="btn btn-secondary h-[56px] flex-1"
+          disabled={!runs || boil.jarred.length === 0}
+        >
+          The jars went through {runs ? `${ran} min` : 'it'}
+        </button>
+      </form>
+      {boil.jarred.length === 0 && <p className="mt-1 text-sm text-soft">Count the jars first.</p>}
+    </section>
+  );
+}
+
+function Processed({ keeping }: { readonly keeping: Keeping }) {
+  const { id, boil } = useBatch();
+  const formats = useFormats();
+  const { processed } = boil;
+  const entry = boil.log.findLast(({ event, undone }) => event.type === 'processed' && !undone);
+  if (!processed || !entry) return null;
+  const [first] = keeping.reasons;
+  const good = keeping.verdict === 'shelf';
+  return (
+    <Notice
+      title={
+        good
+          ? 'Processed: for the shelf'
+          : keeping.verdict === 'stop'
+            ? 'Processed too short'
+            : 'Processed, yet for the fridge'
+      }
+      tone={good ? 'plain' : 'care'}
+      actions={
+        <button
+          type="button"
+          className="btn"
+          onClick={() => logEvent(id, 'undo', { eventId: entry.event.id })}
+        >
+          Take the process back
+        </button>
+      }
+    >
+      {processed.minutes} min {METHOD_TITLES[processed.method]}
+      {processed.altitude_m !== null && `, at ${formats.altitude(processed.altitude_m)}`}.{' '}
+      {first && sentence(first.text)}{' '}
+      {good
+        ? `${capital(keeping.storage.text)}. Check every lid in 12 to 24 hours; what has not sealed goes in the fridge.`
+        : 'Keep these jars in the fridge, or process them again in full within 24 hours, with new lids.'}
+    </Notice>
+  );
+}
