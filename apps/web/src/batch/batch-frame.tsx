@@ -1,4 +1,5 @@
-import { useMemo } from 'react';
+import { format } from 'date-fns';
+import { useMemo, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 import {
   asMade,
@@ -52,13 +53,15 @@ export function BatchFrame() {
   const made = useMemo(() => (document ? asMade(withoutPlace(document), boil) : undefined), [document, boil]);
   const reading = useMemo(() => (made ? readFormula(made.document, at) : undefined), [made, at]);
   const balance = useMemo(() => (reading ? balanceOf(reading.formula) : null), [reading]);
+  const [today] = useState(() => format(new Date(), 'yyyy-MM-dd'));
   const jarsPutAway = useShelf().lots.some((lot) => lot.batchId === batchId);
   const keeping = useMemo(() => {
     if (!document || !made || !reading || !balance) return null;
-    if (jarsPutAway || boil.processed) return keepingOfJars(document, boil, place);
+    const on = boil.endedAt === undefined ? today : format(boil.endedAt, 'yyyy-MM-dd');
+    if (jarsPutAway || boil.processed) return keepingOfJars(document, boil, place, on);
     const notUnderstood = [...made.notUnderstood, ...reading.problems.map(({ message }) => message)];
-    return assessKeeping(reading.formula, { notUnderstood }, balance);
-  }, [document, made, reading, balance, boil, place, jarsPutAway]);
+    return assessKeeping(reading.formula, { notUnderstood, on }, balance);
+  }, [document, made, reading, balance, boil, place, jarsPutAway, today]);
   const theme = useTheme();
 
   if (!document || !made || !reading) {

@@ -1,3 +1,4 @@
 export * from './edit.js';
 export * from './scale.js';
 export * from './remedies.js';
+export * from './target.js';

@@ -9,10 +9,13 @@ import { JarWall } from '../../batch/jar-wall.js';
 import { ApiProblem, request } from '../../data/api.js';
 import { keys, queryClient } from '../../data/queries.js';
 import { sentence } from '../../ui/sentence.js';
+import { GelMap } from './gel-map.js';
 import { AfterFilling, JarSizes } from './jar-sizes.js';
 import { nameOfLine } from './line-edit.js';
 import { Lines } from './lines.js';
+import { MakeItFit } from './make-it-fit.js';
 import { Way } from './way.js';
+import { WaysToTheShelf } from './ways-to-the-shelf.js';
 import { WhatGoesWhere } from './what-goes-where.js';
 
 /** Fruit, sugar, acid and pectin in proportion, and at once what they will give. */
@@ -30,6 +33,7 @@ export function Balance() {
       <Way />
       <Lines />
       <FromTheBoil />
+      {boil.startedAt === undefined && <MakeItFit />}
       <Cautions />
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="btn btn-ghost" disabled={!undo} onClick={undo}>
@@ -43,6 +47,7 @@ export function Balance() {
           To the stove
         </Link>
       </div>
+      <WaysToTheShelf />
       <div className="mt-4 grid gap-4 lg:grid-cols-2">
         <section aria-label="Jars" className="panel p-4">
           <div className="mb-3 flex items-center justify-between gap-3">
@@ -61,7 +66,10 @@ export function Balance() {
           <JarSizes />
           <AfterFilling />
         </section>
-        {balance && <WhatGoesWhere balance={balance} />}
+        <div className="flex flex-col gap-4">
+          {balance && <GelMap balance={balance} />}
+          {balance && <WhatGoesWhere balance={balance} />}
+        </div>
       </div>
     </>
   );

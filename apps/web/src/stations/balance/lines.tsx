@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { ChevronDown, X } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
 import type { FormulaLineBody } from '@idle-kettle/contract';
 import {
@@ -11,9 +11,10 @@ import {
 import { useBatch } from '../../batch/batch-context.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { sentence } from '../../ui/sentence.js';
+import { LineMore } from './line-more.js';
 import { addLine, changeLine, nameOfLine, removeLine, withName } from './line-edit.js';
 
-const COLUMNS = 'md:grid md:grid-cols-[9.5rem_minmax(0,1fr)_8.5rem_9rem_44px] md:items-center md:gap-x-3';
+const COLUMNS = 'md:grid md:grid-cols-[9rem_minmax(0,1fr)_8.5rem_8rem_44px_44px] md:items-center md:gap-x-3';
 
 /** What goes into the pot: each line edited in place, a new one typed at the foot. */
 export function Lines() {
@@ -61,6 +62,7 @@ function Line({ index, line, pot, share, problems }: LineProps) {
   const formats = useFormats();
   const { units } = useHabit();
   const problemId = useId();
+  const [more, setMore] = useState(false);
   const name = nameOfLine(line);
   const amountWrong = problems.some((problem) => problem.path.endsWith('.amount'));
   const nameWrong = problems.some(
@@ -69,7 +71,9 @@ function Line({ index, line, pot, share, problems }: LineProps) {
   const percent = share === undefined ? '' : `${(share * 100).toFixed(share < 0.01 ? 1 : 0)} %`;
   return (
     <li className="border-b border-line py-1">
-      <div className={`relative grid grid-cols-[6rem_minmax(0,1fr)_44px] items-center gap-x-1 ${COLUMNS}`}>
+      <div
+        className={`relative grid grid-cols-[6rem_minmax(0,1fr)_44px_44px] items-center gap-x-1 ${COLUMNS}`}
+      >
         <input
           aria-label={`Amount of ${name || 'line ' + (index + 1)}`}
           aria-invalid={amountWrong}
@@ -120,13 +124,35 @@ function Line({ index, line, pot, share, problems }: LineProps) {
         </span>
         <button
           type="button"
-          aria-label={`Take out ${name || 'line ' + (index + 1)}`}
+          aria-label={`More about ${name || 'line ' + (index + 1)}`}
+          aria-expanded={more}
+          disabled={!pot}
           className="btn btn-ghost btn-square row-start-1 col-start-3 size-11 md:col-start-5"
+          onClick={() => setMore(!more)}
+        >
+          <ChevronDown aria-hidden="true" className={`size-5 ${more ? 'rotate-180' : ''}`} />
+        </button>
+        <button
+          type="button"
+          aria-label={`Take out ${name || 'line ' + (index + 1)}`}
+          className="btn btn-ghost btn-square row-start-1 col-start-4 size-11 md:col-start-6"
           onClick={() => change(`remove ${index} ${Date.now()}`, removeLine(index))}
         >
           <X aria-hidden="true" className="size-5" />
         </button>
       </div>
+      {more && pot && (
+        <LineMore
+          line={line}
+          ingredient={pot.ingredient}
+          onChange={(next) =>
+            change(
+              `more ${index}`,
+              changeLine(index, () => next),
+            )
+          }
+        />
+      )}
       {problems.length > 0 && (
         <div id={problemId} className="px-2 pb-2 text-sm text-bad">
           {problems.map(({ path, message }) => (

@@ -1,0 +1,273 @@
+import { contours } from 'd3-contour';
+import { useMemo } from 'react';
+import {
+  edited,
+  FIRMNESS_BANDS,
+  highMethoxylFirmness,
+  preparePot,
+  readFormula,
+  writeAddition,
+  type Balance,
+  type Edit,
+  type FormulaDocument,
+} from '@idle-kettle/core';
+import { useBatch } from '../../batch/batch-context.js';
+import { useHabit, type Habit } from '../../ui/habit.js';
+
+const WIDTH = 380;
+const HEIGHT = 270;
+const LEFT = 40;
+const BOTTOM = 34;
+const SOLIDS = [50, 75] as const;
+const PH = [2.6, 4.0] as const;
+/** Cells of the grid the shading is computed on. */
+const COLUMNS = 60;
+const ROWS = 40;
+
+/** Where a band begins, its word, and how strongly it is tinted. */
+const BANDS = [
+  { from: FIRMNESS_BANDS.none, word: 'soft', tint: 0.18 },
+  { from: FIRMNESS_BANDS.soft, word: 'good', tint: 0.4 },
+  { from: FIRMNESS_BANDS.good, word: 'firm', tint: 0.62 },
+  { from: FIRMNESS_BANDS.firm, word: 'stiff', tint: 0.85 },
+] as const;
+
+const x = (solids: number): number =>
+  LEFT +
+  ((Math.min(Math.max(solids, SOLIDS[0]), SOLIDS[1]) - SOLIDS[0]) / (SOLIDS[1] - SOLIDS[0])) * (WIDTH - LEFT);
+/** Sharper is upward. */
+const y = (pH: number): number =>
+  ((Math.min(Math.max(pH, PH[0]), PH[1]) - PH[0]) / (PH[1] - PH[0])) * (HEIGHT - BOTTOM);
+
+interface Point {
+  readonly solids: number;
+  readonly pH: number;
+}
+
+/** Firmness over solids and pH for the pectin of this pot, which thickens with it as water goes. */
+function shading(
+  pectinPercent: number,
+  solidsPercent: number,
+): { word: string; tint: number; path: string }[] {
+  const values: number[] = [];
+  for (let row = 0; row < ROWS; row++)
+    for (let column = 0; column < COLUMNS; column++) {
+      const solids = SOLIDS[0] + ((column + 0.5) / COLUMNS) * (SOLIDS[1] - SOLIDS[0]);
+      const pH = PH[0] + ((row + 0.5) / ROWS) * (PH[1] - PH[0]);
+      values.push(
+        highMethoxylFirmness({
+          solidsPercent: solids,
+          pH,
+          pectinPercent: (pectinPercent * solids) / solidsPercent,
+        }),
+      );
+    }
+  const shapes = contours()
+    .size([COLUMNS, ROWS])
+    .thresholds(BANDS.map(({ from }) => from))(values);
+  return shapes.map(({ coordinates }, i) => ({
+    word: BANDS[i]?.word ?? '',
+    tint: BANDS[i]?.tint ?? 0,
+    path: coordinates
+      .flat()
+      .map(
+        (ring) =>
+          `M${ring
+            .map(
+              ([column = 0, row = 0]) =>
+                `${(LEFT + (column / COLUMNS) * (WIDTH - LEFT)).toFixed(1)} ${((row / ROWS) * (HEIGHT - BOTTOM)).toFixed(1)}`,
+            )
+            .join('L')}Z`,
+      )
+      .join(''),
+  }));
+}
+
+/** Shares of the pot that an arrow adds: enough to see, little enough to do. */
+const LEMON_SHARE = 0.025;
+const SUGAR_SHARE = 0.06;
+const LEMON_G_PER_ML = 1.03;
+
+/** What a little more of something would do, and stopping a degree later: each is tried in full and shown as an arrow. */
+function steps(
+  document: FormulaDocument,
+  { massIn_kg }: Balance,
+  { units, temperatureUnit }: Pick<Habit, 'units' | 'temperatureUnit'>,
+  rise_K: number | undefined,
+): { label: string; edit: Edit }[] {
+  const grams = massIn_kg.mid * 1000;
+  const lemon = writeAddition(grams * LEMON_SHARE, LEMON_G_PER_ML, units);
+  const sugar = writeAddition(grams * SUGAR_SHARE, undefined, units);
+  const degree = temperatureUnit === 'F' ? 2 : 1;
+  const more = temperatureUnit === 'F' ? (rise_K ?? 0) * 1.8 + degree : (rise_K ?? 0) + degree;
+  return [
+    { label: `+${lemon} lemon`, edit: { op: 'add', ingredient: 'lemon-juice-bottled', amount: lemon } },
+    { label: `+${sugar} sugar`, edit: { op: 'add', ingredient: 'white-sugar', amount: sugar } },
+    ...(rise_K === undefined
+      ? []
+      : [
+          {
+            label: `stop ${degree}° later`,
+            edit: {
+              op: 'finish' as const,
+              finish: { ...document.finish, rise: `${more.toFixed(2)} ${temperatureUnit}` },
+            },
+          },
+        ]),
+  ];
+}
+/** Arrows shorter than this say nothing, in pixels. */
+const SHORTEST_ARROW = 7;
+
+/** Where the pot stands between runny and firm, and what a spoon of lemon or some sugar would do. */
+export function GelMap({ balance }: { readonly balance: Balance }) {
+  const { asMade, formula } = useBatch();
+  const { place, units, temperatureUnit } = useHabit();
+  const { solidsPercent, pectinPercent } = useMemo(() => {
+    const outcome = preparePot(formula)?.outcome;
+    return { solidsPercent: outcome?.solids ?? 65, pectinPercent: outcome?.pectinPercent ?? 0 };
+  }, [formula]);
+  const shapes = useMemo(() => shading(pectinPercent, solidsPercent), [pectinPercent, solidsPercent]);
+  const arrows = useMemo(() => {
+    const at = (document: FormulaDocument): Point | undefined => {
+      const outcome = preparePot(readFormula(document, place).formula)?.outcome;
+      return outcome && { solids: outcome.solids, pH: outcome.pH };
+    };
+    const rise_K = formula.finish.type === 'gel-temperature' ? formula.finish.rise_K : undefined;
+    return steps(asMade, balance, { units, temperatureUnit }, rise_K).flatMap(({ label, edit }) => {
+      const to = at(edited(asMade, [edit]));
+      return to ? [{ label, to }] : [];
+    });
+  }, [asMade, balance, formula, place, units, temperatureUnit]);
+  const { pH, finish, set } = balance;
+  if (set.model !== 'high-methoxyl') return null;
+  const [cx, cy] = [x(finish.solubleSolidsPercent.mid), y(pH.mid)];
+  const doubt = {
+    rx: Math.max((x(finish.solubleSolidsPercent.high) - x(finish.solubleSolidsPercent.low)) / 2, 9),
+    ry: Math.max((y(pH.high) - y(pH.low)) / 2, 9),
+  };
+  return (
+    <section aria-label="Gel map" className="panel p-4">
+      <h2 className="mb-2 text-xl">Gel map</h2>
+      <svg
+        role="img"
+        aria-label={`At ${finish.solubleSolidsPercent.mid.toFixed(0)} % soluble solids and pH ${pH.mid.toFixed(1)} the set is ${set.verdict === 'none' ? 'runny' : set.verdict}`}
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="w-full"
+      >
+        <rect
+          x={LEFT}
+          y="0"
+          width={WIDTH - LEFT}
+          height={HEIGHT - BOTTOM}
+          rx="6"
+          fill="var(--color-base-300)"
+          opacity="0.6"
+        />
+        {shapes.map(({ word, tint, path }) => (
+          <path key={word} d={path} fill="var(--fruit)" fillOpacity={tint * 0.55} />
+        ))}
+        {[2.8, 3.2, 3.6].map((value) => (
+          <text key={value} x={LEFT - 8} y={y(value) + 4} textAnchor="end" fontSize="13" fill="var(--soft)">
+            {value.toFixed(1)}
+          </text>
+        ))}
+        {[50, 55, 60, 65, 70, 75].map((value) => (
+          <text
+            key={value}
+            x={x(value)}
+            y={HEIGHT - BOTTOM + 16}
+            textAnchor={value === 75 ? 'end' : 'middle'}
+            fontSize="13"
+            fill="var(--soft)"
+          >
+            {value}
+          </text>
+        ))}
+        <text
+          x={LEFT + (WIDTH - LEFT) / 2}
+          y={HEIGHT - 3}
+          textAnchor="middle"
+          fontSize="13"
+          fill="var(--soft)"
+        >
+          soluble solids at the finish, %
+        </text>
+        <text x={LEFT + 8} y="17" fontSize="13" fill="currentColor">
+          pH, sharper upward
+        </text>
+        <clipPath id="gel-map-plot">
+          <rect x={LEFT} y="0" width={WIDTH - LEFT} height={HEIGHT - BOTTOM} />
+        </clipPath>
+        <ellipse
+          clipPath="url(#gel-map-plot)"
+          cx={cx}
+          cy={cy}
+          {...doubt}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.5"
+          strokeDasharray="4 4"
+        />
+        {arrows.map(({ label, to }) => (
+          <Arrow key={label} label={label} from={[cx, cy]} to={[x(to.solids), y(to.pH)]} />
+        ))}
+        <circle cx={cx} cy={cy} r="7" fill="currentColor" stroke="var(--color-base-100)" strokeWidth="2" />
+      </svg>
+      <ul aria-label="Shades" className="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-sm text-soft">
+        {[{ word: 'runny', tint: 0 }, ...BANDS].map(({ word, tint }) => (
+          <li key={word} className="flex items-center gap-1.5">
+            <span
+              aria-hidden="true"
+              className="relative size-3.5 overflow-hidden rounded border border-line bg-base-300"
+            >
+              <span
+                className="absolute inset-0"
+                style={{ background: 'var(--fruit)', opacity: Math.min(tint * 1.1, 1) }}
+              />
+            </span>
+            {word}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+type Pixel = readonly [x: number, y: number];
+
+function Arrow({ label, from, to }: { readonly label: string; readonly from: Pixel; readonly to: Pixel }) {
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const length = Math.hypot(dx, dy);
+  if (length < SHORTEST_ARROW) return null;
+  const [ux, uy] = [dx / length, dy / length];
+  const head = (side: number): string =>
+    `${(to[0] - ux * 8 - side * uy * 5).toFixed(1)} ${(to[1] - uy * 8 + side * ux * 5).toFixed(1)}`;
+  // Beside the head of an arrow that goes up, under one that goes across.
+  const across = Math.abs(ux) > 0.7;
+  const leftward = to[0] > WIDTH - 110;
+  return (
+    <g>
+      <path
+        d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}M${head(1)}L${to[0]} ${to[1]}L${head(-1)}`}
+        fill="none"
+        stroke="var(--color-secondary)"
+        strokeWidth="2.5"
+        strokeLinecap="round"
+      />
+      <text
+        x={to[0] + (leftward ? (across ? 0 : -8) : across ? -8 : 8)}
+        y={Math.max(across ? to[1] + 22 : to[1] + uy * 10 + 4, 30)}
+        textAnchor={leftward ? 'end' : 'start'}
+        fontSize="13"
+        fontWeight="700"
+        fill="var(--color-secondary)"
+        stroke="var(--color-base-100)"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
+        {label}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,92 @@
+import type { FormulaLineBody } from '@idle-kettle/contract';
+import { FORMS, isProduce, RIPENESS, type Form, type Ingredient, type Ripeness } from '@idle-kettle/core';
+
+/** What can be measured, its unit and its range. */
+const MEASURED = [
+  { key: 'solubleSolidsPercent', label: 'Brix, %', min: 0, max: 100 },
+  { key: 'pH', label: 'pH', min: 1.5, max: 9 },
+  { key: 'titratableAcidityPercent', label: 'acid, %', min: 0, max: 100 },
+] as const;
+
+interface LineMoreProps {
+  readonly line: FormulaLineBody;
+  readonly ingredient: Ingredient;
+  readonly onChange: (line: FormulaLineBody) => void;
+}
+
+/** What is known of one ingredient beyond its amount: form, ripeness, and what was measured. */
+export function LineMore({ line, ingredient, onChange }: LineMoreProps) {
+  const { overrides = {}, form, ripeness, ...kept } = line;
+  const build = (next: {
+    form?: Form | undefined;
+    ripeness?: Ripeness | undefined;
+    overrides?: object;
+  }): void =>
+    onChange({
+      ...kept,
+      ...(next.form !== undefined && next.form !== ingredient.usualForm && { form: next.form }),
+      ...(next.ripeness !== undefined && next.ripeness !== 'ripe' && { ripeness: next.ripeness }),
+      ...(next.overrides && Object.keys(next.overrides).length > 0 && { overrides: next.overrides }),
+    });
+  const now = { form, ripeness, overrides };
+  const isFruit = isProduce(ingredient);
+  return (
+    <div className="flex flex-wrap items-end gap-3 px-2 pt-1 pb-3">
+      <label className="flex flex-col gap-1 text-sm text-soft">
+        form
+        <select
+          className="select w-36 text-base-content"
+          value={form ?? ingredient.usualForm}
+          onChange={(event) => build({ ...now, form: event.target.value as Form })}
+        >
+          {FORMS.filter(
+            (each) => each in ingredient.gramsPerCup || each === ingredient.usualForm || each === 'as-bought',
+          ).map((each) => (
+            <option key={each} value={each}>
+              {each}
+            </option>
+          ))}
+        </select>
+      </label>
+      {isFruit && (
+        <label className="flex flex-col gap-1 text-sm text-soft">
+          ripeness
+          <select
+            className="select w-32 text-base-content"
+            value={ripeness ?? 'ripe'}
+            onChange={(event) => build({ ...now, ripeness: event.target.value as Ripeness })}
+          >
+            {RIPENESS.map((each) => (
+              <option key={each} value={each}>
+                {each === 'mixed' ? 'some under-ripe' : each}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {MEASURED.map(({ key, label, min, max }) => (
+        <label key={key} className="flex flex-col gap-1 text-sm text-soft">
+          {label}
+          <input
+            type="number"
+            inputMode="decimal"
+            step="any"
+            min={min}
+            max={max}
+            placeholder="table"
+            className="input w-24 text-base-content"
+            value={overrides[key] ?? ''}
+            onChange={(event) => {
+              const { [key]: _, ...others } = overrides;
+              const value = event.target.valueAsNumber;
+              build({ ...now, overrides: Number.isFinite(value) ? { ...others, [key]: value } : others });
+            }}
+          />
+        </label>
+      ))}
+      <p className="w-full text-sm text-soft">
+        What you measure counts for set and yield. For keeping it can only make the verdict stricter.
+      </p>
+    </div>
+  );
+}

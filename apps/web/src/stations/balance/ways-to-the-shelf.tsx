@@ -1,0 +1,204 @@
+import { useState } from 'react';
+import { format } from 'date-fns';
+import { fingerprint } from '@idle-kettle/core';
+import { useBatch } from '../../batch/batch-context.js';
+
+/** Refusals that nothing in the pot can lift, only a tested source or a measured pH; see the keeping rules. */
+const LIFTED_BY_ROUTE: ReadonlySet<string> = new Set(['low-acid', 'unknown-ingredient']);
+
+/** The two ways by which produce that may reach pH 4.6 comes to the shelf all the same: a tested formula, or a meter. */
+export function WaysToTheShelf() {
+  const { keeping, document, boil } = useBatch();
+  const { testedSource, measuredPH } = document;
+  const asked = keeping?.reasons.some(({ code }) => LIFTED_BY_ROUTE.has(code)) ?? false;
+  if (boil.processed || (!asked && !testedSource && !measuredPH)) return null;
+  return (
+    <section aria-label="Ways to the shelf" className="panel mt-4 p-4">
+      <h2 className="text-xl">Ways to the shelf</h2>
+      <p className="mt-1 text-soft">
+        This pot may reach pH 4.6, where botulism can grow, and an estimate never makes it safe. Only one of
+        these does.
+      </p>
+      <div className="mt-3 grid gap-4 lg:grid-cols-2">
+        <Tested />
+        <Measured />
+      </div>
+    </section>
+  );
+}
+
+function Tested() {
+  const { document, change } = useBatch();
+  const { testedSource } = document;
+  const [publisher, setPublisher] = useState('');
+  const [year, setYear] = useState('');
+  const [unchanged, setUnchanged] = useState(false);
+  if (testedSource)
+    return (
+      <div>
+        <h3 className="font-semibold">A tested formula, made unchanged</h3>
+        <p className="mt-1">
+          {testedSource.publisher}, {testedSource.year}.{' '}
+          {testedSource.of === fingerprint(document)
+            ? 'Any edit of an ingredient, amount, finish or process voids it.'
+            : 'The formula was edited since, so it no longer counts.'}
+        </p>
+        <button
+          type="button"
+          className="btn mt-2"
+          onClick={() =>
+            change('attest back', (was) => {
+              const next = { ...was };
+              delete next.testedSource;
+              return next;
+            })
+          }
+        >
+          Take it back
+        </button>
+      </div>
+    );
+  const ready = publisher.trim() !== '' && /^(19|20)\d\d$/.test(year) && unchanged;
+  return (
+    <form
+      className="flex flex-col gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (ready)
+          change('attest', (was) => ({
+            ...was,
+            testedSource: {
+              publisher: publisher.trim(),
+              year: Number(year),
+              unchanged: true,
+              of: fingerprint(was),
+            },
+          }));
+      }}
+    >
+      <h3 className="font-semibold">A tested formula, made unchanged</h3>
+      <div className="flex flex-wrap gap-3">
+        <label className="flex min-w-40 flex-1 flex-col gap-1 text-sm text-soft">
+          who published it
+          <input
+            className="input w-full text-base-content"
+            value={publisher}
+            maxLength={120}
+            onChange={(event) => setPublisher(event.target.value)}
+          />
+        </label>
+        <label className="flex flex-col gap-1 text-sm text-soft">
+          year
+          <input
+            className="input w-24 text-base-content"
+            inputMode="numeric"
+            value={year}
+            maxLength={4}
+            onChange={(event) => setYear(event.target.value)}
+          />
+        </label>
+      </div>
+      <label className="flex min-h-[44px] items-center gap-2">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={unchanged}
+          onChange={(event) => setUnchanged(event.target.checked)}
+        />
+        I make it exactly as published
+      </label>
+      <button type="submit" className="btn self-start" disabled={!ready}>
+        I attest it
+      </button>
+    </form>
+  );
+}
+
+function Measured() {
+  const { document, change } = useBatch();
+  const { measuredPH } = document;
+  const today = format(new Date(), 'yyyy-MM-dd');
+  const [value, setValue] = useState('');
+  const [calibrated, setCalibrated] = useState('');
+  const [measured, setMeasured] = useState('');
+  const number = Number(value.replace(',', '.'));
+  const ready = value !== '' && number >= 1.5 && number <= 9 && calibrated !== '' && measured !== '';
+  if (measuredPH)
+    return (
+      <div>
+        <h3 className="font-semibold">A pH measured in this batch</h3>
+        <p className="mt-1">
+          pH {measuredPH.value} on {measuredPH.measuredOn}, meter calibrated on {measuredPH.meterCalibratedOn}
+          .
+        </p>
+        <button
+          type="button"
+          className="btn mt-2"
+          onClick={() =>
+            change('pH back', (was) => {
+              const next = { ...was };
+              delete next.measuredPH;
+              return next;
+            })
+          }
+        >
+          Take it back
+        </button>
+      </div>
+    );
+  return (
+    <form
+      className="flex flex-col gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (ready)
+          change('pH', (was) => ({
+            ...was,
+            measuredPH: { value: number, meterCalibratedOn: calibrated, measuredOn: measured },
+          }));
+      }}
+    >
+      <h3 className="font-semibold">A pH measured in this batch</h3>
+      <div className="flex flex-wrap gap-3">
+        <label className="flex flex-col gap-1 text-sm text-soft">
+          pH
+          <input
+            className="input w-20 text-base-content"
+            inputMode="decimal"
+            placeholder="4.0"
+            value={value}
+            maxLength={5}
+            onChange={(event) => setValue(event.target.value)}
+          />
+        </label>
+        <label className="flex flex-col gap-1 text-sm text-soft">
+          meter calibrated on
+          <input
+            type="date"
+            max={today}
+            className="input w-40 text-base-content"
+            value={calibrated}
+            onChange={(event) => setCalibrated(event.target.value)}
+          />
+        </label>
+        <label className="flex flex-col gap-1 text-sm text-soft">
+          measured on
+          <input
+            type="date"
+            max={today}
+            className="input w-40 text-base-content"
+            value={measured}
+            onChange={(event) => setMeasured(event.target.value)}
+          />
+        </label>
+      </div>
+      <p className="text-sm text-soft">
+        With a meter calibrated the same day, in the finished and cooled spread, puréed. A paper strip is not
+        a meter. 4.2 or less counts.
+      </p>
+      <button type="submit" className="btn self-start" disabled={!ready}>
+        Use this pH
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,79 @@
+import { expect, test } from '@playwright/test';
+import { layOut, panel, setAltitude } from './support/bench.js';
+import { KettleServer } from './support/kettle-server.js';
+
+let kettle: KettleServer;
+test.beforeAll(async () => {
+  kettle = await KettleServer.begin('bench');
+});
+test.afterAll(() => kettle.end());
+test.beforeEach(async ({ page }) => {
+  await page.goto(`${kettle.address}/kitchen`);
+  await setAltitude(page, '1180 m');
+});
+
+test('a formula is made to fit jars, the fruit on the table or the pan, and back', async ({ page }) => {
+  await layOut(page, 'Damson jam', ['2.4 kg damsons', '300 ml water', '2.2 kg sugar']);
+  const fit = page.getByLabel('Make it fit');
+  await fit.fill('all 3.1 kg');
+  await page.getByRole('button', { name: 'Everything × 1.29' }).click();
+  await expect(page.getByLabel('Amount of damsons, pitted')).toHaveValue('3.1 kg');
+  await expect(page.getByLabel('Amount of white sugar')).toHaveValue('2.84 kg');
+  await fit.fill('12 half-pints');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Jar size 1')).toHaveValue('half-pint');
+  await expect(panel(page).getByRole('region', { name: /^Yield: (12|nearly 12|12 and a bit), 1[01]\.\d – 1[23]\.\d half-pints$/ })).toBeVisible();
+  await fit.fill('2 kg cherries');
+  await expect(page.getByText('There is no sweet cherry in the pot')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByLabel('Amount of damsons, pitted')).toHaveValue('3.1 kg');
+}); // prettier-ignore
+
+test('what is known of a fruit counts for the set, and never makes the keeping kinder', async ({ page }) => {
+  await layOut(page, 'Plum jam', ['2 kg plums', '1.8 kg sugar']);
+  const keeping = panel(page).getByRole('region', { name: /^Keeping: Shelf/ });
+  await expect(keeping).toContainText('worst pH 4.0');
+  await page.getByRole('button', { name: 'More about plums' }).click();
+  await page.getByLabel('ripeness').selectOption('under-ripe');
+  await expect(panel(page).getByRole('region', { name: /^Set: (firm|good)/ })).toBeVisible();
+  await page.getByLabel('pH', { exact: true }).fill('3.0');
+  await expect(keeping).toContainText('worst pH 4.0');
+  await page.getByLabel('pH', { exact: true }).fill('4.9');
+  await expect(panel(page).getByRole('region', { name: 'Keeping: Fridge, not for the shelf' })).toBeVisible();
+});
+
+test('a low-acid pot comes to the shelf by a meter or by a tested formula, which any edit voids', async ({
+  page,
+}) => {
+  await layOut(page, 'Tomato jam', ['2 kg tomatoes', '1.2 kg sugar', '60 ml bottled lemon juice']);
+  const ways = page.getByRole('region', { name: 'Ways to the shelf' });
+  const shelf = panel(page).getByRole('region', { name: /^Keeping: Shelf/ });
+  const fridge = panel(page).getByRole('region', { name: /^Keeping: Fridge/ });
+  await expect(fridge).toBeVisible();
+
+  const today = new Date().toISOString().slice(0, 10);
+  await ways.getByLabel('pH', { exact: true }).fill('4.0');
+  await ways.getByLabel('meter calibrated on').fill(today);
+  await ways.getByLabel('measured on').fill(today);
+  await ways.getByRole('button', { name: 'Use this pH' }).click();
+  await expect(shelf).toBeVisible();
+  await ways.getByRole('button', { name: 'Take it back' }).click();
+  await expect(fridge).toBeVisible();
+
+  await ways.getByLabel('who published it').fill('an extension service');
+  await ways.getByLabel('year').fill('2015');
+  await expect(ways.getByRole('button', { name: 'I attest it' })).toBeDisabled();
+  await ways.getByLabel('I make it exactly as published').check();
+  await ways.getByRole('button', { name: 'I attest it' }).click();
+  await expect(shelf).toBeVisible();
+  await page.getByLabel('Amount of white sugar').fill('1 kg');
+  await expect(fridge).toBeVisible();
+  await expect(ways.getByText('The formula was edited since, so it no longer counts')).toBeVisible();
+});
+
+test('the gel map tells where the pot stands', async ({ page }) => {
+  await layOut(page, 'Quince jam', ['1.4 kg quinces', '900 ml water', '1.2 kg sugar']);
+  await expect(page.getByRole('img', { name: /^At 6\d % soluble solids and pH 3\.\d the set is (good|firm)$/ })).toBeVisible();
+  await page.getByLabel('Kind').selectOption('Fruit butter');
+  await expect(page.getByRole('region', { name: 'Gel map' })).toHaveCount(0);
+}); // prettier-ignore
