@@ -19,7 +19,7 @@ export interface BenchBatch {
   readonly boil: Boil;
   /**
    * Changes the document and keeps it. Changes with the same `label` in quick succession (typing in one field) are one
-   * step of undo.
+   * step of undo; an empty label is a step by itself.
    */
   readonly change: (label: string, make: (document: FormulaBody) => FormulaBody) => void;
   readonly undo: (() => void) | undefined;

@@ -157,9 +157,9 @@ function Apply({
       toast.success(`Logged: ${remedy.text}`);
       return;
     }
-    change(`remedy ${Date.now()}`, (was) => edited(was, remedy.change) as FormulaBody);
+    change('', (was) => edited(was, remedy.change) as FormulaBody);
     toast(`${capital(remedy.text)}: done`, {
-      action: { label: 'Undo', onClick: () => change(`remedy back ${Date.now()}`, () => document) },
+      action: { label: 'Undo', onClick: () => change('', () => document) },
       duration: 8000,
     });
   };

@@ -54,7 +54,8 @@ export function useDocument(batchId: string): EditedDocument {
       if (!document) return;
       const at = Date.now();
       setHistory((was) => {
-        const sameStep = was.label === label && at - was.at < STEP_PAUSE_MS && was.past.length > 0;
+        const sameStep =
+          label !== '' && was.label === label && at - was.at < STEP_PAUSE_MS && was.past.length > 0;
         return {
           past: sameStep ? was.past : [...was.past, document].slice(-MOST_STEPS),
           future: [],

@@ -136,7 +136,7 @@ function Line({ index, line, pot, share, problems }: LineProps) {
           type="button"
           aria-label={`Take out ${name || 'line ' + (index + 1)}`}
           className="btn btn-ghost btn-square row-start-1 col-start-4 size-11 md:col-start-6"
-          onClick={() => change(`remove ${index} ${Date.now()}`, removeLine(index))}
+          onClick={() => change('', removeLine(index))}
         >
           <X aria-hidden="true" className="size-5" />
         </button>
@@ -229,7 +229,7 @@ function NewLine() {
       onSubmit={(event) => {
         event.preventDefault();
         if (text.trim() === '') return;
-        change(`add ${Date.now()}`, addLine(text));
+        change('', addLine(text));
         setText('');
         input.current?.focus();
       }}

@@ -18,19 +18,21 @@ export function MakeItFit() {
   const result: ScaleResult | undefined =
     reading?.ok === true ? scaleFormula(document, reading.target, place) : undefined;
   const wrong = reading?.ok === false ? reading.message : result?.ok === false ? result.message : undefined;
+  const fit = ({ document: scaled, factor }: ScaleResult & { ok: true }): void => {
+    const before = document;
+    change('', () => scaled as FormulaBody);
+    setText('');
+    toast(`Everything × ${factor.toFixed(2)}`, {
+      action: { label: 'Undo', onClick: () => change('', () => before) },
+      duration: 8000,
+    });
+  };
   return (
     <form
       className="mt-3 flex flex-wrap items-center gap-x-3 gap-y-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!result?.ok) return;
-        const before = document;
-        change('fit', () => result.document as FormulaBody);
-        setText('');
-        toast(`Everything × ${result.factor.toFixed(2)}`, {
-          action: { label: 'Undo', onClick: () => change('fit back', () => before) },
-          duration: 8000,
-        });
+        if (result?.ok) fit(result);
       }}
     >
       <label className="flex min-w-0 flex-1 items-center gap-2 text-sm whitespace-nowrap text-soft sm:flex-none">
