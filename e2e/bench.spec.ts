@@ -77,3 +77,18 @@ test('the gel map tells where the pot stands', async ({ page }) => {
   await page.getByLabel('Kind').selectOption('Fruit butter');
   await expect(page.getByRole('region', { name: 'Gel map' })).toHaveCount(0);
 }); // prettier-ignore
+
+test('a fruit is swapped for another with its effect said first, and a line goes up', async ({ page }) => {
+  await layOut(page, 'Berry jam', ['1 kg blackcurrants', '900 g sugar', '300 ml water']);
+  await page.getByRole('button', { name: 'More about blackcurrants' }).click();
+  await page.getByLabel('swap for').fill('cantaloupe');
+  await expect(page.getByText(/^keeping shelf → fridge, pH/)).toBeVisible();
+  await page.getByLabel('swap for').fill('raspberries');
+  await page.getByRole('button', { name: 'Swap' }).click();
+  await expect(page.getByLabel('Amount of raspberries')).toHaveValue('1 kg');
+  await page.getByRole('button', { name: 'Move down' }).click();
+  await expect(page.getByLabel('Ingredient 1')).toHaveValue('white sugar');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByLabel('Amount of blackcurrants')).toHaveValue('1 kg');
+});

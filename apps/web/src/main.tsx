@@ -44,6 +44,10 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./stations/today/today.js')).Today }),
           },
           {
+            path: 'quick',
+            lazy: async () => ({ Component: (await import('./stations/quick/quick.js')).Quick }),
+          },
+          {
             path: 'formulas',
             lazy: async () => ({ Component: (await import('./stations/formulas/formulas.js')).Formulas }),
           },

@@ -13,3 +13,4 @@ export * from './uncertainty/index.js';
 export * from './adjust/index.js';
 export * from './rescue/index.js';
 export * from './kettle/index.js';
+export * from './formats/index.js';

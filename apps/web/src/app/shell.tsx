@@ -1,10 +1,11 @@
-import { BookText, House, Moon, Refrigerator, Soup, Sun } from 'lucide-react';
+import { BookText, House, Moon, Refrigerator, Soup, Sun, Zap } from 'lucide-react';
 import { NavLink, Outlet } from 'react-router';
 import { setTheme, useTheme } from './theme.js';
 import { SyncPill } from './sync-pill.js';
 
 const ROOMS = [
   { to: '/', name: 'Today', Icon: Soup },
+  { to: '/quick', name: 'Quick', Icon: Zap },
   { to: '/formulas', name: 'Formulas', Icon: BookText },
   { to: '/shelf', name: 'Shelf', Icon: Refrigerator },
   { to: '/kitchen', name: 'Kitchen', Icon: House },

@@ -9,6 +9,7 @@ import {
   boilingPointAt,
   firstFruit,
   keepingOfJars,
+  notUnderstoodIn,
   readFormula,
   withoutPlace,
   type Boil,
@@ -59,7 +60,7 @@ export function BatchFrame() {
     if (!document || !made || !reading || !balance) return null;
     const on = boil.endedAt === undefined ? today : format(boil.endedAt, 'yyyy-MM-dd');
     if (jarsPutAway || boil.processed) return keepingOfJars(document, boil, place, on);
-    const notUnderstood = [...made.notUnderstood, ...reading.problems.map(({ message }) => message)];
+    const notUnderstood = [...made.notUnderstood, ...notUnderstoodIn(made.document, reading.problems)];
     return assessKeeping(reading.formula, { notUnderstood, on }, balance);
   }, [document, made, reading, balance, boil, place, jarsPutAway, today]);
   const theme = useTheme();

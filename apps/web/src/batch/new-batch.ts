@@ -5,7 +5,7 @@ import { outbox } from '../data/outbox.js';
 import { useHabit } from '../ui/habit.js';
 
 /** Lays a new batch on the bench, from a formula or empty. Works with the server away. */
-export function useNewBatch(): (from?: { id: string; document: FormulaBody }) => Promise<void> {
+export function useNewBatch(): (from?: { id?: string; document: FormulaBody }) => Promise<void> {
   const navigate = useNavigate();
   const { units } = useHabit();
   return async (from) => {

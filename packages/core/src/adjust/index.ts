@@ -2,3 +2,5 @@ export * from './edit.js';
 export * from './scale.js';
 export * from './remedies.js';
 export * from './target.js';
+export { effectOfChange } from './effect.js';
+export * from './swap.js';

@@ -1,11 +1,12 @@
-import { balance, preparePot, type Balance, type PreparedPot } from '../balance/index.js';
+import { preparePot, type PreparedPot } from '../balance/index.js';
 import { ingredientById, massOf } from '../produce/index.js';
 import { parseAmount, writeAddition, writeAmount, type UnitSystem } from '../quantity/index.js';
 import { readFormula, type FormulaDocument } from '../formula/index.js';
-import { assessKeeping, KEEPING_VERDICTS, type Keeping, type KeepingOptions } from '../keeping/index.js';
+import { KEEPING_VERDICTS, type KeepingOptions } from '../keeping/index.js';
 import type { Place } from '../water/index.js';
 import { worstPH } from '../keeping/index.js';
 import { edited, type Edit } from './edit.js';
+import { effectOf, look, type Look } from './effect.js';
 
 /** One change that helps, computed, with its effect. */
 export interface Remedy {
@@ -234,20 +235,6 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
     .slice(0, 6);
 }
 
-interface Look {
-  readonly balance: Balance;
-  readonly keeping: Keeping;
-}
-
-function look(document: FormulaDocument, { kitchen = {}, on }: RemedyOptions): Look | undefined {
-  const { formula, problems } = readFormula(document, kitchen);
-  if (problems.length > 0) return undefined;
-  const made = balance(formula);
-  return made
-    ? { balance: made, keeping: assessKeeping(formula, on === undefined ? {} : { on }, made) }
-    : undefined;
-}
-
 const nameOf = (document: FormulaDocument, line: number): string =>
   ingredientById(document.lines[line]?.ingredient ?? '')?.name[1] ?? '';
 
@@ -337,27 +324,4 @@ function lessOf(
     else high = middle;
   }
   return at(low);
-}
-
-function effectOf(before: Look, after: Look): string {
-  const parts: string[] = [];
-  const [b, a] = [before.balance, after.balance];
-  if (before.keeping.verdict !== after.keeping.verdict)
-    parts.push(`keeping ${before.keeping.verdict} → ${after.keeping.verdict}`);
-  if (Math.abs(a.pH.mid - b.pH.mid) >= 0.05) parts.push(`pH ${b.pH.mid.toFixed(1)} → ${a.pH.mid.toFixed(1)}`);
-  const word = ({ set }: Balance): string => (set.verdict === 'none' ? 'runny' : set.verdict);
-  if (word(a) !== word(b)) parts.push(`set ${word(b)} → ${word(a)}`);
-  else if (Math.abs(a.set.firmness.mid - b.set.firmness.mid) >= 0.05)
-    parts.push(`firmness ${b.set.firmness.mid.toFixed(1)} → ${a.set.firmness.mid.toFixed(1)}`);
-  const [solidsBefore, solidsAfter] = [b, a].map((x) => x.finish.solubleSolidsPercent.mid.toFixed(0));
-  if (solidsBefore !== solidsAfter) parts.push(`solids ${solidsBefore} → ${solidsAfter} %`);
-  const jars = (x: Balance): number => x.jars.reduce((sum, { count }) => sum + count.mid, 0);
-  const more = jars(a) - jars(b);
-  // Counts of different jars cannot be compared.
-  const sizes = (x: Balance): string => x.jars.map(({ size }) => size).join();
-  if (sizes(a) === sizes(b) && Math.abs(more) >= 0.05)
-    parts.push(
-      `yield ${more > 0 ? '+' : '−'}${Math.abs(more).toFixed(1)} ${Math.abs(more) > 1 ? 'jars' : 'jar'}`,
-    );
-  return parts.join(', ');
 }

@@ -165,7 +165,7 @@ export function auditWarnings(
     if (also.low > line.mass_kg.high * (1 + SAME_AMOUNT) || also.high < line.mass_kg.low * (1 - SAME_AMOUNT))
       warnings.push({
         code: 'stated-amounts-disagree',
-        text: `lines[${line.index}]: ${line.amount.value} ${line.amount.unit.name[1]} of ${line.label} is ${line.mass_kg.mid.toFixed(2)} kg, but the other amount given is ${also.mid.toFixed(2)} kg; weigh it`,
+        text: `${line.amount.value} ${line.amount.unit.name[1]} of ${line.label} is ${line.mass_kg.mid.toFixed(2)} kg, but the other amount given is ${also.mid.toFixed(2)} kg; weigh it`,
       });
   }
   return warnings;

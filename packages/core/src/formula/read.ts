@@ -1,6 +1,6 @@
 import { isProduce } from '../produce/index.js';
 import type { Place } from '../water/index.js';
-import { KINDS, METHODS, METHODS_OF_KIND, type Kind, type Method } from './document.js';
+import { KINDS, METHODS, METHODS_OF_KIND, type FormulaDocument, type Kind, type Method } from './document.js';
 import { readFinish, readJars, readPlace, type Finish, type PotJar } from './pot-finish.js';
 import { OWN_INGREDIENT, readLine, type PotLine } from './pot-line.js';
 import { readClaims, type Claims } from './claims.js';
@@ -94,4 +94,16 @@ export function readFormula(document: unknown, kitchen: Place = {}): Reading {
     formula: { kind, method, lines, finish, place, jars, claims, warnings: reader.warnings },
     problems: reader.problems,
   };
+}
+
+/** What of a document was not understood, as the person wrote it: the lines with a problem, and what else is wrong. */
+export function notUnderstoodIn(document: FormulaDocument, problems: readonly Problem[]): string[] {
+  const told = problems.map(({ path, message }) => {
+    const index = /^lines\[(\d+)\]/.exec(path)?.[1];
+    const line = index === undefined ? undefined : document.lines[Number(index)];
+    if (!line) return message;
+    const amount = typeof line.amount === 'string' ? line.amount : `${line.amount.value} ${line.amount.unit}`;
+    return `${amount} ${line.ingredient ?? line.name ?? ''}`.trim() || message;
+  });
+  return [...new Set(told)];
 }

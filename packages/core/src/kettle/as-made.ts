@@ -1,4 +1,10 @@
-import { lineFromText, readFormula, withoutPlace, type FormulaDocument } from '../formula/index.js';
+import {
+  lineFromText,
+  notUnderstoodIn,
+  readFormula,
+  withoutPlace,
+  type FormulaDocument,
+} from '../formula/index.js';
 import { assessKeeping, type Keeping } from '../keeping/index.js';
 import type { Place } from '../water/index.js';
 import type { Boil } from './boil.js';
@@ -51,7 +57,7 @@ export function keepingOfJars(document: FormulaDocument, boil: Boil, kitchen: Pl
     place,
   );
   return assessKeeping(formula, {
-    notUnderstood: [...notUnderstood, ...problems.map(({ message }) => message)],
+    notUnderstood: [...notUnderstood, ...notUnderstoodIn(made, problems)],
     ...(on !== undefined && { on }),
   });
 }

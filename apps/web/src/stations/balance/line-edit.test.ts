@@ -1,4 +1,4 @@
-import { addLine, changeLine, nameOfLine, removeLine, withName } from './line-edit.js';
+import { addLine, changeLine, moveLine, nameOfLine, removeLine, withName } from './line-edit.js';
 import { emptyFormula } from '@idle-kettle/core';
 import type { FormulaBody } from '@idle-kettle/contract';
 
@@ -36,3 +36,12 @@ test('a name not understood is kept as typed, and a measured value stays with it
   expect(nameOfLine(line)).toBe('damsens');
   expect(nameOfLine({ amount: '1 kg', name: 'Sea buckthorn' })).toBe('Sea buckthorn');
 });
+
+test('a line goes up and down, and stays at the ends', () => {
+  const three = ['1 kg damsons', '900 g sugar', '200 ml water'].reduce((document, text) => addLine(text)(document), empty);
+  const names = (document: FormulaBody): string => document.lines.map((line) => line.ingredient).join(' ');
+  expect(names(moveLine(2, -1)(three))).toBe('damson water white-sugar');
+  expect(names(moveLine(0, 1)(three))).toBe('white-sugar damson water');
+  expect(moveLine(0, -1)(three)).toBe(three);
+  expect(moveLine(2, 1)(three)).toBe(three);
+}); // prettier-ignore

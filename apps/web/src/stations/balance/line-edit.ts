@@ -37,3 +37,15 @@ export const removeLine =
     ...document,
     lines: document.lines.filter((_, i) => i !== index),
   });
+
+/** The line a place up or down; at the end it stays where it is. */
+export const moveLine =
+  (index: number, by: -1 | 1) =>
+  (document: FormulaBody): FormulaBody => {
+    const [one, other] = [document.lines[index], document.lines[index + by]];
+    if (!one || !other) return document;
+    return {
+      ...document,
+      lines: document.lines.map((line, i) => (i === index ? other : i === index + by ? one : line)),
+    };
+  };

@@ -1,5 +1,20 @@
-import type { FormulaLineBody } from '@idle-kettle/contract';
-import { FORMS, isProduce, RIPENESS, type Form, type Ingredient, type Ripeness } from '@idle-kettle/core';
+import { useState } from 'react';
+import type { FormulaBody, FormulaLineBody } from '@idle-kettle/contract';
+import {
+  effectOfChange,
+  FORMS,
+  isProduce,
+  readName,
+  RIPENESS,
+  swapped,
+  type Form,
+  type Ingredient,
+  type Ripeness,
+} from '@idle-kettle/core';
+import { useBatch } from '../../batch/batch-context.js';
+import { useHabit } from '../../ui/habit.js';
+import { sentence } from '../../ui/sentence.js';
+import { moveLine } from './line-edit.js';
 
 /** What can be measured, its unit and its range. */
 const MEASURED = [
@@ -12,10 +27,11 @@ interface LineMoreProps {
   readonly line: FormulaLineBody;
   readonly ingredient: Ingredient;
   readonly onChange: (line: FormulaLineBody) => void;
+  readonly index: number;
 }
 
 /** What is known of one ingredient beyond its amount: form, ripeness, and what was measured. */
-export function LineMore({ line, ingredient, onChange }: LineMoreProps) {
+export function LineMore({ line, ingredient, index, onChange }: LineMoreProps) {
   const { overrides = {}, form, ripeness, ...kept } = line;
   const build = (next: {
     form?: Form | undefined;
@@ -84,9 +100,72 @@ export function LineMore({ line, ingredient, onChange }: LineMoreProps) {
           />
         </label>
       ))}
+      <Swap index={index} />
+      <Move index={index} />
       <p className="w-full text-sm text-soft">
         What you measure counts for set and yield. For keeping it can only make the verdict stricter.
       </p>
+    </div>
+  );
+}
+
+/** Another ingredient in its place, with what that does before it is done. */
+function Swap({ index }: { readonly index: number }) {
+  const { document, change } = useBatch();
+  const { place } = useHabit();
+  const [text, setText] = useState('');
+  const reading = text.trim() === '' ? undefined : readName(text);
+  const next = reading?.ok === true ? swapped(document, index, reading.ingredient.id) : undefined;
+  const effect = next && effectOfChange(document, next, { kitchen: place });
+  return (
+    <form
+      className="flex w-full flex-wrap items-end gap-x-3 gap-y-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!next) return;
+        change('', () => next as FormulaBody);
+        setText('');
+      }}
+    >
+      <label className="flex flex-col gap-1 text-sm text-soft">
+        swap for
+        <input
+          className="input w-44 text-base-content"
+          list="ingredients"
+          placeholder="another fruit"
+          value={text}
+          maxLength={80}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="btn" disabled={!next}>
+        Swap
+      </button>
+      <p role="status" className="min-h-[44px] flex-1 content-center text-sm text-soft">
+        {effect !== undefined && (effect === '' ? 'Nothing much changes.' : `${effect}.`)}
+        {reading?.ok === false && sentence(reading.message)}
+      </p>
+    </form>
+  );
+}
+
+/** Up or down the list; the order is the person's own. */
+function Move({ index }: { readonly index: number }) {
+  const { document, change } = useBatch();
+  const move = (by: -1 | 1): void => change('', moveLine(index, by));
+  return (
+    <div className="flex gap-2">
+      <button type="button" className="btn" disabled={index === 0} onClick={() => move(-1)}>
+        Move up
+      </button>
+      <button
+        type="button"
+        className="btn"
+        disabled={index >= document.lines.length - 1}
+        onClick={() => move(1)}
+      >
+        Move down
+      </button>
     </div>
   );
 }

@@ -145,6 +145,7 @@ function Line({ index, line, pot, share, problems }: LineProps) {
         <LineMore
           line={line}
           ingredient={pot.ingredient}
+          index={index}
           onChange={(next) =>
             change(
               `more ${index}`,

@@ -1,5 +1,5 @@
 import { Maximize2, Minimize2, Moon, Sun } from 'lucide-react';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useLayoutEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { boilingPointAt, gelTemperature_C, timeOnHeat_ms, type BatchEvent } from '@idle-kettle/core';
@@ -228,7 +228,8 @@ function Act({
 
 /** Single letters, when no field is being typed in; R goes to the reading. */
 function useBoilKeys(acts: Readonly<Record<string, () => void>>): void {
-  useEffect(() => {
+  // At the stove a key counts from the moment the screen is there.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.target instanceof HTMLInputElement && event.key !== 'Escape') return;

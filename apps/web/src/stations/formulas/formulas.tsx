@@ -1,8 +1,19 @@
 import { useState } from 'react';
-import { Trash2 } from 'lucide-react';
+import { Trash2, Upload } from 'lucide-react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
-import type { FormulaView } from '@idle-kettle/contract';
-import { assessKeeping, balance, firstFruit, jarWords, readFormula, withoutPlace } from '@idle-kettle/core';
+import type { FormulaBody, FormulaView } from '@idle-kettle/contract';
+import {
+  assessKeeping,
+  balance,
+  firstFruit,
+  jarWords,
+  KINDS,
+  readFormula,
+  withoutPlace,
+  type Kind,
+  type Place,
+} from '@idle-kettle/core';
 import { useTheme } from '../../app/theme.js';
 import { useNewBatch } from '../../batch/new-batch.js';
 import { KEEPING_WORDS } from '../../batch/readouts.js';
@@ -14,21 +25,33 @@ import { useFormats, useHabit } from '../../ui/habit.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
+import { TakeOut } from './take-out.js';
 
 /** Formulas kept to be made again. */
 export function Formulas() {
   const formulas = useFormulas();
   const [search, setSearch] = useState('');
+  const [kind, setKind] = useState<Kind | ''>('');
+  const [verdict, setVerdict] = useState<'' | 'shelf' | 'fridge'>('');
+  const { place } = useHabit();
   const wanted = search.trim().toLowerCase();
-  const found = (formulas.data ?? []).filter(({ document }) =>
-    `${document.title} ${document.kind} ${document.lines.map((line) => line.ingredient).join(' ')}`
-      .toLowerCase()
-      .includes(wanted),
+  const found = (formulas.data ?? []).filter(
+    ({ document }) =>
+      `${document.title} ${document.kind} ${document.lines.map((line) => line.ingredient).join(' ')}`
+        .toLowerCase()
+        .includes(wanted) &&
+      (kind === '' || document.kind === kind) &&
+      (verdict === '' || (keepsOnShelf(document, place) ? 'shelf' : 'fridge') === verdict),
   );
   return (
     <Page
       title="Formulas"
       lead="Each with what it gives in this kitchen. Making one lays a copy on the bench."
+      actions={
+        <Link to="/quick" className="btn">
+          <Upload aria-hidden="true" className="size-5" /> Bring one in
+        </Link>
+      }
     >
       {formulas.isPending && !formulas.isError && <Loading />}
       {formulas.isError && !formulas.data && (
@@ -37,14 +60,39 @@ export function Formulas() {
         </Notice>
       )}
       {formulas.data && formulas.data.length > 0 && (
-        <input
-          type="search"
-          aria-label="Search the formulas"
-          className="input mb-3 w-72"
-          placeholder="Fruit, name or kind"
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
-        />
+        <div className="mb-3 flex flex-wrap gap-3">
+          <input
+            type="search"
+            aria-label="Search the formulas"
+            className="input w-72"
+            placeholder="Fruit, name or kind"
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+          />
+          <select
+            aria-label="Kind"
+            className="select w-40"
+            value={kind}
+            onChange={(event) => setKind(event.target.value as Kind | '')}
+          >
+            <option value="">every kind</option>
+            {KINDS.map((each) => (
+              <option key={each} value={each}>
+                {KIND_WORDS[each]}
+              </option>
+            ))}
+          </select>
+          <select
+            aria-label="Keeping"
+            className="select w-40"
+            value={verdict}
+            onChange={(event) => setVerdict(event.target.value as '' | 'shelf' | 'fridge')}
+          >
+            <option value="">however it keeps</option>
+            <option value="shelf">for the shelf</option>
+            <option value="fridge">for the fridge</option>
+          </select>
+        </div>
       )}
       {formulas.data?.length === 0 && (
         <Empty title="No formula kept yet">
@@ -52,7 +100,11 @@ export function Formulas() {
         </Empty>
       )}
       {formulas.data && formulas.data.length > 0 && found.length === 0 && (
-        <Empty title="No such formula">Nothing here has “{search}” in its name or its pot.</Empty>
+        <Empty title="No such formula">
+          {wanted === ''
+            ? 'Nothing here is of that kind and keeps that way.'
+            : `Nothing here has “${search}” in its name or its pot${kind === '' && verdict === '' ? '' : ', and is of that kind and keeping'}.`}
+        </Empty>
       )}
       <div className="grid gap-3 md:grid-cols-2">
         {found.map((formula) => (
@@ -62,6 +114,9 @@ export function Formulas() {
     </Page>
   );
 }
+
+const keepsOnShelf = (document: FormulaBody, place: Place): boolean =>
+  assessKeeping(readFormula(withoutPlace(document), place).formula).verdict === 'shelf';
 
 function FormulaCard({ formula }: { readonly formula: FormulaView }) {
   const newBatch = useNewBatch();
@@ -123,6 +178,7 @@ function FormulaCard({ formula }: { readonly formula: FormulaView }) {
           >
             Make it
           </button>
+          <TakeOut formula={document} />
           <button
             type="button"
             aria-label={`Take ${document.title} out of the formulas`}

@@ -1,0 +1,72 @@
+import { Download } from 'lucide-react';
+import type { FormulaBody } from '@idle-kettle/contract';
+import {
+  assessKeeping,
+  balance,
+  jarWords,
+  readFormula,
+  toJsonLd,
+  toMarkdown,
+  withoutPlace,
+} from '@idle-kettle/core';
+import { useHabit } from '../../ui/habit.js';
+import { jarsOf } from '../../ui/jar-picture.js';
+
+/** A name that any disk takes: letters, digits and dashes. */
+const fileName = (title: string): string =>
+  title
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60) || 'formula';
+
+function save(name: string, type: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(url);
+}
+
+/** The formula as a file: our own document, a schema.org Recipe, or a Markdown card. */
+export function TakeOut({ formula }: { readonly formula: FormulaBody }) {
+  const { place } = useHabit();
+  const name = fileName(formula.title);
+  const asRecipe = (): string => {
+    const made = balance(readFormula(withoutPlace(formula), place).formula);
+    return JSON.stringify(
+      toJsonLd(formula, made?.jars.map(({ count, size }) => jarsOf(jarWords(count.mid), size)).join(' and ')),
+      null,
+      2,
+    );
+  };
+  const asCard = (): string => {
+    const pot = readFormula(withoutPlace(formula), place).formula;
+    const made = balance(pot);
+    return toMarkdown(formula, made, made && assessKeeping(pot, {}, made));
+  };
+  const ways = [
+    {
+      words: 'Formula (JSON)',
+      act: () => save(`${name}.kettle.json`, 'application/json', JSON.stringify(formula, null, 2)),
+    },
+    { words: 'Recipe (JSON-LD)', act: () => save(`${name}.recipe.json`, 'application/ld+json', asRecipe()) },
+    { words: 'Card (Markdown)', act: () => save(`${name}.md`, 'text/markdown', asCard()) },
+  ];
+  return (
+    <details className="relative">
+      <summary className="btn btn-ghost list-none" aria-label={`Take ${formula.title} out as a file`}>
+        <Download aria-hidden="true" className="size-5" /> File
+      </summary>
+      <div className="absolute z-10 mt-1 flex w-48 flex-col gap-1 rounded-xl border border-line bg-base-100 p-2">
+        {ways.map(({ words, act }) => (
+          <button key={words} type="button" className="btn btn-ghost justify-start" onClick={act}>
+            {words}
+          </button>
+        ))}
+      </div>
+    </details>
+  );
+}

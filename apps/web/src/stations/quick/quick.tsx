@@ -1,0 +1,272 @@
+import { Check, TriangleAlert } from 'lucide-react';
+import { useMemo, useState, type ReactNode } from 'react';
+import { toast } from 'sonner';
+import {
+  assessKeeping,
+  auditImport,
+  balance as balanceOf,
+  importFormula,
+  jarWords,
+  LARGEST_IMPORT,
+  notUnderstoodIn,
+  readFormula,
+  type FormulaDocument,
+  type Imported,
+  type Place,
+} from '@idle-kettle/core';
+import type { FormulaBody, FormulaView } from '@idle-kettle/contract';
+import { useNewBatch } from '../../batch/new-batch.js';
+import { KEEPING_WORDS } from '../../batch/readouts.js';
+import { useAdvice } from '../../batch/use-advice.js';
+import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
+import { request } from '../../data/api.js';
+import { keys, queryClient } from '../../data/queries.js';
+import { useFormats, useHabit } from '../../ui/habit.js';
+import { jarsOf } from '../../ui/jar-picture.js';
+import { Notice } from '../../ui/notice.js';
+import { Page } from '../../ui/page.js';
+import { sentence } from '../../ui/sentence.js';
+
+const EXAMPLE = `2.4 kg damsons, pitted
+300 ml water
+2.2 kg sugar
+2 tbsp bottled lemon juice`;
+
+/** Metres from "1180 m" or "3870 ft", or undefined. */
+function metresIn(text: string): number | undefined {
+  const { formula, problems } = readFormula({ place: { altitude: text } });
+  return problems.some(({ path }) => path === 'place.altitude') ? undefined : formula.place.altitude_m;
+}
+
+/** A few lines and the altitude; the answer without a batch or saving. Whole recipes are brought in here too. */
+export function Quick() {
+  const { place } = useHabit();
+  const formats = useFormats();
+  const [text, setText] = useState('');
+  const [altitude, setAltitude] = useState<string>();
+  const written = altitude ?? (place.altitude_m === undefined ? '' : formats.altitude(place.altitude_m));
+  const metres = metresIn(written);
+  const here = useMemo<Place>(() => {
+    if (metres === undefined) return {};
+    // A boiling point measured here says nothing of another height.
+    return altitude === undefined ? { ...place, altitude_m: metres } : { altitude_m: metres };
+  }, [metres, altitude, place]);
+  const imported = useMemo(() => (text.trim() === '' ? undefined : importFormula(text)), [text]);
+  const takeFile = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    if (file.size > LARGEST_IMPORT) {
+      toast.error(`“${file.name}” is ${(file.size / 1e6).toFixed(1)} MB`, {
+        description: 'A recipe is at most 2 MB; nothing was changed.',
+      });
+      return;
+    }
+    setText(await file.text());
+  };
+  return (
+    <Page
+      title="Quick answer"
+      lead="Type or paste a few lines, a whole recipe, a page or a file. Nothing is kept until you say so."
+    >
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <section aria-label="What goes in" className="panel p-4">
+          <label className="flex flex-col gap-1 text-sm text-soft">
+            what goes in, a line each
+            <textarea
+              className="textarea min-h-56 w-full text-base text-base-content"
+              placeholder={EXAMPLE}
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+          </label>
+          <div className="mt-3 flex flex-wrap items-end gap-3">
+            <label className="flex flex-col gap-1 text-sm text-soft">
+              altitude
+              <input
+                className="input w-32 text-base-content"
+                placeholder="1180 m"
+                value={written}
+                maxLength={20}
+                aria-invalid={written !== '' && metres === undefined}
+                onChange={(event) => setAltitude(event.target.value)}
+              />
+            </label>
+            <label className="btn cursor-pointer">
+              Choose a file
+              <input
+                type="file"
+                accept=".json,.txt,.md,.html,.htm,application/json,text/plain,text/html"
+                className="sr-only"
+                onChange={(event) => {
+                  void takeFile(event.target.files?.[0]);
+                  event.target.value = '';
+                }}
+              />
+            </label>
+            {text !== '' && (
+              <button type="button" className="btn btn-ghost" onClick={() => setText('')}>
+                Clear
+              </button>
+            )}
+          </div>
+          {written !== '' && metres === undefined && (
+            <p className="mt-2 text-sm text-bad">Write a height such as “1180 m” or “3870 ft”.</p>
+          )}
+        </section>
+        {imported === undefined && (
+          <div>
+            <h2 className="sr-only">The answer</h2>
+            <Notice title="What you get">
+              The temperature to stop at, hot jars to have ready, minutes in the canner and the one thing that
+              is wrong with it.
+            </Notice>
+          </div>
+        )}
+        {imported?.ok === false && (
+          <div>
+            <h2 className="sr-only">The answer</h2>
+            <Notice title="Not understood yet" tone="care">
+              {sentence(imported.message)}
+            </Notice>
+          </div>
+        )}
+        {imported?.ok === true && <Answer imported={imported} here={here} />}
+      </div>
+    </Page>
+  );
+}
+
+const Figure = ({
+  name,
+  children,
+  note,
+}: {
+  readonly name: string;
+  readonly children: ReactNode;
+  readonly note?: string | undefined;
+}) => (
+  <div className="border-b border-line py-3">
+    <h3 className="font-sans text-sm font-normal text-soft">{name}</h3>
+    <p className="display text-[26px] leading-tight">{children}</p>
+    {note !== undefined && note !== '' && <p className="text-sm text-soft">{note}</p>}
+  </div>
+);
+
+function Answer({ imported, here }: { readonly imported: Imported & { ok: true }; readonly here: Place }) {
+  const { document, lines, statedMinutes, notes } = imported;
+  const formats = useFormats();
+  const { units } = useHabit();
+  const { formula, problems } = readFormula(document, here);
+  const made = balanceOf(formula);
+  const { remedies } = useAdvice({ document, kitchen: here, units, onHeat: false });
+  if (!made)
+    return (
+      <Notice title="Nothing is understood yet" tone="care">
+        Write an amount and an ingredient on each line, such as “2.4 kg damsons”.
+      </Notice>
+    );
+  const keeping = assessKeeping(formula, { notUnderstood: notUnderstoodIn(document, problems) }, made);
+  const stop = stopWords(formula, made, formats);
+  const findings = auditImport(document, here, statedMinutes);
+  const [remedy] = remedies;
+  const [why] = keeping.reasons;
+  return (
+    <section aria-label="The answer" className="panel p-4">
+      <h2 className="text-xl">{document.title}</h2>
+      <p className="text-sm text-soft">
+        {KIND_WORDS[document.kind]}, {METHOD_WORDS[document.method]}, as far as it can be seen
+      </p>
+      <Figure name={stop.lead}>{stop.words}</Figure>
+      <Figure
+        name="hot jars to have ready"
+        note={`for ${made.jars.map(({ size, count }) => jarsOf(jarWords(count.mid), size)).join(' and ')}`}
+      >
+        {made.readyJars}
+      </Figure>
+      <Figure
+        name="in the canner"
+        note={keeping.process ? `${keeping.process.row}. ${keeping.process.band}` : why && sentence(why.text)}
+      >
+        {keeping.process ? `${keeping.process.minutes} min` : KEEPING_WORDS[keeping.verdict].word}
+      </Figure>
+      {remedy && (
+        <div className="mt-3">
+          <Notice title="The one thing" tone="care">
+            {remedy.text}: {remedy.effect}.
+          </Notice>
+        </div>
+      )}
+      <h3 className="mt-4 text-lg">How it was read</h3>
+      <ul className="mt-1 text-sm">
+        {lines.map(({ text, line, problem }, i) => (
+          <li key={i} className="border-b border-line py-1.5">
+            {text}
+            <span className={problem === undefined ? 'text-soft' : 'text-bad'}>
+              {' '}
+              → {problem === undefined ? read(line) : sentence(problem)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <ul aria-label="Audit" className="mt-3 space-y-1.5">
+        {findings.map(({ code, right, text }) => (
+          <li key={code} className="flex items-start gap-2">
+            {right ? (
+              <Check aria-label="right" className="mt-0.5 size-5 shrink-0 text-good" />
+            ) : (
+              <TriangleAlert aria-label="look at this" className="mt-0.5 size-5 shrink-0 text-watch" />
+            )}
+            {sentence(text)}
+          </li>
+        ))}
+        {notes.map((note) => (
+          <li key={note} className="text-sm text-soft">
+            {sentence(note)}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-3 text-sm text-soft">
+        Not a tested recipe: your extension service or food authority has the last word.
+      </p>
+      <Keep document={document} whole={problems.length === 0} />
+    </section>
+  );
+}
+
+/** The line as it was understood, in the trade's words. */
+function read(line: FormulaDocument['lines'][number]): string {
+  const { formula } = readFormula({
+    kind: 'jam',
+    method: 'long-boil',
+    finish: { type: 'gel-temperature' },
+    lines: [line],
+  });
+  const [pot] = formula.lines;
+  return pot ? `${(pot.mass_kg.mid * 1000).toFixed(0)} g ${pot.label}` : '';
+}
+
+function Keep({ document, whole }: { readonly document: FormulaDocument; readonly whole: boolean }) {
+  const newBatch = useNewBatch();
+  const keep = async (): Promise<void> => {
+    try {
+      await request<FormulaView>('PUT', `/formulas/${crypto.randomUUID()}`, { document, revision: 0 });
+      void queryClient.invalidateQueries({ queryKey: keys.formulas });
+      toast.success(`“${document.title}” is in your formulas`);
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : 'The server does not answer; nothing was kept');
+    }
+  };
+  return (
+    <div className="mt-4 flex flex-wrap gap-2">
+      <button
+        type="button"
+        className="btn btn-primary"
+        onClick={() => void newBatch({ document: document as FormulaBody })}
+      >
+        Make it a batch
+      </button>
+      <button type="button" className="btn" disabled={!whole} onClick={() => void keep()}>
+        Keep as a formula
+      </button>
+    </div>
+  );
+}

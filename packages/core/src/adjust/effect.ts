@@ -1,0 +1,58 @@
+import { balance, type Balance } from '../balance/index.js';
+import { readFormula, type FormulaDocument } from '../formula/index.js';
+import { assessKeeping, type Keeping, type KeepingOptions } from '../keeping/index.js';
+import type { Place } from '../water/index.js';
+
+export interface LookOptions extends KeepingOptions {
+  readonly kitchen?: Place;
+}
+
+/** A formula with what it gives and how it keeps. */
+export interface Look {
+  readonly balance: Balance;
+  readonly keeping: Keeping;
+}
+
+/** @returns undefined while something in the formula is not understood or nothing is in the pot */
+export function look(document: FormulaDocument, { kitchen = {}, on }: LookOptions): Look | undefined {
+  const { formula, problems } = readFormula(document, kitchen);
+  if (problems.length > 0) return undefined;
+  const made = balance(formula);
+  return made
+    ? { balance: made, keeping: assessKeeping(formula, on === undefined ? {} : { on }, made) }
+    : undefined;
+}
+
+/** What a change does, in a line: "pH 3.6 → 3.3, set soft → good, yield +0.1 jar"; empty where nothing much moves. */
+export function effectOf(before: Look, after: Look): string {
+  const parts: string[] = [];
+  const [b, a] = [before.balance, after.balance];
+  if (before.keeping.verdict !== after.keeping.verdict)
+    parts.push(`keeping ${before.keeping.verdict} → ${after.keeping.verdict}`);
+  if (Math.abs(a.pH.mid - b.pH.mid) >= 0.05) parts.push(`pH ${b.pH.mid.toFixed(1)} → ${a.pH.mid.toFixed(1)}`);
+  const word = ({ set }: Balance): string => (set.verdict === 'none' ? 'runny' : set.verdict);
+  if (word(a) !== word(b)) parts.push(`set ${word(b)} → ${word(a)}`);
+  else if (Math.abs(a.set.firmness.mid - b.set.firmness.mid) >= 0.05)
+    parts.push(`firmness ${b.set.firmness.mid.toFixed(1)} → ${a.set.firmness.mid.toFixed(1)}`);
+  const [solidsBefore, solidsAfter] = [b, a].map((x) => x.finish.solubleSolidsPercent.mid.toFixed(0));
+  if (solidsBefore !== solidsAfter) parts.push(`solids ${solidsBefore} → ${solidsAfter} %`);
+  const jars = (x: Balance): number => x.jars.reduce((sum, { count }) => sum + count.mid, 0);
+  const more = jars(a) - jars(b);
+  // Counts of different jars cannot be compared.
+  const sizes = (x: Balance): string => x.jars.map(({ size }) => size).join();
+  if (sizes(a) === sizes(b) && Math.abs(more) >= 0.05)
+    parts.push(
+      `yield ${more > 0 ? '+' : '−'}${Math.abs(more).toFixed(1)} ${Math.abs(more) > 1 ? 'jars' : 'jar'}`,
+    );
+  return parts.join(', ');
+}
+
+/** What turning one formula into another does, or undefined where one of them is not understood. */
+export function effectOfChange(
+  before: FormulaDocument,
+  after: FormulaDocument,
+  options: LookOptions = {},
+): string | undefined {
+  const [was, is] = [look(before, options), look(after, options)];
+  return was && is ? effectOf(was, is) : undefined;
+}

@@ -1,0 +1,65 @@
+import { balance } from '../balance/index.js';
+import { assessKeeping } from '../keeping/index.js';
+import { notUnderstoodIn, readFormula, type FormulaDocument } from '../formula/index.js';
+import type { Place } from '../water/index.js';
+
+/** One thing a recipe claims, held against the arithmetic and the tables. */
+export interface Finding {
+  readonly code: string;
+  readonly right: boolean;
+  readonly text: string;
+}
+
+/** Warnings of the balance that are about what the recipe says of itself. */
+const CLAIMS: ReadonlySet<string> = new Set([
+  'stated-yield-impossible',
+  'stated-yield-unlikely',
+  'stated-amounts-disagree',
+  'sugar-cut',
+  'batch-doubled',
+  'already-past-finish',
+]);
+
+/**
+ * What is wrong with a recipe that was brought in, and what is right: does the stated yield fit, do two amounts of one line
+ * agree, is it acid enough, is its process long enough at this altitude.
+ *
+ * @param statedMinutes the process it asks for, if it does
+ */
+export function auditImport(document: FormulaDocument, kitchen: Place, statedMinutes?: number): Finding[] {
+  const { formula, problems } = readFormula(document, kitchen);
+  const made = balance(formula);
+  if (!made) return [{ code: 'nothing', right: false, text: 'nothing in it is understood yet' }];
+  const findings: Finding[] = made.warnings
+    .filter(({ code }) => CLAIMS.has(code))
+    .map(({ code, text }) => ({ code, right: false, text }));
+  if (formula.claims.statedYield && !findings.some(({ code }) => code.startsWith('stated-yield')))
+    findings.push({ code: 'stated-yield', right: true, text: 'the stated yield can be right' });
+  const keeping = assessKeeping(formula, { notUnderstood: notUnderstoodIn(document, problems) }, made);
+  const [why] = keeping.reasons;
+  findings.push({
+    code: 'keeping',
+    right: keeping.verdict === 'shelf',
+    text:
+      keeping.verdict === 'shelf'
+        ? 'acid enough for the shelf, at its worst'
+        : (why?.text ?? 'not for the shelf'),
+  });
+  if (statedMinutes !== undefined) {
+    const needed = keeping.process?.minutes;
+    findings.push(
+      needed === undefined
+        ? {
+            code: 'process',
+            right: false,
+            text: `it asks for a process of ${statedMinutes} minutes; ${keeping.verdict === 'shelf' ? 'without an altitude none can be confirmed' : 'no process makes this one fit for the shelf'}`,
+          }
+        : {
+            code: 'process',
+            right: statedMinutes >= needed,
+            text: `it asks for a process of ${statedMinutes} minutes; the table gives ${needed} here, and that is what holds`,
+          },
+    );
+  }
+  return findings;
+}

@@ -1,0 +1,123 @@
+import type { FormulaDocument } from '../formula/index.js';
+import { ingredientById } from '../produce/index.js';
+import type { FoundRecipe } from './recipe.js';
+
+type Json = Readonly<Record<string, unknown>>;
+const isObject = (value: unknown): value is Json =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const textOf = (value: unknown): string =>
+  typeof value === 'string' ? value : typeof value === 'number' ? String(value) : '';
+const list = (value: unknown): unknown[] =>
+  Array.isArray(value) ? value : value === undefined ? [] : [value];
+
+/** Objects nested deeper than this are not looked into. */
+const DEEPEST = 12;
+
+function* recipesIn(value: unknown, depth = 0): Generator<Json> {
+  if (depth > DEEPEST) return;
+  if (Array.isArray(value)) for (const each of value) yield* recipesIn(each, depth + 1);
+  else if (isObject(value)) {
+    if (list(value['@type']).includes('Recipe')) yield value;
+    else for (const inner of Object.values(value)) yield* recipesIn(inner, depth + 1);
+  }
+}
+
+function stepsOf(value: unknown, depth = 0): string[] {
+  if (depth > DEEPEST) return [];
+  return list(value).flatMap((step) => {
+    if (typeof step === 'string') return step.split(/\r?\n/);
+    if (!isObject(step)) return [];
+    return step.itemListElement === undefined
+      ? [textOf(step.text) || textOf(step.name)]
+      : stepsOf(step.itemListElement, depth + 1);
+  });
+}
+
+/** The first schema.org Recipe in a JSON value, or undefined. */
+export function recipeFromJsonLd(value: unknown): FoundRecipe | undefined {
+  const [recipe] = recipesIn(value);
+  if (!recipe) return undefined;
+  const clean = (text: string): string => plainText(text).replace(/\s+/g, ' ').trim();
+  const yields = list(recipe.recipeYield ?? recipe.yield)
+    .map(textOf)
+    .filter((each) => each !== '');
+  return {
+    title: clean(textOf(recipe.name)) || 'A recipe',
+    ingredients: list(recipe.recipeIngredient ?? recipe.ingredients)
+      .map((each) => clean(textOf(each)))
+      .filter((each) => each !== '')
+      .slice(0, 200),
+    steps: stepsOf(recipe.recipeInstructions)
+      .map(clean)
+      .filter((each) => each !== '')
+      .slice(0, 200),
+    // "8" and "8 half-pints" are often both given: the longer says which jars.
+    statedYield: yields.toSorted((a, b) => b.length - a.length)[0],
+    notes: clean(textOf(recipe.description)) || undefined,
+  };
+}
+
+const ENTITIES: Readonly<Record<string, string>> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: ' ', frac12: '½', frac14: '¼', frac34: '¾', deg: '°', ndash: '–', mdash: '—', rsquo: '’', lsquo: '‘' }; // prettier-ignore
+
+/** The words of a piece of HTML, a line a block. Nothing in it is run; a tag ends at the next bracket, so that no text takes long. */
+export function plainText(html: string): string {
+  return html
+    .replace(/<(script|style|noscript|template|svg)\b[\s\S]*?(?:<\/\1\s*>|$)/gi, ' ')
+    .replace(/<!--[\s\S]*?(?:-->|$)/g, ' ')
+    .replace(/<\/?(?:p|div|li|ul|ol|br|tr|h[1-6]|section|article|header|table|hr)\b[^<>]*>/gi, '\n')
+    .replace(/<\/?[a-z][^<>]*>/gi, ' ')
+    .replace(
+      /&(?:#(\d{1,6})|#x([\da-f]{1,6})|([a-z\d]{2,8}));/gi,
+      (whole, decimal?: string, hex?: string, name?: string) => {
+        const code =
+          decimal !== undefined ? Number(decimal) : hex !== undefined ? parseInt(hex, 16) : undefined;
+        if (code !== undefined) return code > 31 && code < 0x110000 ? String.fromCodePoint(code) : ' ';
+        return ENTITIES[name?.toLowerCase() ?? ''] ?? whole;
+      },
+    );
+}
+
+/** The JSON-LD blocks of a page of HTML, parsed; what is not JSON is left out. */
+export function jsonLdBlocks(html: string): unknown[] {
+  const blocks: unknown[] = [];
+  const lower = html.toLowerCase();
+  for (const { index, 0: tag } of html.matchAll(/<script\b[^<>]*ld\+json[^<>]*>/gi)) {
+    const end = lower.indexOf('</script', index);
+    if (end < 0) break;
+    try {
+      blocks.push(JSON.parse(html.slice(index + tag.length, end)));
+    } catch {
+      continue;
+    }
+  }
+  return blocks;
+}
+
+const nameOf = ({ ingredient, name, form }: FormulaDocument['lines'][number]): string => {
+  const known = ingredientById(ingredient ?? '');
+  const word = known?.name[1] ?? name ?? ingredient ?? '';
+  return form === undefined || form === known?.usualForm ? word : `${word}, ${form}`;
+};
+export const amountText = ({ amount }: FormulaDocument['lines'][number]): string =>
+  typeof amount === 'string' ? amount : `${amount.value} ${amount.unit}`;
+
+/** Lines of a document as a cook reads them: "2.4 kg damsons". */
+export const ingredientTexts = (document: FormulaDocument): string[] =>
+  document.lines.map((line) => `${amountText(line)} ${nameOf(line)}`.trim());
+
+/** The document as a schema.org Recipe. What only we know (kind, method, finish) goes in its keywords and steps. */
+export function toJsonLd(document: FormulaDocument, yieldText?: string): Json {
+  return {
+    '@context': 'https://schema.org',
+    '@type': 'Recipe',
+    name: document.title,
+    recipeCategory: document.kind,
+    keywords: `${document.kind}, ${document.method}`,
+    ...(yieldText !== undefined && { recipeYield: yieldText }),
+    recipeIngredient: ingredientTexts(document),
+    ...(document.steps && {
+      recipeInstructions: document.steps.map((text) => ({ '@type': 'HowToStep', text })),
+    }),
+    ...(document.notes !== undefined && { description: document.notes }),
+  };
+}

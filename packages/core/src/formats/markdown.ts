@@ -1,0 +1,48 @@
+import type { Balance } from '../balance/index.js';
+import type { Keeping } from '../keeping/index.js';
+import type { FormulaDocument } from '../formula/index.js';
+import { ingredientTexts } from './json-ld.js';
+
+/** Characters that would be read as Markdown or HTML. */
+const escaped = (text: string): string => text.replace(/[\\`*_{}[\]<>#|]/g, '\\$&').replace(/\r?\n/g, ' ');
+
+/** The formula as a Markdown card: what goes in, where to stop, what comes out, how it keeps. */
+export function toMarkdown(document: FormulaDocument, made: Balance | null, keeping: Keeping | null): string {
+  const lines = [
+    `# ${escaped(document.title)}`,
+    '',
+    `${document.kind}, ${document.method}`,
+    '',
+    '## In the pot',
+    '',
+  ];
+  lines.push(...ingredientTexts(document).map((text) => `- ${escaped(text)}`), '');
+  if (made) {
+    const { finish, jars } = made;
+    lines.push(
+      '## What will come out',
+      '',
+      `- Stop near ${finish.temperature_C.mid.toFixed(1)} °C (${((finish.temperature_C.mid * 9) / 5 + 32).toFixed(0)} °F), ${finish.solubleSolidsPercent.low.toFixed(0)} to ${finish.solubleSolidsPercent.high.toFixed(0)} % soluble solids`,
+      ...jars.map(({ size, count }) => `- ${count.low.toFixed(1)} to ${count.high.toFixed(1)} × ${size}`),
+      '',
+    );
+  }
+  if (keeping) {
+    const { verdict, process, reasons, storage } = keeping;
+    lines.push(
+      '## Keeping',
+      '',
+      process
+        ? `- ${verdict}: ${process.minutes} min ${process.method}, ${process.band}; ${storage.text}`
+        : `- ${verdict}: ${storage.text}`,
+      ...reasons.slice(0, 2).map(({ text }) => `- ${escaped(text)}`),
+      '- Not a tested recipe: your extension service or food authority has the last word.',
+      '',
+    );
+  }
+  if (document.steps && document.steps.length > 0)
+    lines.push('## Steps', '', ...document.steps.map((step, i) => `${i + 1}. ${escaped(step)}`), '');
+  if (document.notes !== undefined && document.notes !== '')
+    lines.push('## Notes', '', escaped(document.notes), '');
+  return lines.join('\n');
+}
