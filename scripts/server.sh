@@ -107,3 +107,18 @@ run_tests() {
   cd "$ROOT"
   TEST_SERVER_URL="$PG_SERVER_URL" node scripts/test.mjs "$@"
 }
+
+# How fast the core is and, with "browser", how soon the panel follows a key in the real browser.
+run_bench() {
+  { ensure_node && ensure_modules && ensure_build; } >&2
+  case "${1:-}" in
+    '') exec node "$ROOT/scripts/bench.mjs" ;;
+    browser) ;;
+    *) die "there is no bench \"$1\"; write nothing, or browser" ;;
+  esac
+  ensure_chromium
+  start_postgres
+  [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
+  cd "$ROOT/e2e"
+  TEST_SERVER_URL="$PG_SERVER_URL" npx playwright test speed --reporter=list
+}
