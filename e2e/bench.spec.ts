@@ -92,3 +92,26 @@ test('a fruit is swapped for another with its effect said first, and a line goes
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(page.getByLabel('Amount of blackcurrants')).toHaveValue('1 kg');
 });
+
+test('at the fruit: bought and prepared weight, and the pectin test counts for the set', async ({ page }) => {
+  await layOut(page, 'Pear and quince jam', ['900 g sugar', '400 ml water']);
+  await page.getByRole('navigation', { name: 'Stations of this batch' }).getByRole('link', { name: 'Fruit' }).click();
+  await expect(page.getByText('Before it is weighed')).toBeVisible();
+  await page.getByLabel('New line: amount and ingredient').fill('1.4 kg quinces');
+  await page.keyboard.press('Enter');
+  const card = page.getByRole('region', { name: /^quinces/ });
+  await expect(card.getByText(/^Buy about/)).toBeVisible();
+  await card.getByLabel('form').selectOption('as-bought');
+  await expect(card.getByText(/^Gives about/)).toBeVisible();
+  await card.getByLabel('weighed after preparing').fill('1.05 kg');
+  await card.getByRole('button', { name: 'Use it' }).click();
+  await expect(page.getByRole('heading', { name: /^1.05 kg quinces/ })).toBeVisible();
+  await expect(page.getByText('Poison: never taste it')).toBeVisible();
+  const set = panel(page).getByRole('region', { name: /^Set:/ });
+  await page.getByRole('radio', { name: 'nothing: little' }).click();
+  await expect(set).toHaveAccessibleName(/^Set: (runny|soft)/);
+  await page.getByRole('radio', { name: 'one solid lump: plenty' }).click();
+  await expect(set).toHaveAccessibleName(/^Set: (good|firm)/);
+  await page.getByRole('link', { name: 'To the balance' }).click();
+  await expect(page.getByLabel(/^Amount of quinces/)).toHaveValue('1.05 kg');
+}); // prettier-ignore

@@ -17,6 +17,7 @@ const VIEWS = [
   ['formulas', () => '/formulas', 'Blackcurrant jam'],
   ['shelf', () => '/shelf', 'Pear butter'],
   ['kitchen', () => '/kitchen', 'Set the kitchen'],
+  ['fruit', () => `/batches/${stove}/fruit`, 'On the table'],
   ['balance', () => `/batches/${stove}/balance`, 'What goes where'],
   ['boil', () => `/batches/${stove}/boil`, 'Tap what the thermometer says'],
   ['jar', () => `/batches/${stove}/jar`, 'Jars filled'],

@@ -65,6 +65,10 @@ const router = createBrowserRouter([
             children: [
               { index: true, element: <Navigate to="balance" replace /> },
               {
+                path: 'fruit',
+                lazy: async () => ({ Component: (await import('./stations/fruit/fruit.js')).Fruit }),
+              },
+              {
                 path: 'balance',
                 lazy: async () => ({ Component: (await import('./stations/balance/balance.js')).Balance }),
               },

@@ -1,13 +1,19 @@
 import { Check } from 'lucide-react';
 import { NavLink } from 'react-router';
+import { isProduce } from '@idle-kettle/core';
 import { useShelf } from '../data/queries.js';
 import { useBatch } from './batch-context.js';
 
 /** The way of a batch, one line being walked. Stations done show a check; stations ahead are open to peek at. */
 export function Rail() {
-  const { id, boil } = useBatch();
+  const { id, boil, formula } = useBatch();
   const { lots } = useShelf();
   const stations = [
+    {
+      to: 'fruit',
+      name: 'Fruit',
+      done: formula.lines.some(({ ingredient }) => isProduce(ingredient)),
+    },
     { to: 'balance', name: 'Balance', done: boil.startedAt !== undefined },
     { to: 'boil', name: 'Boil', done: boil.phase === 'done' },
     { to: 'jar', name: 'Jar', done: boil.jarred.some((jar) => jar.full + jar.part > 0) },

@@ -109,6 +109,17 @@ describe('the arithmetic', () => {
   });
 });
 
+test('sugar and water are neutral, not alkaline', () => {
+  const plain = outcome(
+    doc([
+      ['900 g', 'white-sugar'],
+      ['400 ml', 'water'],
+    ]),
+  );
+  expect(plain.pH.mid).toBeGreaterThan(5);
+  expect(plain.pH.high).toBeLessThanOrEqual(7.1);
+});
+
 describe('properties', () => {
   const pot = fc.record({
     fruit: fc.constantFrom(

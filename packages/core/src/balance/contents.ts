@@ -174,4 +174,10 @@ export function linePoint(line: PotLine, composition: Composition = line.composi
 
 /** pH of contents in a pot of this mass; protein came with its base, so that egg takes up acid. */
 export const pHOfContents = (contents: Contents, mass_kg: number, guess?: number): number =>
-  pHOf(contents, Math.max(mass_kg - contents.insoluble, mass_kg * 0.2), guess);
+  Math.min(pHOf(contents, Math.max(mass_kg - contents.insoluble, mass_kg * 0.2), guess), NEUTRAL);
+
+/**
+ * A pot is never taken as alkaline: sugar and water alone have a trace of ash and, from the air, the carbonic acid that the
+ * charge balance does not hold. Baking soda is refused the shelf by name.
+ */
+const NEUTRAL = 7;

@@ -1,1 +1,2 @@
 export * from './firmness.js';
+export * from './alcohol-test.js';

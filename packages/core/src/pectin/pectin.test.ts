@@ -3,10 +3,12 @@ import { balance } from '../balance/index.js';
 import { BUTTER, CALCIUM, documentOf, LIQUID, pot, POWDER, type Lines } from '../testing/formula.js';
 import type { FormulaDocument } from '../formula/index.js';
 import {
+  ALCOHOL_TEST_RESULTS,
   firmnessWord,
   highMethoxylFirmness,
   highMethoxylLimit,
   lowMethoxylFirmness,
+  PECTIN_BY_ALCOHOL_TEST,
   pectinLeft,
 } from './index.js';
 import { report } from '../testing/report.js';
@@ -104,4 +106,18 @@ test('properties: more pectin never softens, nothing is negative, boiling only w
       },
     ),
   );
+});
+
+// Common practice: the alcohol test tells plenty from some from little.
+test('the alcohol test moves the set the way it says', () => {
+  const firmness = ALCOHOL_TEST_RESULTS.map((result) => {
+    const document = documentOf([['2 kg', 'plum'], ['1.8 kg', 'white-sugar']]); // prettier-ignore
+    const lines = document.lines.map((line, i) =>
+      i === 0 ? { ...line, overrides: { pectinPercent: PECTIN_BY_ALCOHOL_TEST[result] } } : line,
+    );
+    return balance(pot({ ...document, lines }))?.set.firmness.mid ?? NaN;
+  });
+  const [lump = NaN, flecks = NaN, nothing = NaN] = firmness;
+  expect(lump).toBeGreaterThan(flecks * 1.3);
+  expect(flecks).toBeGreaterThan(nothing * 1.3);
 });

@@ -11,7 +11,7 @@ import { keys, queryClient } from '../../data/queries.js';
 import { sentence } from '../../ui/sentence.js';
 import { GelMap } from './gel-map.js';
 import { AfterFilling, JarSizes } from './jar-sizes.js';
-import { nameOfLine } from './line-edit.js';
+import { nameOfLine } from '../../batch/line-edit.js';
 import { Lines } from './lines.js';
 import { MakeItFit } from './make-it-fit.js';
 import { Way } from './way.js';

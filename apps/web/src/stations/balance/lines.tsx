@@ -1,18 +1,13 @@
 import { ChevronDown, X } from 'lucide-react';
-import { useId, useRef, useState } from 'react';
+import { useId, useState } from 'react';
 import type { FormulaLineBody } from '@idle-kettle/contract';
-import {
-  INGREDIENTS,
-  nearestIngredients,
-  type PotLine,
-  type Problem,
-  type UnitSystem,
-} from '@idle-kettle/core';
+import { nearestIngredients, type PotLine, type Problem, type UnitSystem } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
+import { LineMore } from '../../batch/line-more.js';
+import { NewLine } from '../../batch/new-line.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { sentence } from '../../ui/sentence.js';
-import { LineMore } from './line-more.js';
-import { addLine, changeLine, nameOfLine, removeLine, withName } from './line-edit.js';
+import { changeLine, nameOfLine, removeLine, withName } from '../../batch/line-edit.js';
 
 const COLUMNS = 'md:grid md:grid-cols-[9rem_minmax(0,1fr)_8.5rem_8rem_44px_44px] md:items-center md:gap-x-3';
 
@@ -216,42 +211,5 @@ function NameInput({ label, value, wrong, describedBy, onChange }: NameInputProp
         onChange(event.target.value);
       }}
     />
-  );
-}
-
-/** One line typed as a cook writes it: amount, unit, name. */
-function NewLine() {
-  const { change } = useBatch();
-  const [text, setText] = useState('');
-  const input = useRef<HTMLInputElement>(null);
-  return (
-    <form
-      className="flex gap-2 pt-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (text.trim() === '') return;
-        change('', addLine(text));
-        setText('');
-        input.current?.focus();
-      }}
-    >
-      <input
-        ref={input}
-        aria-label="New line: amount and ingredient"
-        className="quiet-input min-w-0 border-dashed !border-line"
-        placeholder="Type “2.4 kg damsons, pitted” and Enter"
-        value={text}
-        maxLength={200}
-        onChange={(event) => setText(event.target.value)}
-      />
-      <button type="submit" className="btn btn-secondary" disabled={text.trim() === ''}>
-        Add
-      </button>
-      <datalist id="ingredients">
-        {INGREDIENTS.map((ingredient) => (
-          <option key={ingredient.id} value={ingredient.name[1]} />
-        ))}
-      </datalist>
-    </form>
   );
 }

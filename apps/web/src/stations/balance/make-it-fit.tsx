@@ -5,7 +5,7 @@ import type { FormulaBody, FormulaLineBody } from '@idle-kettle/contract';
 import { useBatch } from '../../batch/batch-context.js';
 import { useHabit } from '../../ui/habit.js';
 import { sentence } from '../../ui/sentence.js';
-import { nameOfLine } from './line-edit.js';
+import { nameOfLine } from '../../batch/line-edit.js';
 
 /** Scales the whole formula to what there is or what is wanted: jars, fruit, pan. Shown before it is done. */
 export function MakeItFit() {

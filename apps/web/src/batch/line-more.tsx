@@ -2,8 +2,8 @@ import { useState } from 'react';
 import type { FormulaBody, FormulaLineBody } from '@idle-kettle/contract';
 import {
   effectOfChange,
-  FORMS,
   isProduce,
+  knownForms,
   readName,
   RIPENESS,
   swapped,
@@ -11,9 +11,9 @@ import {
   type Ingredient,
   type Ripeness,
 } from '@idle-kettle/core';
-import { useBatch } from '../../batch/batch-context.js';
-import { useHabit } from '../../ui/habit.js';
-import { sentence } from '../../ui/sentence.js';
+import { useBatch } from './batch-context.js';
+import { useHabit } from '../ui/habit.js';
+import { sentence } from '../ui/sentence.js';
 import { moveLine } from './line-edit.js';
 
 /** What can be measured, its unit and its range. */
@@ -55,9 +55,7 @@ export function LineMore({ line, ingredient, index, onChange }: LineMoreProps) {
           value={form ?? ingredient.usualForm}
           onChange={(event) => build({ ...now, form: event.target.value as Form })}
         >
-          {FORMS.filter(
-            (each) => each in ingredient.gramsPerCup || each === ingredient.usualForm || each === 'as-bought',
-          ).map((each) => (
+          {knownForms(ingredient).map((each) => (
             <option key={each} value={each}>
               {each}
             </option>
