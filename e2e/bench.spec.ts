@@ -115,3 +115,18 @@ test('at the fruit: bought and prepared weight, and the pectin test counts for t
   await page.getByRole('link', { name: 'To the balance' }).click();
   await expect(page.getByLabel(/^Amount of quinces/)).toHaveValue('1.05 kg');
 }); // prettier-ignore
+
+test('a hundred such pots are drawn beside the page; a long run can be stopped', async ({ page }) => {
+  await layOut(page, 'Plum jam', ['2 kg plums', '1.8 kg sugar']);
+  const sure = page.getByRole('region', { name: 'How sure is it' });
+  await expect(sure.getByText(/\d+ good/)).toBeVisible();
+  await expect(sure.getByText(/jars are enough in 95 of them/)).toBeVisible();
+  await expect(sure.getByText(/Stop by the weight of the pot/)).toBeVisible();
+  await sure.getByRole('button', { name: 'Draw 100,000' }).click();
+  await expect(sure.getByRole('progressbar')).toBeVisible();
+  await page.getByLabel('Amount of white sugar').fill('1.9 kg');
+  await expect(sure.getByText('2,000 drawn')).toBeVisible();
+  await sure.getByRole('button', { name: 'Draw 100,000' }).click();
+  await sure.getByRole('button', { name: 'Stop' }).click();
+  await expect(sure.getByText('Stopped.')).toBeVisible();
+});

@@ -10,6 +10,7 @@ import { ApiProblem, request } from '../../data/api.js';
 import { keys, queryClient } from '../../data/queries.js';
 import { sentence } from '../../ui/sentence.js';
 import { GelMap } from './gel-map.js';
+import { HowSure } from './how-sure.js';
 import { AfterFilling, JarSizes } from './jar-sizes.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { Lines } from './lines.js';
@@ -48,24 +49,27 @@ export function Balance() {
         </Link>
       </div>
       <WaysToTheShelf />
-      <div className="mt-4 grid gap-4 lg:grid-cols-2">
-        <section aria-label="Jars" className="panel p-4">
-          <div className="mb-3 flex items-center justify-between gap-3">
-            <h2 className="text-xl">Jar wall</h2>
-            {balance && balance.readyJars > 0 && (
-              <span className="rounded-full border border-line px-3 py-1 text-sm">
-                have {balance.readyJars} jars hot
-              </span>
-            )}
-          </div>
-          {balance && (
-            <div className="mb-4">
-              <JarWall balance={balance} />
+      <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
+        <div className="flex flex-col gap-4">
+          <section aria-label="Jars" className="panel p-4">
+            <div className="mb-3 flex items-center justify-between gap-3">
+              <h2 className="text-xl">Jar wall</h2>
+              {balance && balance.readyJars > 0 && (
+                <span className="rounded-full border border-line px-3 py-1 text-sm">
+                  have {balance.readyJars} jars hot
+                </span>
+              )}
             </div>
-          )}
-          <JarSizes />
-          <AfterFilling />
-        </section>
+            {balance && (
+              <div className="mb-4">
+                <JarWall balance={balance} />
+              </div>
+            )}
+            <JarSizes />
+            <AfterFilling />
+          </section>
+          {balance && <HowSure balance={balance} />}
+        </div>
         <div className="flex flex-col gap-4">
           {balance && <GelMap balance={balance} />}
           {balance && <WhatGoesWhere balance={balance} />}
