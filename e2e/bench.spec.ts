@@ -130,3 +130,22 @@ test('a hundred such pots are drawn beside the page; a long run can be stopped',
   await sure.getByRole('button', { name: 'Stop' }).click();
   await expect(sure.getByText('Stopped.')).toBeVisible();
 });
+
+test('sliders solve for the lines: sharper by lemon, softer by where it is stopped, and one undo takes it back', async ({
+  page,
+}) => {
+  await layOut(page, 'Damson jam', ['2.4 kg damsons', '300 ml water', '2.2 kg sugar']);
+  await page.getByRole('slider', { name: 'Sharpness' }).fill('4.1');
+  await expect(page.getByLabel('Amount of lemon juice, bottled')).toHaveValue(/ml$/);
+  await expect(page.getByRole('slider', { name: 'Sharpness' })).toHaveAttribute(
+    'aria-valuetext',
+    /sharp, pH 3.0/,
+  );
+  await page.getByRole('slider', { name: 'Sweetness' }).fill('0.6');
+  await expect(page.getByLabel('Amount of white sugar')).toHaveValue(/^1\.4\d kg$/);
+  await page.getByRole('slider', { name: 'Firmness' }).fill('0.7');
+  await expect(panel(page).getByRole('region', { name: /^Set: soft/ })).toBeVisible();
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByLabel('Amount of lemon juice, bottled')).toHaveCount(0);
+  await expect(page.getByLabel('Amount of white sugar')).toHaveValue('2.2 kg');
+});

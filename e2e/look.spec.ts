@@ -4,10 +4,18 @@ import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
 let stove: string;
+/** A batch that is not on the heat yet. */
+const COLD = '5b0f3c0a-6d0e-4c5b-9a53-2f4f0f0a1b2d';
 test.beforeAll(async () => {
   kettle = await KettleServer.begin('look', { demo: true });
   const batches = await kettle.get<{ id: string; phase: string }[]>('/api/batches');
   stove = batches.find((batch) => batch.phase === 'on-heat')?.id ?? '';
+  const document = { format: 'idle-kettle/formula', version: 1, title: 'Tomato jam', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [{ amount: '2 kg', ingredient: 'tomato' }, { amount: '1.2 kg', ingredient: 'white-sugar' }] }; // prettier-ignore
+  await fetch(`${kettle.address}/api/batches/${COLD}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ document, revision: 0 }),
+  });
 });
 test.afterAll(() => kettle.end());
 
@@ -19,6 +27,7 @@ const VIEWS = [
   ['kitchen', () => '/kitchen', 'Set the kitchen'],
   ['fruit', () => `/batches/${stove}/fruit`, 'On the table'],
   ['balance', () => `/batches/${stove}/balance`, 'What goes where'],
+  ['balance of a cold low-acid pot', () => `/batches/${COLD}/balance`, 'Steer it'],
   ['boil', () => `/batches/${stove}/boil`, 'Tap what the thermometer says'],
   ['jar', () => `/batches/${stove}/jar`, 'Jars filled'],
   ['batch shelf', () => `/batches/${stove}/shelf`, 'No jars from this batch yet'],

@@ -4,3 +4,4 @@ export * from './remedies.js';
 export * from './target.js';
 export { effectOfChange } from './effect.js';
 export * from './swap.js';
+export * from './steer.js';

@@ -15,6 +15,7 @@ import { AfterFilling, JarSizes } from './jar-sizes.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { Lines } from './lines.js';
 import { MakeItFit } from './make-it-fit.js';
+import { Steering } from './steering.js';
 import { Way } from './way.js';
 import { WaysToTheShelf } from './ways-to-the-shelf.js';
 import { WhatGoesWhere } from './what-goes-where.js';
@@ -73,6 +74,7 @@ export function Balance() {
         <div className="flex flex-col gap-4">
           {balance && <GelMap balance={balance} />}
           {balance && <WhatGoesWhere balance={balance} />}
+          {boil.startedAt === undefined && <Steering />}
         </div>
       </div>
     </>

@@ -1,0 +1,148 @@
+import { preparePot, type PreparedPot } from '../balance/index.js';
+import { readFormula, type FormulaDocument } from '../formula/index.js';
+import { ingredientById, isProduce } from '../produce/index.js';
+import { writeAddition, type UnitSystem } from '../quantity/index.js';
+import type { Place } from '../water/index.js';
+import { amountOf, edited, scaledAmount, type Edit } from './edit.js';
+
+/** What can be steered, with the span a maker would go over. */
+export const STEERED = {
+  /** pH, by bottled lemon juice. */
+  sharpness: { least: 2.9, most: 4.2 },
+  /** Kilograms of sweetener to one of fruit. */
+  sweetness: { least: 0.1, most: 1.6 },
+  /** The set, 1 for a good one, by where it is stopped or by its pectin. */
+  firmness: { least: 0.2, most: 2 },
+} as const;
+export type Steered = keyof typeof STEERED;
+
+export interface SteerOptions {
+  readonly kitchen?: Place;
+  readonly units?: UnitSystem;
+}
+
+/** Lemon beyond this share of the pot is not steering. */
+const MOST_LEMON = 0.1;
+const LEMON = 'lemon-juice-bottled';
+const LEMON_G_PER_ML = 1.031;
+const STEPS = 18;
+
+/** Where a formula stands on each of the three, or undefined where it has none. */
+export function steeredValue(pot: PreparedPot, what: Steered): number | undefined {
+  switch (what) {
+    case 'sharpness':
+      return pot.outcome.pH;
+    case 'sweetness': {
+      const mass = (of: (line: PreparedPot['formula']['lines'][number]) => boolean): number =>
+        pot.formula.lines.reduce((sum, line) => sum + (of(line) ? line.mass_kg.mid : 0), 0);
+      const fruit = mass(({ ingredient }) => isProduce(ingredient) || ingredient.category === 'juice');
+      const sweet = mass(({ ingredient }) => ingredient.category === 'sweetener');
+      return fruit > 0 && sweet > 0 ? sweet / fruit : undefined;
+    }
+    case 'firmness':
+      return pot.rules.model === 'none' || pot.rules.model === 'egg' ? undefined : pot.outcome.firmness;
+  }
+}
+
+/**
+ * The formula brought as near as it goes to a sharpness, a sweetness or a firmness, by the one thing that moves it: lemon
+ * juice, the sweeteners, or where it is stopped (its pectin, where the boil is timed).
+ *
+ * @param to see {@link STEERED} for the unit and the span
+ * @returns the changed document, or undefined where the formula has nothing to move
+ */
+export function steer(
+  document: FormulaDocument,
+  what: Steered,
+  to: number,
+  { kitchen = {}, units = 'metric' }: SteerOptions = {},
+): FormulaDocument | undefined {
+  const { formula, problems } = readFormula(document, kitchen);
+  const pot = problems.length === 0 ? preparePot(formula) : null;
+  if (!pot || steeredValue(pot, what) === undefined) return undefined;
+  const lever = leverFor(document, pot, what, units);
+  if (!lever) return undefined;
+  const at = (x: number): FormulaDocument => edited(document, lever.edits(x));
+  const value = (x: number): number => {
+    const next = preparePot(readFormula(at(x), kitchen).formula);
+    return (next && steeredValue(next, what)) ?? NaN;
+  };
+  let [low, high] = [lever.least, lever.most];
+  const rising = value(high) >= value(low);
+  for (let i = 0; i < STEPS; i++) {
+    const middle = (low + high) / 2;
+    if (value(middle) < to === rising) low = middle;
+    else high = middle;
+  }
+  return at((low + high) / 2);
+}
+
+interface Lever {
+  readonly least: number;
+  readonly most: number;
+  readonly edits: (x: number) => readonly Edit[];
+}
+
+function leverFor(
+  document: FormulaDocument,
+  pot: PreparedPot,
+  what: Steered,
+  units: UnitSystem,
+): Lever | undefined {
+  const grams = pot.contents.mass * 1000;
+  switch (what) {
+    case 'sharpness': {
+      const line = document.lines.findIndex(({ ingredient }) => ingredient === LEMON);
+      return {
+        least: 0,
+        most: grams * MOST_LEMON,
+        edits: (x) => {
+          if (x < 2) return line < 0 ? [] : [{ op: 'remove', line }];
+          const amount = writeAddition(x, LEMON_G_PER_ML, units);
+          return line < 0 ? [{ op: 'add', ingredient: LEMON, amount }] : [{ op: 'set', line, amount }];
+        },
+      };
+    }
+    case 'sweetness': {
+      const sweet = document.lines.flatMap((each, line) => {
+        const amount = amountOf(each, document.decimal);
+        return amount && ingredientById(each.ingredient ?? '')?.category === 'sweetener'
+          ? [{ line, amount }]
+          : [];
+      });
+      const now = steeredValue(pot, what);
+      if (sweet.length === 0 || now === undefined) return undefined;
+      return {
+        least: STEERED.sweetness.least / now,
+        most: STEERED.sweetness.most / now,
+        edits: (x) => sweet.map(({ line, amount }) => ({ op: 'set', line, amount: scaledAmount(amount, x) })),
+      };
+    }
+    case 'firmness': {
+      const { finish } = document;
+      if (finish.type === 'gel-temperature')
+        return {
+          least: 2.5,
+          most: 6.5,
+          edits: (x) => [{ op: 'finish', finish: { ...finish, rise: `${x.toFixed(2)} C` } }],
+        };
+      if (finish.type === 'soluble-solids')
+        return {
+          least: 50,
+          most: 72,
+          edits: (x) => [{ op: 'finish', finish: { ...finish, percent: Number(x.toFixed(1)) } }],
+        };
+      if (finish.type === 'consistency')
+        return {
+          least: 15,
+          most: 60,
+          edits: (x) => [{ op: 'finish', finish: { ...finish, percent: Number(x.toFixed(1)) } }],
+        };
+      const line = document.lines.findIndex(({ ingredient }) => ingredient?.startsWith('pectin-') === true);
+      const each = document.lines[line];
+      const amount = each && amountOf(each, document.decimal);
+      if (!amount) return undefined;
+      return { least: 0.2, most: 2.5, edits: (x) => [{ op: 'set', line, amount: scaledAmount(amount, x) }] };
+    }
+  }
+}
