@@ -41,6 +41,10 @@ async function open(page: Page, path: string, text: string, theme: string): Prom
 
 /** What axe finds on the page as it stands, and where it could not decide about contrast. */
 async function findings(page: Page): Promise<string[]> {
+  // Colours on their way from one theme to the other are neither's.
+  await page.evaluate(() =>
+    Promise.allSettled(document.getAnimations().map((animation) => animation.finished)),
+  );
   const { violations, incomplete } = await new AxeBuilder({ page }).analyze();
   // The arrow of a select is a background picture, which axe cannot see through; its colours are those of the inputs.
   const undecided = incomplete
