@@ -1,8 +1,6 @@
-import { findUnit, massOf, readAmount, readName, figures, type Unit } from '@idle-kettle/core';
+import { findUnit, massOf, readAmount, readName, figures, unitById, type Unit } from '@idle-kettle/core';
 import { CalcError, readArgs } from './args.js';
 import type { Verb } from './verb.js';
-
-const CUP_ML = 236.5882365;
 
 /** How many `unit` of an ingredient weigh a kilogram; undefined where it cannot be measured so. */
 function perKilogram(unit: Unit, one: ReturnType<typeof massOf>): number | undefined {
@@ -33,7 +31,10 @@ export const convertVerb: Verb = {
     const { ingredient, form } = named;
     const mass = massOf(amount.amount, ingredient, form);
     if (!mass.ok) throw new CalcError([mass.message]);
-    const one = massOf({ value: 1, unit, approximate: false, packed: false }, ingredient, form);
+    const oneOf = (each: Unit): ReturnType<typeof massOf> =>
+      massOf({ value: 1, unit: each, approximate: false, packed: false }, ingredient, form);
+    const one = oneOf(unit);
+    const cup = oneOf(unitById('cup'));
     const per = perKilogram(unit, one);
     if (per === undefined) throw new CalcError([one.ok ? 'it cannot be measured so' : one.message]);
     const doubtOfUnit =
@@ -56,18 +57,7 @@ export const convertVerb: Verb = {
         unit: unit.id,
         value: { low: mid * (1 - down), mid, high: mid * (1 + up) },
         text: `${figures(mid, 3)} ${unit.kind === 'piece' ? 'each' : unit.name[1]}`,
-        cup_g: ((m) => (m.ok ? m.mass_kg.mid * 1000 : null))(
-          massOf(
-            {
-              value: CUP_ML,
-              unit: { ...unit, id: 'ml', kind: 'volume', si: 1 },
-              approximate: false,
-              packed: false,
-            },
-            ingredient,
-            form,
-          ),
-        ),
+        cup_g: cup.ok ? cup.mass_kg.mid * 1000 : null,
       },
     };
   },

@@ -11,6 +11,7 @@ const files: Record<string, string> = {
     lines: [{ ingredient: 'damson', form: 'pitted', amount: '2.4 kg' }, { ingredient: 'white-sugar', amount: '2.2 kg' }], jars: [{ size: '454-g' }],
   }),
   'bad.json': JSON.stringify({ kind: 'jam', method: 'long-boil', lines: [{ ingredient: 'damson', amount: '2 cupz' }, { ingredient: 'unobtainium', amount: '1 kg' }], finish: { type: 'gel-temperature' } }),
+  'butter.json': JSON.stringify({ kind: 'fruit-butter', method: 'no-gel', finish: { type: 'consistency' }, lines: [{ ingredient: 'quince', form: 'puree', amount: '2 kg' }], jars: [{ size: 'half-pint' }] }),
   'broken.json': '{"kind": "jam"',
 }; // prettier-ignore
 
@@ -154,6 +155,43 @@ test('simulate is a boil as CSV: the same seed the same boil, hotter and lighter
   expect(numbers.at(-1)?.[1]).toBeGreaterThan(99);
   expect(numbers.at(-1)?.[2]).toBeLessThan(numbers[0]?.[2] ?? 0);
   expect(calc('simulate', 'damson.json', '--seed', 'lots').err).toMatch(/--seed/);
+});
+
+test.each([
+  [['simulate', 'damson.json', '--watts', '5'], /--watts: "5": write a number from 200 to 6000/],
+  [['simulate', 'damson.json', '--every', 'often'], /--every: "often": write a number/],
+  [['simulate'], /needs one FILE/],
+  [['rescue', 'butter.json'], /a fruit-butter has no gel to remake/],
+  [['rescue', 'bad.json'], /lines\[0\]\.amount/],
+  [['convert', '8 cups blueberry'], /needs an amount and --to/],
+  [['convert', 'blueberries', '--to', 'g'], /does not begin with a number/],
+  [['convert', '2 kg blueberry', '--to', 'box'], /cannot be counted in boxes/],
+  [['scale', 'damson.json', '--by', '0'], /--by/],
+  [['scale', 'damson.json', '--pot', '8 kg'], /--pot: "8 kg": write the size of the pot/],
+  [['scale', 'damson.json', '--line', '0'], /--line: needs --to/],
+  [['scale', 'damson.json', '--by', '2', '--pot', '8 l'], /needs one of/],
+  [['balance', 'damson.json', '--on', 'today'], /--on: "today" is not a day/],
+])('%j: exit 2, nothing on standard output, and what would be right', (argv, message) => {
+  const outcome = calc(...argv);
+  expect(outcome).toMatchObject({ code: 2, out: '' });
+  expect(outcome.err).toMatch(message);
+});
+
+test('convert both ways comes back to where it began', () => {
+  const value = (outcome: Outcome): number =>
+    (json(outcome) as unknown as { value: { mid: number } }).value.mid;
+  for (const [amount, to, back] of [
+    ['3 cups blackcurrant crushed', 'g', 'cup'],
+    ['2 tbsp lemon-juice-bottled', 'ml', 'tbsp'],
+    ['5 lb plum', 'kg', 'lb'],
+  ] as const) {
+    const [count = '', , ...name] = amount.split(' ');
+    const there = value(calc('convert', amount, '--to', to));
+    expect(value(calc('convert', `${there} ${to} ${name.join(' ')}`, '--to', back))).toBeCloseTo(
+      Number(count),
+      3,
+    );
+  }
 });
 
 test('docs/formula.schema.json is what the types say', () => {

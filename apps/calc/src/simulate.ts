@@ -1,14 +1,11 @@
-import {
-  boilingCurve,
-  boilingPointAt,
-  gelTemperature_C,
-  preparePot,
-  simulateBoil,
-  solidsOf,
-} from '@idle-kettle/core';
+import { GOOD_INSTRUMENTS, preparePot, simulateFormula } from '@idle-kettle/core';
 import { CalcError, readArgs } from './args.js';
 import { readOneFormula } from './document.js';
 import type { Verb } from './verb.js';
+
+/** A flame wanders by about this share. Common practice. */
+const FLUCTUATION = 0.05;
+const LONGEST_S = 24 * 3600;
 
 /** A number option within its range. */
 function number(
@@ -39,51 +36,17 @@ Columns: minute, temperature_C, mass_kg, solubleSolidsPercent, each as the instr
     const { formula } = readOneFormula('simulate', words, readText);
     const pot = preparePot(formula);
     if (!pot) throw new CalcError(['lines: nothing is in the pot']);
-    const { contents, outcome, rule } = pot;
-    const { pressure_kPa } = boilingPointAt(formula.place);
     const seed = number(options, 'seed', 1, 0, 2 ** 31);
     const watts = number(options, 'watts', 1500, 200, 6000);
     const every = number(options, 'every', 30, 1, 600);
     const noise = number(options, 'noise', 0.1, 0, 2);
-    const water = Math.max(contents.mass - contents.soluble - contents.insoluble, 0.01);
-    const start = {
-      water,
-      soluble: contents.soluble,
-      insoluble: contents.insoluble,
-      invertShare: contents.soluble > 0 ? contents.hexose / contents.soluble : 0,
-      temperature_C: 60,
-    };
-    const wanted = outcome.finished - contents.insoluble;
-    const gel =
-      formula.finish.type === 'gel-temperature'
-        ? gelTemperature_C({ pressure_kPa }, formula.finish.rise_K)
-        : undefined;
-    const curd = formula.finish.type === 'curd' ? formula.finish.temperature_C : undefined;
-    let boiledFrom: number | undefined;
-    const kettle = { curve: boilingCurve(pressure_kPa), diameter_m: 0.28, pH: outcome.pH };
-    const simulation = simulateBoil(start, kettle, {
+    const simulation = simulateFormula(pot, {
       net_W: () => watts,
-      fluctuation: 0.05,
-      instruments: {
-        noise_K: noise,
-        offset_K: 0,
-        drift_KPerH: 0,
-        scaleNoise_kg: 0.005,
-        brixNoise_percent: 0.3,
-      },
+      fluctuation: FLUCTUATION,
+      instruments: { ...GOOD_INSTRUMENTS, noise_K: noise },
       seed,
       readEvery_s: every,
-      most_s: 24 * 3600,
-      until: (state, time) => {
-        if (gel !== undefined) return state.temperature_C >= gel;
-        if (curd !== undefined) return state.temperature_C >= curd;
-        if (rule.timedMinutes !== undefined) {
-          if (state.temperature_C >= kettle.curve.at(solidsOf(state), state.invertShare) - 0.05)
-            boiledFrom ??= time;
-          return boiledFrom !== undefined && time - boiledFrom >= rule.timedMinutes * 60;
-        }
-        return state.water + state.soluble <= wanted;
-      },
+      most_s: LONGEST_S,
     });
     const rows = simulation.readings.map(({ time_s, temperature_C, mass_kg, solidsPercent }) =>
       [(time_s / 60).toFixed(2), temperature_C.toFixed(2), mass_kg.toFixed(3), solidsPercent.toFixed(1)].join(

@@ -119,6 +119,16 @@ test('every field of the open document is taken, and what cannot be is named', (
   );
 });
 
+test.each<[string, object, string]>([
+  ['a number', { lines: [{ amount: 3 }] }, 'lines[0].amount: write the amount as text with its unit, such as "1.2 kg"'],
+  ['a novel', { lines: [{ amount: '1 kg', ingredient: 'x'.repeat(121) }] }, 'lines[0].ingredient: write the ingredient as text, of at most 120 letters'],
+  ['a per cent over 100', { lines: [{ amount: '1 kg', overrides: { solubleSolidsPercent: 101 } }] }, 'lines[0].overrides.solubleSolidsPercent: write a per cent from 0 to 100'],
+  ['a pH in words', { lines: [{ amount: '1 kg', overrides: { pH: 'sour' } }] }, 'lines[0].overrides.pH: write a pH from 0 to 14'],
+  ['a process of a day', { processMinutes: 1440 }, 'processMinutes: write minutes, from 0 to 240'],
+  ['a day in words', { measuredPH: { value: 3, meterCalibratedOn: 'today', measuredOn: '2026-09-12' } }, 'measuredPH.meterCalibratedOn: write a day such as "2026-11-23"'],
+])('%s: one message, which says what to write', (_, change, message) =>
+  expect(said(FormulaBody, { ...emptyFormula('x'), ...change })).toContain(message)); // prettier-ignore
+
 test('text is bounded wherever a person types', () => {
   const long = 'x'.repeat(11_000);
   const body = { ...emptyFormula(long), notes: long, lines: [{ amount: long, ingredient: long }] };

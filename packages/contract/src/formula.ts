@@ -10,7 +10,6 @@ import {
   IsOptional,
   IsString,
   Length,
-  Matches,
   Max,
   MaxLength,
   Min,
@@ -33,36 +32,27 @@ import {
   type Processing,
   type Ripeness,
 } from '@idle-kettle/core';
+import { Day, Percent, PH, Text, Within } from './rules.js';
 
 /*
  * The formula document on the wire. Only its shape is checked here, so that a half-typed formula can be kept; whether
  * it can be computed is core's `readFormula`.
  */
 
-const PER_CENT = 'write a per cent from 0 to 100';
-
 export class CustomCompositionBody {
-  @IsNumber({}, { message: 'write soluble solids in per cent' })
-  @Min(0, { message: PER_CENT })
-  @Max(100, { message: PER_CENT })
+  @Percent()
   solubleSolidsPercent!: number;
 
   @IsOptional()
-  @IsNumber({}, { message: 'write insoluble solids in per cent' })
-  @Min(0, { message: PER_CENT })
-  @Max(100, { message: PER_CENT })
+  @Percent()
   insolubleSolidsPercent?: number;
 
   @IsOptional()
-  @IsNumber({}, { message: 'write a pH from 0 to 14' })
-  @Min(0, { message: 'write a pH from 0 to 14' })
-  @Max(14, { message: 'write a pH from 0 to 14' })
+  @PH()
   pH?: number;
 
   @IsOptional()
-  @IsNumber({}, { message: 'write the acidity in per cent' })
-  @Min(0, { message: PER_CENT })
-  @Max(100, { message: PER_CENT })
+  @Percent()
   titratableAcidityPercent?: number;
 
   @IsOptional()
@@ -70,9 +60,7 @@ export class CustomCompositionBody {
   acid?: MainAcid;
 
   @IsOptional()
-  @IsNumber({}, { message: 'write the pectin in per cent' })
-  @Min(0, { message: PER_CENT })
-  @Max(100, { message: PER_CENT })
+  @Percent()
   pectinPercent?: number;
 
   @IsOptional()
@@ -82,39 +70,29 @@ export class CustomCompositionBody {
 
 export class OverridesBody {
   @IsOptional()
-  @IsNumber({}, { message: 'write soluble solids in per cent' })
-  @Min(0, { message: PER_CENT })
-  @Max(100, { message: PER_CENT })
+  @Percent()
   solubleSolidsPercent?: number;
 
   @IsOptional()
-  @IsNumber({}, { message: 'write a pH from 0 to 14' })
-  @Min(0, { message: 'write a pH from 0 to 14' })
-  @Max(14, { message: 'write a pH from 0 to 14' })
+  @PH()
   pH?: number;
 
   @IsOptional()
-  @IsNumber({}, { message: 'write the acidity in per cent' })
-  @Min(0, { message: PER_CENT })
-  @Max(100, { message: PER_CENT })
+  @Percent()
   titratableAcidityPercent?: number;
 
   @IsOptional()
-  @IsNumber({}, { message: 'write the pectin in per cent' })
-  @Min(0, { message: PER_CENT })
-  @Max(100, { message: PER_CENT })
+  @Percent()
   pectinPercent?: number;
 }
 
 export class FormulaLineBody {
   @IsOptional()
-  @IsString({ message: 'write the ingredient as text' })
-  @MaxLength(120, { message: 'write an ingredient of at most 120 letters' })
+  @Text(120, 'write the ingredient as text')
   ingredient?: string;
 
   @IsOptional()
-  @IsString({ message: 'write the name as text' })
-  @MaxLength(80, { message: 'write a name of at most 80 letters' })
+  @Text(80, 'write the name as text')
   name?: string;
 
   @IsOptional()
@@ -130,13 +108,11 @@ export class FormulaLineBody {
   @IsIn(RIPENESS, { message: `write one of ${RIPENESS.join(', ')}` })
   ripeness?: Ripeness;
 
-  @IsString({ message: 'write the amount as text with its unit, such as "1.2 kg"' })
-  @MaxLength(80, { message: 'write an amount of at most 80 letters' })
+  @Text(80, 'write the amount as text with its unit, such as "1.2 kg"')
   amount!: string;
 
   @IsOptional()
-  @IsString({ message: 'write a second amount as text, such as "6 cups"' })
-  @MaxLength(80, { message: 'write an amount of at most 80 letters' })
+  @Text(80, 'write a second amount as text, such as "6 cups"')
   alsoStated?: string;
 
   @IsOptional()
@@ -150,8 +126,7 @@ export class FinishBody {
   type!: FinishType;
 
   @IsOptional()
-  @IsString({ message: 'write a rise such as "8 F"' })
-  @MaxLength(20, { message: 'write a rise such as "8 F"' })
+  @Text(20, 'write a rise such as "8 F"')
   rise?: string;
 
   @IsOptional()
@@ -163,41 +138,34 @@ export class FinishBody {
   minutes?: number;
 
   @IsOptional()
-  @IsString({ message: 'write a weight such as "1.7 kg"' })
-  @MaxLength(20, { message: 'write a weight such as "1.7 kg"' })
+  @Text(20, 'write a weight such as "1.7 kg"')
   mass?: string;
 
   @IsOptional()
-  @IsString({ message: 'write a temperature such as "170 F"' })
-  @MaxLength(20, { message: 'write a temperature such as "170 F"' })
+  @Text(20, 'write a temperature such as "170 F"')
   temperature?: string;
 }
 
 export class PlaceBody {
   @IsOptional()
-  @IsString({ message: 'write a height such as "310 m"' })
-  @MaxLength(20, { message: 'write a height such as "310 m"' })
+  @Text(20, 'write a height such as "310 m"')
   altitude?: string;
 
   @IsOptional()
-  @IsString({ message: 'write a pressure such as "842 hPa"' })
-  @MaxLength(20, { message: 'write a pressure such as "842 hPa"' })
+  @Text(20, 'write a pressure such as "842 hPa"')
   pressure?: string;
 
   @IsOptional()
-  @IsString({ message: 'write a temperature such as "201.5 F"' })
-  @MaxLength(20, { message: 'write a temperature such as "201.5 F"' })
+  @Text(20, 'write a temperature such as "201.5 F"')
   boilingPoint?: string;
 }
 
 export class JarBody {
-  @IsString({ message: 'write a jar size such as "half-pint"' })
-  @MaxLength(20, { message: 'write a jar size such as "half-pint"' })
+  @Text(20, 'write a jar size such as "half-pint"')
   size!: string;
 
   @IsOptional()
-  @IsString({ message: 'write a headspace such as "1/4 in"' })
-  @MaxLength(20, { message: 'write a headspace such as "1/4 in"' })
+  @Text(20, 'write a headspace such as "1/4 in"')
   headspace?: string;
 
   @IsOptional()
@@ -206,8 +174,6 @@ export class JarBody {
   @Max(10_000, { message: 'write at most 10,000 jars' })
   count?: number;
 }
-
-const A_DAY = 'write a day such as "2026-11-23"';
 
 /** A tested formula, attested by the maker. */
 export class TestedSourceBody {
@@ -224,22 +190,23 @@ export class TestedSourceBody {
   unchanged!: boolean;
 
   @IsOptional()
-  @IsString({ message: 'write the fingerprint as text' })
-  @MaxLength(32, { message: 'write a fingerprint of at most 32 letters' })
+  @Text(32, 'write the fingerprint as text')
   of?: string;
 }
 
 export class MeasuredPHBody {
-  @IsNumber({}, { message: 'write a pH from 0 to 14' })
-  @Min(0, { message: 'write a pH from 0 to 14' })
-  @Max(14, { message: 'write a pH from 0 to 14' })
+  @PH()
   value!: number;
 
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: A_DAY })
+  @Day()
   meterCalibratedOn!: string;
 
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: A_DAY })
+  @Day()
   measuredOn!: string;
+
+  @IsOptional()
+  @Text(32, 'write the fingerprint as text')
+  of?: string;
 }
 
 export class FormulaBody {
@@ -293,9 +260,7 @@ export class FormulaBody {
   preSterilised?: boolean;
 
   @IsOptional()
-  @IsNumber({}, { message: 'write minutes' })
-  @Min(0, { message: 'write minutes, not below zero' })
-  @Max(240, { message: 'write at most 240 minutes' })
+  @Within(0, 240, 'write minutes, from 0 to 240')
   processMinutes?: number;
 
   @IsOptional()
@@ -309,8 +274,7 @@ export class FormulaBody {
   measuredPH?: MeasuredPHBody;
 
   @IsOptional()
-  @IsString({ message: 'write a yield such as "6 half-pint"' })
-  @MaxLength(60, { message: 'write a yield such as "6 half-pint"' })
+  @Text(60, 'write a yield such as "6 half-pint"')
   statedYield?: string;
 
   @IsOptional()
@@ -321,8 +285,7 @@ export class FormulaBody {
   steps?: string[];
 
   @IsOptional()
-  @IsString({ message: 'write notes as text' })
-  @MaxLength(10_000, { message: 'write notes of at most 10,000 letters' })
+  @Text(10_000, 'write notes as text')
   notes?: string;
 }
 

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { findJar, firstFruit, keepingOfJars, type Boil, type Place } from '@idle-kettle/core';
+import { findJar, firstFruit, madeBatch, type Boil, type Place } from '@idle-kettle/core';
 import type { FormulaBody, LotKeeping, LotView, MoveJars, PutOnShelf } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
 import { EventLogService } from '../batches/event-log.service.js';
@@ -37,8 +37,8 @@ const PART_JAR: LotKeeping = {
   months: 1,
 };
 
-function keepingOf(document: FormulaBody, boil: Boil, place: Place, madeOn: string): LotKeeping {
-  const { verdict, reasons, storage } = keepingOfJars(document, boil, place, madeOn);
+function keepingOf({ document, size, made_on: on }: LotRow, boil: Boil, place: Place): LotKeeping {
+  const { verdict, reasons, storage } = madeBatch(document, boil, place, { on, size }).keeping;
   return { verdict, reason: reasons[0]?.text ?? '', months: storage.months };
 }
 
@@ -135,11 +135,16 @@ export class ShelfService {
     });
     const boils = await this.log.boilsOf([...new Set(rows.map((row) => row.batch_id))], KEEPING_EVENTS);
     const place = await this.kitchens.place();
-    const keeping = new Map<string, LotKeeping>();
-    for (const { batch_id, document, made_on } of rows) {
-      const boil = boils.get(batch_id);
-      if (boil && !keeping.has(batch_id)) keeping.set(batch_id, keepingOf(document, boil, place, made_on));
-    }
+    // Lots of one size from one batch keep alike.
+    const known = new Map<string, LotKeeping>();
+    const keeping = (row: LotRow): LotKeeping => {
+      const boil = boils.get(row.batch_id);
+      if (row.part_fill !== null || !boil) return PART_JAR;
+      const key = `${row.batch_id} ${row.size}`;
+      const found = known.get(key) ?? keepingOf(row, boil, place);
+      known.set(key, found);
+      return found;
+    };
     return rows.map((row) => ({
       id: row.id,
       batchId: row.batch_id,
@@ -148,7 +153,7 @@ export class ShelfService {
       size: row.size,
       partFill: row.part_fill,
       madeOn: row.made_on,
-      keeping: row.part_fill === null ? (keeping.get(row.batch_id) ?? PART_JAR) : PART_JAR,
+      keeping: keeping(row),
       count: row.count,
     }));
   }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { fingerprint } from '@idle-kettle/core';
 import type { KitchenView, LotView, ProblemBody } from '@idle-kettle/contract';
-import { newBatch, startTestApp, type TestApp } from '../testing/app.js';
+import { damsonJam, newBatch, startTestApp, type TestApp } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 
 let kitchen: TestApp;
@@ -70,6 +71,72 @@ test('jars that went through the canner keep on the shelf, until something else 
   expect(await verdicts()).toEqual(['full: shelf', 'part: fridge']);
   await log('addition', { text: '500 g cantaloupe' });
   expect(await verdicts()).toEqual(['full: fridge', 'part: fridge']);
+});
+
+describe('jars keep by what they are and what they hold', () => {
+  const batch = async (change: Parameters<typeof damsonJam>[0] = {}): Promise<string> =>
+    newBatch(kitchen.http, damsonJam(change));
+  const log = (batchId: string, type: string, body: object) =>
+    kitchen.http
+      .post(`/api/batches/${batchId}/events`)
+      .send({ events: [{ id: randomUUID(), type, at: '2026-09-12T19:00:00.000Z', device: 'bench', body }] })
+      .expect(200);
+  const shelve = (batchId: string, size: string) =>
+    put({ id: randomUUID(), batchId, size, count: 2, madeOn: '2026-09-12' }).expect(200);
+  const verdicts = async (batchId: string): Promise<Record<string, string>> =>
+    Object.fromEntries(
+      ((await kitchen.http.get('/api/shelf').expect(200)).body as LotView[])
+        .filter((each) => each.batchId === batchId)
+        .map(({ size, keeping }) => [size, `${keeping.verdict}, ${keeping.months} months`]),
+    );
+  const process = { method: 'boiling-water', minutes: 15, altitude_m: 1180 };
+
+  test('each size by its own row: a quart of jam has none', async () => {
+    const id = await batch({ jars: [{ size: 'half-pint' }] });
+    await log(id, 'processed', process);
+    for (const size of ['half-pint', 'pint', 'quart']) await shelve(id, size);
+    expect(await verdicts(id)).toEqual({
+      'half-pint': 'shelf, 12 months',
+      pint: 'shelf, 12 months',
+      quart: 'fridge, 1 months',
+    });
+  });
+
+  test('a process that was too short, and one taken back', async () => {
+    const id = await batch();
+    await shelve(id, '454-g');
+    await log(id, 'processed', { ...process, minutes: 10 });
+    expect(await verdicts(id)).toEqual({ '454-g': 'stop, 0 months' });
+    const longer = randomUUID();
+    await kitchen.http
+      .post(`/api/batches/${id}/events`)
+      .send({ events: [{ id: longer, type: 'processed', at: '2026-09-12T20:00:00.000Z', device: 'bench', body: process }] })
+      .expect(200);
+    expect(await verdicts(id)).toEqual({ '454-g': 'shelf, 12 months' });
+    await log(id, 'undo', { eventId: longer });
+    expect(await verdicts(id)).toEqual({ '454-g': 'stop, 0 months' });
+  }); // prettier-ignore
+
+  test('a measured pH counts for the formula it was taken of, on the day of the batch', async () => {
+    const tomato = { lines: [{ ingredient: 'tomato', amount: '2 kg' }, { ingredient: 'white-sugar', amount: '1.2 kg' }] }; // prettier-ignore
+    const measuredPH = { value: 3.9, meterCalibratedOn: '2026-09-12', measuredOn: '2026-09-12' };
+    const of = fingerprint(damsonJam(tomato));
+    const [good, edited, old] = [
+      await batch({ ...tomato, measuredPH: { ...measuredPH, of } }),
+      await batch({ ...tomato, measuredPH: { ...measuredPH, of: 'of another' } }),
+      await batch({
+        ...tomato,
+        measuredPH: { value: 3.9, meterCalibratedOn: '2025-09-12', measuredOn: '2025-09-12' },
+      }),
+    ];
+    for (const id of [good, edited, old]) {
+      await log(id, 'processed', process);
+      await shelve(id, '454-g');
+    }
+    expect(await verdicts(good)).toEqual({ '454-g': 'shelf, 12 months' });
+    expect(await verdicts(edited)).toEqual({ '454-g': 'fridge, 1 months' });
+    expect(await verdicts(old)).toEqual({ '454-g': 'fridge, 1 months' });
+  });
 });
 
 test('one is taken, put back, and a repeated move counts once', async () => {

@@ -14,7 +14,7 @@ export interface BenchBatch {
   /** Null while nothing in the pot is understood. */
   readonly balance: Balance | null;
   /** Before the jars are put away: how they will keep once processed; after: how they keep. */
-  readonly keeping: Keeping | null;
+  readonly keeping: Keeping;
   readonly events: readonly BatchEvent[];
   readonly boil: Boil;
   /**

@@ -1,20 +1,7 @@
 import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
-import {
-  asMade,
-  assessKeeping,
-  balance as balanceOf,
-  boilFrom,
-  boilingPointAt,
-  firstFruit,
-  keepingOfJars,
-  notUnderstoodIn,
-  readFormula,
-  withoutPlace,
-  type Boil,
-  type Place,
-} from '@idle-kettle/core';
+import { boilFrom, firstFruit, madeBatch } from '@idle-kettle/core';
 import { useTheme } from '../app/theme.js';
 import { ApiProblem } from '../data/api.js';
 import { outbox } from '../data/outbox.js';
@@ -30,19 +17,6 @@ import { useDocument } from './use-document.js';
 import { VerdictPanel } from './verdict-panel.js';
 import { METHOD_WORDS, stopWords } from './words.js';
 
-/** Boiling points closer than this are one measurement, rounded. */
-const SAME_POINT_K = 0.05;
-
-/** A boil keeps the boiling point it was lit with, whatever the kitchen says since. */
-function placeOfBoil(place: Place, { boilingPoint_C }: Boil): Place {
-  if (
-    boilingPoint_C === undefined ||
-    Math.abs(boilingPointAt(place).boilingPoint_C.mid - boilingPoint_C) < SAME_POINT_K
-  )
-    return place;
-  return { ...place, boilingPoint_C };
-}
-
 /** The bench: the batch's name, its rail, the open station, and what will come out. */
 export function BatchFrame() {
   const { batchId = '' } = useParams();
@@ -50,22 +24,16 @@ export function BatchFrame() {
   const { events } = useEvents(batchId);
   const { place } = useHabit();
   const boil = useMemo(() => boilFrom(events), [events]);
-  const at = useMemo(() => placeOfBoil(place, boil), [place, boil]);
-  const made = useMemo(() => (document ? asMade(withoutPlace(document), boil) : undefined), [document, boil]);
-  const reading = useMemo(() => (made ? readFormula(made.document, at) : undefined), [made, at]);
-  const balance = useMemo(() => (reading ? balanceOf(reading.formula) : null), [reading]);
   const [today] = useState(() => format(new Date(), 'yyyy-MM-dd'));
   const jarsPutAway = useShelf().lots.some((lot) => lot.batchId === batchId);
-  const keeping = useMemo(() => {
-    if (!document || !made || !reading || !balance) return null;
+  const made = useMemo(() => {
+    if (!document) return undefined;
     const on = boil.endedAt === undefined ? today : format(boil.endedAt, 'yyyy-MM-dd');
-    if (jarsPutAway || boil.processed) return keepingOfJars(document, boil, place, on);
-    const notUnderstood = [...made.notUnderstood, ...notUnderstoodIn(made.document, reading.problems)];
-    return assessKeeping(reading.formula, { notUnderstood, on }, balance);
-  }, [document, made, reading, balance, boil, place, jarsPutAway, today]);
+    return madeBatch(document, boil, place, { on, planned: !jarsPutAway });
+  }, [document, boil, place, jarsPutAway, today]);
   const theme = useTheme();
 
-  if (!document || !made || !reading) {
+  if (!document || !made) {
     if (error instanceof ApiProblem && error.status === 404) {
       return (
         <Page title="No such batch" lead="It may have been removed, or the address is not whole.">
@@ -93,10 +61,10 @@ export function BatchFrame() {
     id: batchId,
     document,
     asMade: made.document,
-    formula: reading.formula,
-    problems: reading.problems,
-    balance,
-    keeping,
+    formula: made.formula,
+    problems: made.problems,
+    balance: made.balance,
+    keeping: made.keeping,
     events,
     boil,
     change,

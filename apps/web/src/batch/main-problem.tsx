@@ -4,10 +4,11 @@ import { toast } from 'sonner';
 import { edited, ingredientById, type Remedy } from '@idle-kettle/core';
 import type { FormulaBody } from '@idle-kettle/contract';
 import { logEvent } from '../data/log-event.js';
+import { useHabit } from '../ui/habit.js';
 import { Notice } from '../ui/notice.js';
 import { capital, sentence } from '../ui/sentence.js';
 import { useBatch } from './batch-context.js';
-import type { CurrentAdvice } from './use-advice.js';
+import { useRemedies } from './use-remedies.js';
 
 const REMEDY_TITLES: Readonly<Record<string, string>> = {
   'acid-for-keeping': 'Not acid enough for the shelf',
@@ -44,7 +45,7 @@ const WARNING_TITLES: Readonly<Record<string, string>> = {
 const PLACE_WARNINGS: ReadonlySet<string> = new Set(['sea-level-assumed', 'altitude-needed']);
 
 /** The one thing to look at first, and what to do about it in one tap. */
-export function MainProblem({ advice }: { readonly advice: CurrentAdvice }) {
+export function MainProblem() {
   const { problems, balance, formula, document } = useBatch();
   const [first] = problems;
   if (document.lines.length === 0)
@@ -79,12 +80,19 @@ export function MainProblem({ advice }: { readonly advice: CurrentAdvice }) {
         there is no process time.
       </Notice>
     );
-  return <Remedies {...advice} />;
+  return <Remedies />;
 }
 
 /** The most useful change with its effect, the others behind a tap; else the first thing worth knowing. */
-function Remedies({ remedies, stale }: CurrentAdvice) {
-  const { balance, boil } = useBatch();
+function Remedies() {
+  const { balance, boil, asMade } = useBatch();
+  const { place, units } = useHabit();
+  const { remedies, stale } = useRemedies({
+    document: asMade,
+    kitchen: place,
+    units,
+    onHeat: boil.startedAt !== undefined,
+  });
   const [others, setOthers] = useState(false);
   const over = boil.phase === 'done';
   const [best, ...rest] = over ? [] : remedies;

@@ -3,6 +3,8 @@ import {
   jarWords,
   PECTIN_PH,
   sharpnessWord,
+  solidsWord,
+  wantedSolids,
   type Balance,
   type FirmnessWord,
   type Keeping,
@@ -13,6 +15,7 @@ import { jarName, jarsOf } from '../ui/jar-picture.js';
 import { RangeBar, type Tone } from '../ui/range-bar.js';
 import { useFormats, useHabit } from '../ui/habit.js';
 import { capital, sentence } from '../ui/sentence.js';
+import { PROCESS_WORDS } from './words.js';
 
 const figures = (low: number, high: number, places: number): string => {
   const [a, b] = [low.toFixed(places), high.toFixed(places)];
@@ -34,22 +37,9 @@ export const KEEPING_WORDS: Readonly<Record<KeepingVerdict, { word: string; tone
   stop: { word: 'Stop', tone: 'bad' },
 };
 
-/** Soluble solids one wants at the finish, and the track they are drawn on, by kind. Common practice. */
-function solidsZone({ kind, method }: PotFormula): {
-  wanted: readonly [number, number];
-  scale: readonly [number, number];
-} {
-  if (method === 'no-gel' || kind === 'fruit-butter' || kind === 'curd')
-    return { wanted: [20, 53], scale: [10, 70] };
-  if (method === 'calcium-pectin') return { wanted: [20, 60], scale: [10, 75] };
-  return { wanted: [60, 68], scale: [45, 75] };
-}
-
-function solidsWord(percent: number, [least, most]: readonly [number, number]): { word: string; tone: Tone } {
-  if (percent < least) return { word: 'Thin', tone: 'watch' };
-  if (percent > most) return { word: 'Heavy', tone: 'watch' };
-  return { word: 'Full', tone: 'plain' };
-}
+/** The ends of the track solids are drawn on, per cent: some room on either side of what is wanted. */
+const solidsTrack = ([least, most]: readonly [number, number]): readonly [number, number] =>
+  least >= 50 ? [least - 15, most + 7] : [least - 10, most + 17];
 
 interface ReadoutsProps {
   readonly balance: Balance;
@@ -129,20 +119,21 @@ function Solids({
   readonly balance: Balance;
   readonly formula: PotFormula;
 }) {
-  const zone = solidsZone(formula);
-  const { word, tone } = solidsWord(finish.solubleSolidsPercent.mid, zone.wanted);
+  const wanted = wantedSolids(formula.kind, formula.method);
+  const said = solidsWord(finish.solubleSolidsPercent.mid, wanted);
+  const word = capital(said);
   const percent = `${figures(finish.solubleSolidsPercent.low, finish.solubleSolidsPercent.high, 0)} %`;
   return (
     <RangeBar
       name="Solids"
       note="at the finish"
       word={word}
-      tone={tone}
+      tone={said === 'full' ? 'plain' : 'watch'}
       figures={percent}
       range={finish.solubleSolidsPercent}
-      scale={zone.scale}
-      wanted={zone.wanted}
-      spoken={`Solids: ${word}, ${percent}, wanted ${zone.wanted.join(' to ')} %`}
+      scale={solidsTrack(wanted)}
+      wanted={wanted}
+      spoken={`Solids: ${word}, ${percent}, wanted ${wanted.join(' to ')} %`}
     />
   );
 }
@@ -191,7 +182,7 @@ function KeepingReadout({
   const formats = useFormats();
   const { place } = useHabit();
   const told = process
-    ? `${process.minutes} min ${process.method === 'steam' ? 'in steam' : 'in boiling water'}`
+    ? `${process.minutes} min ${PROCESS_WORDS[process.method]}`
     : verdict === 'stop'
       ? 'do not keep it'
       : 'not for the shelf';

@@ -1,48 +1,38 @@
-import { useHabit } from '../ui/habit.js';
+import { whatMatters, type Balance } from '@idle-kettle/core';
+import { shareWords } from '../ui/share-words.js';
 import { useBatch } from './batch-context.js';
 import { MainProblem } from './main-problem.js';
 import { Readouts } from './readouts.js';
-import { useAdvice, type CurrentAdvice } from './use-advice.js';
 
 /** A measurement worth offering narrows a range by this share at least. */
 const WORTH_SAYING = 0.15;
 
 /** What will come out: the same place beside every station, each readout a word, its range and a bar. */
 export function VerdictPanel() {
-  const { balance, keeping, formula, asMade, boil } = useBatch();
-  const { place, units } = useHabit();
-  const advice = useAdvice({
-    document: asMade,
-    kitchen: place,
-    units,
-    onHeat: boil.startedAt !== undefined,
-  });
+  const { balance, keeping, formula, boil } = useBatch();
   return (
     <aside aria-label="What will come out" className="px-4 pb-6 sm:px-6 xl:px-5 xl:py-5">
       <h2 className="mb-1 text-xl">What will come out</h2>
-      {balance && keeping && <Readouts balance={balance} keeping={keeping} formula={formula} />}
+      {balance && <Readouts balance={balance} keeping={keeping} formula={formula} />}
       <div className="mt-4">
-        <MainProblem advice={advice} />
+        <MainProblem />
         {balance && balance.readyJars > 0 && (
           <p className="mt-3 text-soft">
             Have <strong className="text-base-content">{balance.readyJars}</strong> clean hot jars ready; one
             is a spare.
           </p>
         )}
-        {boil.phase !== 'done' && <ToBeSurer {...advice} />}
+        {balance && boil.phase !== 'done' && <ToBeSurer balance={balance} />}
       </div>
     </aside>
   );
 }
 
-const SHARES = [[0.25, 'a quarter'], [0.33, 'a third'], [0.5, 'half'], [0.67, 'two thirds']] as const; // prettier-ignore
-const shareWords = (share: number): string =>
-  SHARES.reduce((best, step) => (Math.abs(step[0] - share) < Math.abs(best[0] - share) ? step : best))[1];
-
 /** The one measurement that would narrow the ranges most. */
-function ToBeSurer({ matters }: CurrentAdvice) {
+function ToBeSurer({ balance }: { readonly balance: Balance }) {
+  const { formula } = useBatch();
   // A maker can act on yield and set; the pH of one fruit decides nothing by itself.
-  const most = matters.find(({ of }) => of !== 'pH');
+  const most = whatMatters(formula, balance).find(({ of }) => of !== 'pH');
   if (!most || most.narrows < WORTH_SAYING) return null;
   return (
     <p className="mt-2 text-soft">

@@ -32,6 +32,9 @@ export const FINISH_WORDS: Readonly<Record<FinishType, string>> = {
   curd: 'curd temperature',
 };
 
+/** How jars are processed, after their minutes. */
+export const PROCESS_WORDS = { 'boiling-water': 'in boiling water', steam: 'in steam' } as const;
+
 /** Where to stop, as "stop at" and "100.5 °C", "stop after" and "1 min of hard boil", "stop when" and "it mounds on a spoon". */
 export function stopWords(
   { finish }: PotFormula,

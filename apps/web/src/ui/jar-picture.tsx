@@ -1,4 +1,5 @@
 import { fillVolume_ml, findJar, QUARTER_INCH_MM } from '@idle-kettle/core';
+import { shareWords } from './share-words.js';
 
 interface JarPictureProps {
   readonly size: string;
@@ -50,9 +51,5 @@ export const jarsOf = (count: string, size: string, many = 2): string => {
 
 /** "⅓ full" and its like, for a part jar. */
 export function partWords(part: number): string {
-  const steps = [[0.25, 'a quarter'], [0.33, 'a third'], [0.5, 'half'], [0.67, 'two thirds'], [0.75, 'three quarters']] as const; // prettier-ignore
-  const [, words] = steps.reduce((best, step) =>
-    Math.abs(step[0] - part) < Math.abs(best[0] - part) ? step : best,
-  );
-  return part > 0.87 ? 'nearly full' : part < 0.13 ? 'a spoonful' : `${words} full`;
+  return part > 0.87 ? 'nearly full' : part < 0.13 ? 'a spoonful' : `${shareWords(part)} full`;
 }

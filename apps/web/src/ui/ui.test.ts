@@ -2,11 +2,14 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { balance, emptyFormula, INGREDIENTS, readFormula, type FormulaDocument } from '@idle-kettle/core';
 import { stopWords } from '../batch/words.js';
+import { fileName } from './file-name.js';
 import { fruitColour } from './fruit-colour.js';
 import { formatsOf } from './habit.js';
 import { jarsOf, partWords } from './jar-picture.js';
+import { metresIn } from './metres-in.js';
 import { clock } from './now.js';
-import { sentence } from './sentence.js';
+import { capital, sentence } from './sentence.js';
+import { shareWords } from './share-words.js';
 
 test.each([[0, '0:00'], [999, '0:00'], [61_000, '1:01'], [17 * 60_000 + 20_000, '17:20'], [3_725_000, '1:02:05'], [-5, '0:00']])('%i ms is %s on the clock', (ms, words) => {
   expect(clock(ms)).toBe(words);
@@ -18,6 +21,29 @@ test('a message becomes one sentence with one end', () => {
   );
   expect(sentence('there is no fruit in the pot')).toBe('There is no fruit in the pot.');
 });
+
+test('a capital, but pH stays pH', () => {
+  expect(capital('weigh the damsons')).toBe('Weigh the damsons');
+  expect(sentence('pH 3.7: pectin sets best from 2.8 to 3.4')).toBe(
+    'pH 3.7: pectin sets best from 2.8 to 3.4.',
+  );
+  expect(capital('')).toBe('');
+});
+
+test.each([[0.1, 'a quarter'], [0.3, 'a third'], [0.45, 'half'], [0.6, 'two thirds'], [0.9, 'three quarters']])('%f is about %s', (share, words) => expect(shareWords(share)).toBe(words)); // prettier-ignore
+
+test.each([
+  ['1180 m', 'metric', 1180], ['1180', 'metric', 1180], ['3870 ft', 'metric', 1179.6], ['3870', 'us', 1179.6], ['0 m', 'metric', 0],
+  ['12,000 m', 'metric', undefined], ['on a hill', 'metric', undefined], ['', 'metric', undefined], ['1180 kg', 'metric', undefined],
+] as const)('a height of "%s" in %s is %s m', (text, units, metres) => {
+  const read = metresIn(text, units);
+  if (metres === undefined) expect(read).toBeUndefined();
+  else expect(read).toBeCloseTo(metres, 0);
+}); // prettier-ignore
+
+test.each([
+  ['Damson jam', 'damson-jam'], ['Zwetschgen-Röster "Nr 3"', 'zwetschgen-roster-nr-3'], ['../../etc/passwd', 'etc-passwd'], ['C:\\con', 'c-con'], ['果醬', 'formula'], ['x'.repeat(200), 'x'.repeat(60)],
+])('%s becomes a file called %s', (title, name) => expect(fileName(title)).toBe(name)); // prettier-ignore
 
 test('two numbers never run together in a count of jars', () => {
   expect(jarsOf('nearly 9', '454-g')).toBe('nearly 9 × 454 g jars');
@@ -45,6 +71,7 @@ test.each<[Partial<FormulaDocument>, string]>([
   [{ finish: { type: 'soluble-solids', percent: 63 } }, 'stop at 63 % solids'],
   [{ finish: { type: 'hard-boil', minutes: 1 }, method: 'powdered-pectin' }, 'stop after 1 min of hard boil'],
   [{ finish: { type: 'weight', mass: '1.7 kg' } }, 'stop at 1.70 kg'],
+  [{ finish: { type: 'curd' }, kind: 'curd', method: 'egg' }, 'stop at 76.7 °C'],
   [{ finish: { type: 'consistency' }, kind: 'fruit-butter', method: 'no-gel' }, 'stop when it mounds on a spoon'],
 ])('a pot with %j says "%s"', (change, words) => {
   const document = { ...emptyFormula('x'), lines: [{ ingredient: 'plum', amount: '1 kg' }, { ingredient: 'white-sugar', amount: '1 kg' }], ...change };
@@ -97,7 +124,7 @@ describe.each(['day', 'night'] as const)('the %s theme', (theme) => {
 
   test('the colour of every fruit stands out from the panel (WCAG, 3.0 for graphics)', () => {
     for (const { id, category } of INGREDIENTS) {
-      if (category === 'fruit')
+      if (category === 'fruit' || category === 'vegetable')
         expect([id, contrast(fruitColour(id, theme), token('color-base-100')) >= 3]).toEqual([id, true]);
     }
   });

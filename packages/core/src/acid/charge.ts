@@ -113,8 +113,8 @@ export const protons = (pH: number, ionic: number): number => Math.exp(-LN10 * (
  * @returns pH at 25 C, 0 to 14; 7 where there is neither acid nor base
  */
 export function pHOf(content: AcidContent, mass_kg: number, guess = 3.3): number {
-  const { citric, malic, tartaric, acetic, protein, cation } = content;
-  if (citric + malic + tartaric + acetic + protein + cation <= 0 || !(mass_kg > 0)) return 7;
+  const { cation } = content;
+  if (!(mass_kg > 0) || (!(cation > 0) && ACID_KEYS.every((key) => !(content[key] > 0)))) return 7;
   const per = 1 / mass_kg;
   let ionic = cation * per;
   let pH = guess;
@@ -123,36 +123,16 @@ export function pHOf(content: AcidContent, mass_kg: number, guess = 3.3): number
     const lift = LN10 * davies(ionic);
     let low = 0;
     let high = 14;
-    let square = 0;
     for (let i = 0; i < 60; i++) {
       const h = Math.exp(-LN10 * pH);
       const free = h * Math.exp(lift);
       const hydroxide = 1e-14 / h;
       let sum = hydroxide - free - cation * per;
       let steep = LN10 * (hydroxide + free);
-      if (citric > 0) {
-        const c = citric * per;
-        sum += c * charge(k.citric, h);
-        steep += c * slope;
-      }
-      if (malic > 0) {
-        const c = malic * per;
-        sum += c * charge(k.malic, h);
-        steep += c * slope;
-      }
-      if (tartaric > 0) {
-        const c = tartaric * per;
-        sum += c * charge(k.tartaric, h);
-        steep += c * slope;
-      }
-      if (acetic > 0) {
-        const c = acetic * per;
-        sum += c * charge(k.acetic, h);
-        steep += c * slope;
-      }
-      if (protein > 0) {
-        const c = protein * per;
-        sum += c * charge(k.protein, h);
+      for (const key of ACID_KEYS) {
+        const c = content[key] * per;
+        if (c <= 0) continue;
+        sum += c * charge(k[key], h);
         steep += c * slope;
       }
       if (sum > 0) high = pH;
@@ -163,14 +143,14 @@ export function pHOf(content: AcidContent, mass_kg: number, guess = 3.3): number
       pH = moved;
       if (step < 1e-7) break;
     }
-    // Ionic strength from the charges themselves: half of cations and protons, half of anions, a bit more for the double ones.
+    // Ionic strength: half the sum of every ion times the square of its charge, whose mean is q^2 and its variance.
     const h = Math.exp(-LN10 * pH);
-    const q = charge(k.citric, h);
-    square = citric * q * q;
-    const m = charge(k.malic, h);
-    square += malic * m * m;
-    const t = charge(k.tartaric, h);
-    square += tartaric * t * t + acetic * charge(k.acetic, h);
+    let square = 0;
+    for (const key of ACID_KEYS) {
+      if (!(content[key] > 0)) continue;
+      const q = charge(k[key], h);
+      square += content[key] * (q * q + slope / LN10);
+    }
     const better = 0.5 * (cation * per + h + square * per);
     if (Math.abs(better - ionic) < 0.005) break;
     ionic = better;

@@ -1,6 +1,6 @@
-import { balance, type Balance } from '../balance/index.js';
-import { readFormula, type FormulaDocument } from '../formula/index.js';
-import { assessKeeping, type Keeping, type KeepingOptions } from '../keeping/index.js';
+import type { Balance } from '../balance/index.js';
+import type { FormulaDocument } from '../formula/index.js';
+import { computeFormula, type Keeping, type KeepingOptions } from '../keeping/index.js';
 import type { Place } from '../water/index.js';
 
 export interface LookOptions extends KeepingOptions {
@@ -15,12 +15,8 @@ export interface Look {
 
 /** @returns undefined while something in the formula is not understood or nothing is in the pot */
 export function look(document: FormulaDocument, { kitchen = {}, on }: LookOptions): Look | undefined {
-  const { formula, problems } = readFormula(document, kitchen);
-  if (problems.length > 0) return undefined;
-  const made = balance(formula);
-  return made
-    ? { balance: made, keeping: assessKeeping(formula, on === undefined ? {} : { on }, made) }
-    : undefined;
+  const { problems, balance, keeping } = computeFormula(document, kitchen, on === undefined ? {} : { on });
+  return balance && problems.length === 0 ? { balance, keeping } : undefined;
 }
 
 /** What a change does, in a line: "pH 3.6 → 3.3, set soft → good, yield +0.1 jar"; empty where nothing much moves. */

@@ -1,3 +1,4 @@
+export { amountFor } from './addition.js';
 export * from './edit.js';
 export * from './scale.js';
 export * from './remedies.js';

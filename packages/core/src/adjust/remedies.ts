@@ -1,10 +1,11 @@
 import { preparePot, type PreparedPot } from '../balance/index.js';
-import { ingredientById, massOf } from '../produce/index.js';
-import { parseAmount, writeAddition, writeAmount, type UnitSystem } from '../quantity/index.js';
+import { ingredientById } from '../produce/index.js';
+import { parseAmount, writeAmount, type UnitSystem } from '../quantity/index.js';
 import { readFormula, type FormulaDocument } from '../formula/index.js';
-import { KEEPING_VERDICTS, type KeepingOptions } from '../keeping/index.js';
+import { KEEPING_VERDICTS, worstPH, type KeepingOptions } from '../keeping/index.js';
 import type { Place } from '../water/index.js';
-import { worstPH } from '../keeping/index.js';
+import { addition } from './addition.js';
+import { bisect } from './bisect.js';
 import { edited, type Edit } from './edit.js';
 import { effectOf, look, type Look } from './effect.js';
 
@@ -238,49 +239,6 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
 const nameOf = (document: FormulaDocument, line: number): string =>
   ingredientById(document.lines[line]?.ingredient ?? '')?.name[1] ?? '';
 
-/** Adds to the line that has the ingredient already, if it is measured the same way; else, or with `apart`, a new line. */
-function addition(
-  document: FormulaDocument,
-  id: string,
-  grams: number,
-  units: UnitSystem,
-  apart: boolean,
-): Edit {
-  const ingredient = ingredientById(id);
-  const perCup = ingredient?.gramsPerCup[ingredient.usualForm];
-  const perMl = ingredient?.liquid === true && perCup !== undefined ? perCup / 236.588 : undefined;
-  const line = apart
-    ? -1
-    : document.lines.findIndex((other) => other.ingredient === id && other.form === undefined);
-  const text = document.lines[line]?.amount;
-  const had = typeof text === 'string' ? parseAmount(text, document.decimal) : undefined;
-  if (
-    ingredient &&
-    line >= 0 &&
-    had?.ok &&
-    (had.amount.unit.kind === 'mass' || had.amount.unit.kind === 'volume')
-  ) {
-    const mass = massOf(had.amount, ingredient, ingredient.usualForm);
-    const each = mass.ok ? (mass.mass_kg.mid * 1000) / had.amount.value : undefined;
-    if (each !== undefined && each > 0) {
-      const total = had.amount.value + grams / each;
-      // Rounded up, so that it stays enough.
-      if (had.amount.unit.id === 'tbsp' && total > (units === 'metric' ? 5 : 8))
-        return { op: 'set', line, amount: writeAddition(total * each, perMl, units) };
-      const fine =
-        had.amount.unit.id === 'cup'
-          ? 8
-          : ['kg', 'l', 'lb', 'quart'].includes(had.amount.unit.id)
-            ? 100
-            : ['tbsp', 'tsp'].includes(had.amount.unit.id)
-              ? 2
-              : 1;
-      return { op: 'set', line, amount: writeAmount(Math.ceil(total * fine - 1e-9) / fine, had.amount.unit) };
-    }
-  }
-  return { op: 'add', ingredient: id, amount: writeAddition(grams, perMl, units) };
-}
-
 /** Least grams, up to `most`, for which `enough` holds; it is tried in the amounts as written. */
 function leastAmount(most: number, enough: (grams: number) => boolean): number | undefined {
   let high = most * 0.006;
@@ -288,16 +246,13 @@ function leastAmount(most: number, enough: (grams: number) => boolean): number |
     if (high >= most) return undefined;
     high = Math.min(high * 2, most);
   }
-  let low = 0;
-  for (let i = 0; i < 12; i++) {
-    const middle = (low + high) / 2;
-    if (enough(middle)) high = middle;
-    else low = middle;
-  }
-  return high;
+  return bisect(0, high, 12, (grams) => !enough(grams)).fails;
 }
 
-/** The most of a line that still makes `enough` true, down to a quarter of it. */
+/** A remedy takes away no more than leaves this share. */
+const LEAST_LEFT = 0.25;
+
+/** The most of a line that still makes `enough` true. */
 function lessOf(
   document: FormulaDocument,
   line: number,
@@ -315,13 +270,5 @@ function lessOf(
     const t = trial(at(share));
     return t !== undefined && enough(t);
   };
-  let low = 0.25;
-  if (!works(low)) return undefined;
-  let high = 1;
-  for (let i = 0; i < 10; i++) {
-    const middle = (low + high) / 2;
-    if (works(middle)) low = middle;
-    else high = middle;
-  }
-  return at(low);
+  return works(LEAST_LEFT) ? at(bisect(LEAST_LEFT, 1, 10, works).holds) : undefined;
 }

@@ -1,11 +1,13 @@
 import { preparePot, type PreparedPot } from '../balance/index.js';
 import { readFormula, type FormulaDocument } from '../formula/index.js';
 import { ingredientById, isProduce } from '../produce/index.js';
-import { writeAddition, type UnitSystem } from '../quantity/index.js';
+import type { UnitSystem } from '../quantity/index.js';
 import type { Place } from '../water/index.js';
+import { amountFor } from './addition.js';
+import { bisect } from './bisect.js';
 import { amountOf, edited, scaledAmount, type Edit } from './edit.js';
 
-/** What can be steered, with the span a maker would go over. */
+/** What can be steered, with the span a maker would go over. Common practice, no source. */
 export const STEERED = {
   /** pH, by bottled lemon juice. */
   sharpness: { least: 2.9, most: 4.2 },
@@ -21,10 +23,9 @@ export interface SteerOptions {
   readonly units?: UnitSystem;
 }
 
-/** Lemon beyond this share of the pot is not steering. */
+/** Lemon beyond this share of the pot is not steering. A choice of ours. */
 const MOST_LEMON = 0.1;
 const LEMON = 'lemon-juice-bottled';
-const LEMON_G_PER_ML = 1.031;
 const STEPS = 18;
 
 /** Where a formula stands on each of the three, or undefined where it has none. */
@@ -67,14 +68,9 @@ export function steer(
     const next = preparePot(readFormula(at(x), kitchen).formula);
     return (next && steeredValue(next, what)) ?? NaN;
   };
-  let [low, high] = [lever.least, lever.most];
-  const rising = value(high) >= value(low);
-  for (let i = 0; i < STEPS; i++) {
-    const middle = (low + high) / 2;
-    if (value(middle) < to === rising) low = middle;
-    else high = middle;
-  }
-  return at((low + high) / 2);
+  const rising = value(lever.most) >= value(lever.least);
+  const { holds, fails } = bisect(lever.least, lever.most, STEPS, (x) => value(x) < to === rising);
+  return at((holds + fails) / 2);
 }
 
 interface Lever {
@@ -98,7 +94,7 @@ function leverFor(
         most: grams * MOST_LEMON,
         edits: (x) => {
           if (x < 2) return line < 0 ? [] : [{ op: 'remove', line }];
-          const amount = writeAddition(x, LEMON_G_PER_ML, units);
+          const amount = amountFor(LEMON, x, units);
           return line < 0 ? [{ op: 'add', ingredient: LEMON, amount }] : [{ op: 'set', line, amount }];
         },
       };

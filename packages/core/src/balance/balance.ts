@@ -1,10 +1,11 @@
 import type { Range } from '../range/index.js';
-import { boilingPointElevation_K, syrupDensity_kgPerM3 } from '../syrup/index.js';
+import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { firmnessWord, type FirmnessWord } from '../pectin/index.js';
 import { jarsToHaveHot } from '../jars/index.js';
 import type { PotFormula, Warning } from '../formula/index.js';
 import { addInto, contentsAt, middleOf, type LineInput } from './contents.js';
 import { acidityOf, evaluate, type Outcome, type PotInput, type SetModel } from './evaluate.js';
+import { finishTemperature } from './finish-temperature.js';
 import { preparePot, type BalanceOptions, type PreparedPot } from './prepare.js';
 import { setReasons, type SetReason } from './set-reasons.js';
 import { standardsOf, type StandardCheck } from './standards.js';
@@ -267,39 +268,4 @@ function acidityDoubt({ points, parts }: PreparedPot): number {
     ),
     0.9,
   );
-}
-
-function finishTemperature(
-  { formula, rule, outcome, rules }: PreparedPot,
-  solids: Range,
-): { temperature_C: Range; boilingPointOfWater_C: Range } {
-  const water = rule.boilingPoint_C;
-  const plus = (low: number, mid: number, high: number): Range => ({
-    low: water.low + low,
-    mid: water.mid + mid,
-    high: water.high + high,
-  });
-  switch (formula.finish.type) {
-    case 'curd':
-      return {
-        boilingPointOfWater_C: water,
-        temperature_C: {
-          low: rules.curdTemperature_C - 1,
-          mid: rules.curdTemperature_C,
-          high: rules.curdTemperature_C + 1,
-        },
-      };
-    case 'gel-temperature': {
-      const rise = formula.finish.rise_K;
-      return { boilingPointOfWater_C: water, temperature_C: plus(rise, rise, rise) };
-    }
-    default: {
-      const rise = (percent: number): number =>
-        boilingPointElevation_K(Math.min(percent / 100, 0.92), outcome.invertShare, rule.pressure_kPa);
-      return {
-        boilingPointOfWater_C: water,
-        temperature_C: plus(rise(solids.low), rise(solids.mid), rise(solids.high)),
-      };
-    }
-  }
 }

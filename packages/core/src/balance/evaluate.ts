@@ -105,7 +105,6 @@ export interface Outcome {
   waterOff: number;
   losses: number;
   pH: number;
-  acidity: number;
   firmness: number;
   /** Share of the sucrose that was split. */
   inversion: number;
@@ -204,7 +203,6 @@ export function evaluate(
     waterOff: mass - finished,
     losses: finished - jarred,
     pH,
-    acidity: 0,
     firmness,
     inversion,
     invertShare,

@@ -1,7 +1,6 @@
-import { balance } from '../balance/index.js';
-import { assessKeeping } from '../keeping/index.js';
-import { notUnderstoodIn, readFormula, type FormulaDocument } from '../formula/index.js';
-import type { Place } from '../water/index.js';
+import type { Balance } from '../balance/index.js';
+import type { PotFormula } from '../formula/index.js';
+import type { Keeping } from '../keeping/index.js';
 
 /** One thing a recipe claims, held against the arithmetic and the tables. */
 export interface Finding {
@@ -20,22 +19,25 @@ const CLAIMS: ReadonlySet<string> = new Set([
   'already-past-finish',
 ]);
 
+/** A recipe with what comes of it here. */
+export interface Audited {
+  readonly formula: PotFormula;
+  readonly balance: Balance;
+  readonly keeping: Keeping;
+}
+
 /**
  * What is wrong with a recipe that was brought in, and what is right: does the stated yield fit, do two amounts of one line
  * agree, is it acid enough, is its process long enough at this altitude.
  *
  * @param statedMinutes the process it asks for, if it does
  */
-export function auditImport(document: FormulaDocument, kitchen: Place, statedMinutes?: number): Finding[] {
-  const { formula, problems } = readFormula(document, kitchen);
-  const made = balance(formula);
-  if (!made) return [{ code: 'nothing', right: false, text: 'nothing in it is understood yet' }];
-  const findings: Finding[] = made.warnings
+export function auditImport({ formula, balance, keeping }: Audited, statedMinutes?: number): Finding[] {
+  const findings: Finding[] = balance.warnings
     .filter(({ code }) => CLAIMS.has(code))
     .map(({ code, text }) => ({ code, right: false, text }));
   if (formula.claims.statedYield && !findings.some(({ code }) => code.startsWith('stated-yield')))
     findings.push({ code: 'stated-yield', right: true, text: 'the stated yield can be right' });
-  const keeping = assessKeeping(formula, { notUnderstood: notUnderstoodIn(document, problems) }, made);
   const [why] = keeping.reasons;
   findings.push({
     code: 'keeping',

@@ -125,7 +125,11 @@ test('hostile and broken text neither throws nor takes long', () => {
 describe('the audit of what was brought in', () => {
   const codes = (text: string, altitude_m = 1180): string[] => {
     const { document, statedMinutes } = ok(text);
-    return auditImport(document, { altitude_m }, statedMinutes).map(({ code, right }) => `${code} ${right ? 'right' : 'wrong'}`); // prettier-ignore
+    const { formula } = readFormula(document, { altitude_m });
+    const made = balance(formula);
+    if (!made) throw new Error('nothing in the pot');
+    const keeping = assessKeeping(formula, {}, made);
+    return auditImport({ formula, balance: made, keeping }, statedMinutes).map(({ code, right }) => `${code} ${right ? 'right' : 'wrong'}`); // prettier-ignore
   };
   test('a yield its sugar alone overfills, a process that is short up here', () =>
     expect(codes(CARD.replace('6 half-pints', '2 half-pints'))).toEqual(['stated-yield-impossible wrong', 'keeping right', 'process wrong'])); // prettier-ignore

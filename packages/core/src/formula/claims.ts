@@ -19,6 +19,8 @@ export interface Claims {
   /** Why an attestation in the document does not count. */
   readonly testedSourceVoid: string | undefined;
   readonly measuredPH: MeasuredPH | undefined;
+  /** The measured pH is of another formula than this one. It can still make the verdict worse. */
+  readonly measuredPHVoid: string | undefined;
   readonly statedYield: { readonly count: number; readonly jar: JarSize } | undefined;
 }
 
@@ -43,6 +45,9 @@ export function readClaims(reader: Reader, doc: Json): Claims {
     processMinutes,
     ...readTestedSource(reader, doc),
     measuredPH: readMeasuredPH(reader, doc.measuredPH),
+    measuredPHVoid: isOfAnother(doc, doc.measuredPH)
+      ? 'the formula was edited after it was taken'
+      : undefined,
     statedYield: readStatedYield(reader, doc.statedYield),
   };
 }
@@ -58,21 +63,22 @@ function readTestedSource(reader: Reader, doc: Json): Pick<Claims, 'testedSource
     reader.problem('testedSource', `${quoted(value)}: write { "publisher", "year", "unchanged": true }`);
     return no(undefined);
   }
-  const { publisher, year, unchanged, of } = value;
+  const { publisher, year, unchanged } = value;
   if (typeof publisher !== 'string' || publisher.trim().length < 3) return no('it names no publisher');
   if (typeof year !== 'number' || !Number.isInteger(year) || year < EARLIEST_TESTED || year > 2100)
     return no(`it names no year from ${EARLIEST_TESTED} on`);
   if (unchanged !== true) return no('it is not attested as made unchanged');
-  if (of !== undefined && of !== fingerprintOf(doc))
-    return no('the formula was edited after it was attested');
+  if (isOfAnother(doc, value)) return no('the formula was edited after it was attested');
   return { testedSource: { publisher: publisher.trim().slice(0, 120), year }, testedSourceVoid: undefined };
 }
 
-function fingerprintOf(doc: Json): string | undefined {
+/** Whether a claim carries the fingerprint of another formula than the one it stands in. */
+function isOfAnother(doc: Json, claim: unknown): boolean {
+  if (!isObject(claim) || claim.of === undefined) return false;
   try {
-    return fingerprint(doc as unknown as FormulaDocument);
+    return claim.of !== fingerprint(doc as unknown as FormulaDocument);
   } catch {
-    return undefined; // a document too broken to have one
+    return true; // a document too broken to have one
   }
 }
 

@@ -139,11 +139,13 @@ export interface TestedSource {
   of?: string;
 }
 
-/** An equilibrium pH measured in this very batch. Dates as "2026-11-23". */
+/** An equilibrium pH measured in this very batch; void after any edit. Dates as "2026-11-23". */
 export interface MeasuredPH {
   value: number;
   meterCalibratedOn: string;
   measuredOn: string;
+  /** Fingerprint of the formula as it was made when the pH was taken; see `fingerprint`. */
+  of?: string;
 }
 
 /** The open formula document. */

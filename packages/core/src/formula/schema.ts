@@ -75,6 +75,7 @@ export function formulaSchema(): Record<string, unknown> {
           value: { type: 'number', minimum: 1.5, maximum: 9 },
           meterCalibratedOn: { type: 'string', format: 'date' },
           measuredOn: { type: 'string', format: 'date' },
+          of: text(32, 'fingerprint of the formula when it was measured'),
         },
       },
       statedYield: text(60, '"6 half-pint"; audited'),

@@ -4,3 +4,7 @@ export * from './process-table.js';
 export * from './storage.js';
 export * from './assess.js';
 export { worstPH } from './acid-gate.js';
+export type { KeepingReason } from './reason.js';
+export type { Process } from './row.js';
+export { ACID_LIMIT, BORDERLINE_LIMIT, type KeepingOptions } from './rules.js';
+export * from './compute.js';

@@ -1,4 +1,5 @@
 import type { Kind } from '../formula/index.js';
+import { LOW_SOLIDS } from './row.js';
 import type { KeepingVerdict } from './verdict.js';
 
 /** Where the jars stand and how long they are at their best. */
@@ -18,7 +19,7 @@ export function storageOf(kind: Kind, verdict: KeepingVerdict, solidsPercent: nu
   switch (verdict) {
     case 'shelf': {
       const months =
-        kind === 'curd' ? CURD_SHELF_MONTHS : solidsPercent < 55 ? LOW_SOLIDS_MONTHS : SHELF_MONTHS;
+        kind === 'curd' ? CURD_SHELF_MONTHS : solidsPercent < LOW_SOLIDS ? LOW_SOLIDS_MONTHS : SHELF_MONTHS;
       return {
         where: 'cool-dark-dry',
         months,

@@ -8,6 +8,8 @@ export const LATENT_J_PER_KG = 2.257e6;
 /** Heat a pan loses to the room by its walls, W/K. Common practice. */
 export const LOSS_W_PER_K = 3;
 const ROOM_C = 21;
+/** Open surface of a household preserving pan, m. Common practice. */
+export const PAN_DIAMETER_M = 0.28;
 /** Mass transfer from an open surface in still kitchen air, m/s. Common practice. */
 const SURFACE_M_PER_S = 0.009;
 /** J/(mol K) and kg/mol. */

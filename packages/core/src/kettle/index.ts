@@ -1,7 +1,10 @@
 export * from './event.js';
 export * from './boil.js';
-export * from './as-made.js';
+export * from './made-batch.js';
 export * from './boiling-curve.js';
 export * from './heat.js';
 export * from './simulate.js';
+export { simulateFormula } from './formula-boil.js';
 export * from './forecast.js';
+export type { Added, ForecastInput, HeatChange, Target } from './forecast-model.js';
+export type { Look } from './looks.js';

@@ -27,6 +27,9 @@ export const times = (range: Range, factor: number): Range => ({
   high: range.high * factor,
 });
 
+/** Standard deviations of a normal distribution at which its 5 and 95 % points lie. */
+export const Z90 = 1.645;
+
 /**
  * Carries independent input ranges through a computation.
  *

@@ -1,4 +1,4 @@
-import type { Range } from '../range/index.js';
+import { Z90, type Range } from '../range/index.js';
 import {
   addInto,
   contentsAt,
@@ -11,6 +11,7 @@ import {
   type PotInput,
 } from '../balance/index.js';
 import type { PotFormula } from '../formula/index.js';
+import { jarsToHaveHot } from '../jars/index.js';
 import { firmnessWord, type FirmnessWord } from '../pectin/index.js';
 import { seeded } from './random.js';
 
@@ -25,7 +26,7 @@ export interface Sampled {
   readonly jars: Range;
   /** Share of the draws that set as each word says. */
   readonly setShares: Readonly<Record<FirmnessWord, number>>;
-  /** Hot jars that were enough in 95 of 100 draws. */
+  /** Hot jars that are enough in 95 of 100 draws, one of them a spare; see `jarsToHaveHot`. */
   readonly readyJars: number;
 }
 
@@ -36,7 +37,6 @@ export interface SampleOptions extends BalanceOptions {
   readonly onProgress?: (share: number) => boolean;
 }
 
-const Z90 = 1.645;
 /** A draw from a range that may lean: each side is half a normal whose 5 or 95 % point is the range's end. */
 const draw = ({ low, mid, high }: Range, z: number): number =>
   mid + (z > 0 ? high - mid : mid - low) * (z / Z90);
@@ -125,6 +125,6 @@ export function sampleBalance(
     firmness: summary(firmness, middle.firmness),
     jars: count,
     setShares: shares,
-    readyJars: Math.ceil(count.high),
+    readyJars: jarsToHaveHot([count]),
   };
 }

@@ -1,92 +1,20 @@
-import { contours } from 'd3-contour';
 import { useMemo } from 'react';
 import {
+  amountFor,
   edited,
-  FIRMNESS_BANDS,
-  highMethoxylFirmness,
   preparePot,
   readFormula,
-  writeAddition,
   type Balance,
   type Edit,
   type FormulaDocument,
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { useHabit, type Habit } from '../../ui/habit.js';
-
-const WIDTH = 380;
-const HEIGHT = 270;
-const LEFT = 40;
-const BOTTOM = 34;
-const SOLIDS = [50, 75] as const;
-const PH = [2.6, 4.0] as const;
-/** Cells of the grid the shading is computed on. */
-const COLUMNS = 60;
-const ROWS = 40;
-
-/** Where a band begins, its word, and how strongly it is tinted. */
-const BANDS = [
-  { from: FIRMNESS_BANDS.none, word: 'soft', tint: 0.18 },
-  { from: FIRMNESS_BANDS.soft, word: 'good', tint: 0.4 },
-  { from: FIRMNESS_BANDS.good, word: 'firm', tint: 0.62 },
-  { from: FIRMNESS_BANDS.firm, word: 'stiff', tint: 0.85 },
-] as const;
-
-const x = (solids: number): number =>
-  LEFT +
-  ((Math.min(Math.max(solids, SOLIDS[0]), SOLIDS[1]) - SOLIDS[0]) / (SOLIDS[1] - SOLIDS[0])) * (WIDTH - LEFT);
-/** Sharper is upward. */
-const y = (pH: number): number =>
-  ((Math.min(Math.max(pH, PH[0]), PH[1]) - PH[0]) / (PH[1] - PH[0])) * (HEIGHT - BOTTOM);
-
-interface Point {
-  readonly solids: number;
-  readonly pH: number;
-}
-
-/** Firmness over solids and pH for the pectin of this pot, which thickens with it as water goes. */
-function shading(
-  pectinPercent: number,
-  solidsPercent: number,
-): { word: string; tint: number; path: string }[] {
-  const values: number[] = [];
-  for (let row = 0; row < ROWS; row++)
-    for (let column = 0; column < COLUMNS; column++) {
-      const solids = SOLIDS[0] + ((column + 0.5) / COLUMNS) * (SOLIDS[1] - SOLIDS[0]);
-      const pH = PH[0] + ((row + 0.5) / ROWS) * (PH[1] - PH[0]);
-      values.push(
-        highMethoxylFirmness({
-          solidsPercent: solids,
-          pH,
-          pectinPercent: (pectinPercent * solids) / solidsPercent,
-        }),
-      );
-    }
-  const shapes = contours()
-    .size([COLUMNS, ROWS])
-    .thresholds(BANDS.map(({ from }) => from))(values);
-  return shapes.map(({ coordinates }, i) => ({
-    word: BANDS[i]?.word ?? '',
-    tint: BANDS[i]?.tint ?? 0,
-    path: coordinates
-      .flat()
-      .map(
-        (ring) =>
-          `M${ring
-            .map(
-              ([column = 0, row = 0]) =>
-                `${(LEFT + (column / COLUMNS) * (WIDTH - LEFT)).toFixed(1)} ${((row / ROWS) * (HEIGHT - BOTTOM)).toFixed(1)}`,
-            )
-            .join('L')}Z`,
-      )
-      .join(''),
-  }));
-}
+import { BANDS, BOTTOM, HEIGHT, LEFT, shading, WIDTH, x, y, type Point } from './gel-map-shape.js';
 
 /** Shares of the pot that an arrow adds: enough to see, little enough to do. */
 const LEMON_SHARE = 0.025;
 const SUGAR_SHARE = 0.06;
-const LEMON_G_PER_ML = 1.03;
 
 /** What a little more of something would do, and stopping a degree later: each is tried in full and shown as an arrow. */
 function steps(
@@ -96,8 +24,8 @@ function steps(
   rise_K: number | undefined,
 ): { label: string; edit: Edit }[] {
   const grams = massIn_kg.mid * 1000;
-  const lemon = writeAddition(grams * LEMON_SHARE, LEMON_G_PER_ML, units);
-  const sugar = writeAddition(grams * SUGAR_SHARE, undefined, units);
+  const lemon = amountFor('lemon-juice-bottled', grams * LEMON_SHARE, units);
+  const sugar = amountFor('white-sugar', grams * SUGAR_SHARE, units);
   const degree = temperatureUnit === 'F' ? 2 : 1;
   const more = temperatureUnit === 'F' ? (rise_K ?? 0) * 1.8 + degree : (rise_K ?? 0) + degree;
   return [

@@ -107,7 +107,7 @@ export function HowSure({ balance }: { readonly balance: Balance }) {
             {FIRMNESS_WORDS.filter((word) => result.setShares[word] >= 0.005)
               .map((word) => `${Math.round(result.setShares[word] * 100)} ${SAID[word]}`)
               .join(', ')}
-            . {result.readyJars} jars are enough in 95 of them.
+            . {result.readyJars} jars hot are enough in 95 of them, one of them a spare.
           </p>
           <p className="mt-1 text-sm text-soft">
             {run.pots.toLocaleString('en-GB')} drawn, everything uncertain at once.{' '}

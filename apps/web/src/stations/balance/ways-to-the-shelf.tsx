@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { format } from 'date-fns';
 import { fingerprint } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
@@ -27,6 +27,45 @@ export function WaysToTheShelf() {
   );
 }
 
+const TESTED = 'A tested formula, made unchanged';
+const MEASURED = 'A pH measured in this batch';
+
+interface GivenProps {
+  readonly title: string;
+  readonly claim: 'testedSource' | 'measuredPH';
+  readonly children: ReactNode;
+}
+
+/** A claim that was entered, whether it still is of this formula, and the way back. */
+function Given({ title, claim, children }: GivenProps) {
+  const { document, asMade, change } = useBatch();
+  const of = document[claim]?.of;
+  return (
+    <div>
+      <h3 className="font-semibold">{title}</h3>
+      {children}
+      <p className="mt-1">
+        {of === undefined || of === fingerprint(asMade)
+          ? 'Any edit of an ingredient, amount, finish or process voids it.'
+          : 'The formula was edited since, so it no longer counts.'}
+      </p>
+      <button
+        type="button"
+        className="btn mt-2"
+        onClick={() =>
+          change('', (was) => {
+            const next = { ...was };
+            delete next[claim];
+            return next;
+          })
+        }
+      >
+        Take it back
+      </button>
+    </div>
+  );
+}
+
 function Tested() {
   const { document, change } = useBatch();
   const { testedSource } = document;
@@ -35,28 +74,11 @@ function Tested() {
   const [unchanged, setUnchanged] = useState(false);
   if (testedSource)
     return (
-      <div>
-        <h3 className="font-semibold">A tested formula, made unchanged</h3>
+      <Given title={TESTED} claim="testedSource">
         <p className="mt-1">
-          {testedSource.publisher}, {testedSource.year}.{' '}
-          {testedSource.of === fingerprint(document)
-            ? 'Any edit of an ingredient, amount, finish or process voids it.'
-            : 'The formula was edited since, so it no longer counts.'}
+          {testedSource.publisher}, {testedSource.year}.
         </p>
-        <button
-          type="button"
-          className="btn mt-2"
-          onClick={() =>
-            change('attest back', (was) => {
-              const next = { ...was };
-              delete next.testedSource;
-              return next;
-            })
-          }
-        >
-          Take it back
-        </button>
-      </div>
+      </Given>
     );
   const ready = publisher.trim() !== '' && /^(19|20)\d\d$/.test(year) && unchanged;
   return (
@@ -76,7 +98,7 @@ function Tested() {
           }));
       }}
     >
-      <h3 className="font-semibold">A tested formula, made unchanged</h3>
+      <h3 className="font-semibold">{TESTED}</h3>
       <div className="flex flex-wrap gap-3">
         <label className="flex min-w-40 flex-1 flex-col gap-1 text-sm text-soft">
           who published it
@@ -115,7 +137,7 @@ function Tested() {
 }
 
 function Measured() {
-  const { document, change } = useBatch();
+  const { document, asMade, change } = useBatch();
   const { measuredPH } = document;
   const today = format(new Date(), 'yyyy-MM-dd');
   const [value, setValue] = useState('');
@@ -125,26 +147,12 @@ function Measured() {
   const ready = value !== '' && number >= 1.5 && number <= 9 && calibrated !== '' && measured !== '';
   if (measuredPH)
     return (
-      <div>
-        <h3 className="font-semibold">A pH measured in this batch</h3>
+      <Given title={MEASURED} claim="measuredPH">
         <p className="mt-1">
           pH {measuredPH.value} on {measuredPH.measuredOn}, meter calibrated on {measuredPH.meterCalibratedOn}
           .
         </p>
-        <button
-          type="button"
-          className="btn mt-2"
-          onClick={() =>
-            change('pH back', (was) => {
-              const next = { ...was };
-              delete next.measuredPH;
-              return next;
-            })
-          }
-        >
-          Take it back
-        </button>
-      </div>
+      </Given>
     );
   return (
     <form
@@ -154,11 +162,16 @@ function Measured() {
         if (ready)
           change('pH', (was) => ({
             ...was,
-            measuredPH: { value: number, meterCalibratedOn: calibrated, measuredOn: measured },
+            measuredPH: {
+              value: number,
+              meterCalibratedOn: calibrated,
+              measuredOn: measured,
+              of: fingerprint(asMade),
+            },
           }));
       }}
     >
-      <h3 className="font-semibold">A pH measured in this batch</h3>
+      <h3 className="font-semibold">{MEASURED}</h3>
       <div className="flex flex-wrap gap-3">
         <label className="flex flex-col gap-1 text-sm text-soft">
           pH

@@ -1,6 +1,7 @@
 import { format } from 'date-fns';
 import { Undo2 } from 'lucide-react';
 import { kitchenFraction, type BatchEvent, type Boil, type LogEntry } from '@idle-kettle/core';
+import { PROCESS_WORDS } from '../../batch/words.js';
 import { useOutbox } from '../../data/queries.js';
 import { useFormats, type Formats } from '../../ui/habit.js';
 import { jarsOf } from '../../ui/jar-picture.js';
@@ -30,7 +31,7 @@ export function eventWords(event: BatchEvent, formats: Formats): string {
     case 'jarred':
       return `Jars counted: ${event.body.jars.map((jar) => jarsOf(kitchenFraction(jar.full + jar.part), jar.size)).join(', ')}`;
     case 'processed':
-      return `Processed ${event.body.minutes} min ${event.body.method === 'steam' ? 'in steam' : 'in boiling water'}`;
+      return `Processed ${event.body.minutes} min ${PROCESS_WORDS[event.body.method]}`;
     case 'undo':
       return 'Taken back';
   }

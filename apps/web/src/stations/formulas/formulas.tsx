@@ -1,18 +1,16 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Trash2, Upload } from 'lucide-react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import type { FormulaBody, FormulaView } from '@idle-kettle/contract';
+import type { FormulaView } from '@idle-kettle/contract';
 import {
-  assessKeeping,
-  balance,
+  computeFormula,
   firstFruit,
   jarWords,
   KINDS,
-  readFormula,
   withoutPlace,
+  type Computed,
   type Kind,
-  type Place,
 } from '@idle-kettle/core';
 import { useTheme } from '../../app/theme.js';
 import { useNewBatch } from '../../batch/new-batch.js';
@@ -35,13 +33,18 @@ export function Formulas() {
   const [verdict, setVerdict] = useState<'' | 'shelf' | 'fridge'>('');
   const { place } = useHabit();
   const wanted = search.trim().toLowerCase();
-  const found = (formulas.data ?? []).filter(
-    ({ document }) =>
+  const { data } = formulas;
+  const all = useMemo(
+    () => (data ?? []).map((view) => ({ view, made: computeFormula(withoutPlace(view.document), place) })),
+    [data, place],
+  );
+  const found = all.filter(
+    ({ view: { document }, made: { keeping } }) =>
       `${document.title} ${document.kind} ${document.lines.map((line) => line.ingredient).join(' ')}`
         .toLowerCase()
         .includes(wanted) &&
       (kind === '' || document.kind === kind) &&
-      (verdict === '' || (keepsOnShelf(document, place) ? 'shelf' : 'fridge') === verdict),
+      (verdict === '' || (keeping.verdict === 'shelf' ? 'shelf' : 'fridge') === verdict),
   );
   return (
     <Page
@@ -107,37 +110,35 @@ export function Formulas() {
         </Empty>
       )}
       <div className="grid gap-3 md:grid-cols-2">
-        {found.map((formula) => (
-          <FormulaCard key={formula.id} formula={formula} />
+        {found.map(({ view, made }) => (
+          <FormulaCard key={view.id} view={view} made={made} />
         ))}
       </div>
     </Page>
   );
 }
 
-const keepsOnShelf = (document: FormulaBody, place: Place): boolean =>
-  assessKeeping(readFormula(withoutPlace(document), place).formula).verdict === 'shelf';
+interface FormulaCardProps {
+  readonly view: FormulaView;
+  readonly made: Computed;
+}
 
-function FormulaCard({ formula }: { readonly formula: FormulaView }) {
+function FormulaCard({ view, made: { formula: pot, balance: result, keeping } }: FormulaCardProps) {
   const newBatch = useNewBatch();
   const theme = useTheme();
   const formats = useFormats();
-  const { place } = useHabit();
-  const { document } = formula;
-  const pot = readFormula(withoutPlace(document), place).formula;
-  const result = balance(pot);
+  const { id, document } = view;
   const stop = result && stopWords(pot, result, formats);
-  const keeping = result && assessKeeping(pot, {}, result);
   const fruit = firstFruit(document);
   const jars = result?.jars
     .filter((jar) => jar.count.mid > 0.05)
     .map((jar) => jarsOf(jarWords(jar.count.mid), jar.size));
   const remove = async (): Promise<void> => {
     try {
-      await request('DELETE', `/formulas/${formula.id}`);
+      await request('DELETE', `/formulas/${id}`);
       await queryClient.invalidateQueries({ queryKey: keys.formulas });
       const bringBack = async (): Promise<void> => {
-        await request('PUT', `/formulas/${formula.id}`, { document, revision: 0 });
+        await request('PUT', `/formulas/${id}`, { document, revision: 0 });
         await queryClient.invalidateQueries({ queryKey: keys.formulas });
       };
       toast(`“${document.title}” is taken out`, {
@@ -164,18 +165,14 @@ function FormulaCard({ formula }: { readonly formula: FormulaView }) {
             {formats.mass(result.massIn_kg.mid)} in, gives {jars?.join(' and ')}
           </p>
         )}
-        {keeping && (
+        {result && (
           <p className={`mt-1 text-sm ${keeping.verdict === 'shelf' ? 'text-good' : 'text-watch'}`}>
             {KEEPING_WORDS[keeping.verdict].word}
             {keeping.process ? `, ${keeping.process.minutes} min` : ''}
           </p>
         )}
         <div className="mt-3 flex items-center gap-2">
-          <button
-            type="button"
-            className="btn btn-secondary"
-            onClick={() => void newBatch({ id: formula.id, document })}
-          >
+          <button type="button" className="btn btn-secondary" onClick={() => void newBatch({ id, document })}>
             Make it
           </button>
           <TakeOut formula={document} />

@@ -1,25 +1,16 @@
 import { Download } from 'lucide-react';
 import type { FormulaBody } from '@idle-kettle/contract';
 import {
-  assessKeeping,
-  balance,
+  computeFormula,
   jarWords,
-  readFormula,
   toJsonLd,
   toMarkdown,
   withoutPlace,
+  type Computed,
 } from '@idle-kettle/core';
+import { fileName } from '../../ui/file-name.js';
 import { useHabit } from '../../ui/habit.js';
 import { jarsOf } from '../../ui/jar-picture.js';
-
-/** A name that any disk takes: letters, digits and dashes. */
-const fileName = (title: string): string =>
-  title
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60) || 'formula';
 
 function save(name: string, type: string, text: string): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
@@ -34,18 +25,21 @@ function save(name: string, type: string, text: string): void {
 export function TakeOut({ formula }: { readonly formula: FormulaBody }) {
   const { place } = useHabit();
   const name = fileName(formula.title);
-  const asRecipe = (): string => {
-    const made = balance(readFormula(withoutPlace(formula), place).formula);
-    return JSON.stringify(
-      toJsonLd(formula, made?.jars.map(({ count, size }) => jarsOf(jarWords(count.mid), size)).join(' and ')),
+  const made = (): Computed => computeFormula(withoutPlace(formula), place);
+  const asRecipe = (): string =>
+    JSON.stringify(
+      toJsonLd(
+        formula,
+        made()
+          .balance?.jars.map(({ count, size }) => jarsOf(jarWords(count.mid), size))
+          .join(' and '),
+      ),
       null,
       2,
     );
-  };
   const asCard = (): string => {
-    const pot = readFormula(withoutPlace(formula), place).formula;
-    const made = balance(pot);
-    return toMarkdown(formula, made, made && assessKeeping(pot, {}, made));
+    const { balance, keeping } = made();
+    return toMarkdown(formula, balance, keeping);
   };
   const ways = [
     {

@@ -1,12 +1,11 @@
 import { useState } from 'react';
-import type { Keeping } from '@idle-kettle/core';
+import { sterilisingMinutes, type Keeping } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
+import { PROCESS_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
 import { capital, sentence } from '../../ui/sentence.js';
-
-const METHOD_TITLES = { 'boiling-water': 'in boiling water', steam: 'in atmospheric steam' } as const;
 
 /** What the filled jars go through, from the published table at the stated altitude, and the record that they did. */
 export function ProcessOfJars({ keeping }: { readonly keeping: Keeping }) {
@@ -44,14 +43,14 @@ function ToProcess({
       <p className="mt-1">
         <span className="display text-[40px] leading-none">{process.minutes} min</span>{' '}
         <span className="text-soft">
-          {METHOD_TITLES[process.method]}
+          {PROCESS_WORDS[process.method]}
           {place.altitude_m !== undefined && `, at ${formats.altitude(place.altitude_m)}`}
         </span>
       </p>
       <ul className="mt-2 list-disc space-y-1.5 pl-5">
         <li>
           {process.preSterilise
-            ? 'Jars boiled sterile first (10 minutes and 1 more for every 300 m): this time is too short to do it.'
+            ? `Jars boiled sterile first, ${sterilisingMinutes(place.altitude_m ?? 0)} minutes here: this time is too short to do it.`
             : 'Clean hot jars, new flat lids, lids to fingertip tight.'}
         </li>
         <li>The time starts {process.startWhen}.</li>
@@ -131,7 +130,7 @@ function Processed({ keeping }: { readonly keeping: Keeping }) {
         </button>
       }
     >
-      {processed.minutes} min {METHOD_TITLES[processed.method]}
+      {processed.minutes} min {PROCESS_WORDS[processed.method]}
       {processed.altitude_m !== null && `, at ${formats.altitude(processed.altitude_m)}`}.{' '}
       {first && sentence(first.text)}{' '}
       {good

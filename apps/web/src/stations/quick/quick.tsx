@@ -2,29 +2,28 @@ import { Check, TriangleAlert } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import {
-  assessKeeping,
   auditImport,
-  balance as balanceOf,
+  computeFormula,
   importFormula,
   jarWords,
   LARGEST_IMPORT,
-  notUnderstoodIn,
-  readFormula,
   type FormulaDocument,
   type Imported,
   type Place,
+  type PotLine,
 } from '@idle-kettle/core';
 import type { FormulaBody, FormulaView } from '@idle-kettle/contract';
 import { useNewBatch } from '../../batch/new-batch.js';
 import { KEEPING_WORDS } from '../../batch/readouts.js';
-import { useAdvice } from '../../batch/use-advice.js';
+import { useRemedies } from '../../batch/use-remedies.js';
 import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
 import { request } from '../../data/api.js';
 import { keys, queryClient } from '../../data/queries.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, useHabit, type Formats } from '../../ui/habit.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
 import { Page } from '../../ui/page.js';
+import { metresIn } from '../../ui/metres-in.js';
 import { sentence } from '../../ui/sentence.js';
 
 const EXAMPLE = `2.4 kg damsons, pitted
@@ -32,20 +31,14 @@ const EXAMPLE = `2.4 kg damsons, pitted
 2.2 kg sugar
 2 tbsp bottled lemon juice`;
 
-/** Metres from "1180 m" or "3870 ft", or undefined. */
-function metresIn(text: string): number | undefined {
-  const { formula, problems } = readFormula({ place: { altitude: text } });
-  return problems.some(({ path }) => path === 'place.altitude') ? undefined : formula.place.altitude_m;
-}
-
 /** A few lines and the altitude; the answer without a batch or saving. Whole recipes are brought in here too. */
 export function Quick() {
-  const { place } = useHabit();
+  const { place, units } = useHabit();
   const formats = useFormats();
   const [text, setText] = useState('');
   const [altitude, setAltitude] = useState<string>();
   const written = altitude ?? (place.altitude_m === undefined ? '' : formats.altitude(place.altitude_m));
-  const metres = metresIn(written);
+  const metres = metresIn(written, units);
   const here = useMemo<Place>(() => {
     if (metres === undefined) return {};
     // A boiling point measured here says nothing of another height.
@@ -155,18 +148,22 @@ function Answer({ imported, here }: { readonly imported: Imported & { ok: true }
   const { document, lines, statedMinutes, notes } = imported;
   const formats = useFormats();
   const { units } = useHabit();
-  const { formula, problems } = readFormula(document, here);
-  const made = balanceOf(formula);
-  const { remedies } = useAdvice({ document, kitchen: here, units, onHeat: false });
+  const {
+    formula,
+    problems,
+    balance: made,
+    keeping,
+  } = useMemo(() => computeFormula(document, here), [document, here]);
+  const { remedies } = useRemedies({ document, kitchen: here, units, onHeat: false });
   if (!made)
     return (
       <Notice title="Nothing is understood yet" tone="care">
         Write an amount and an ingredient on each line, such as “2.4 kg damsons”.
       </Notice>
     );
-  const keeping = assessKeeping(formula, { notUnderstood: notUnderstoodIn(document, problems) }, made);
   const stop = stopWords(formula, made, formats);
-  const findings = auditImport(document, here, statedMinutes);
+  const findings = auditImport({ formula, balance: made, keeping }, statedMinutes);
+  const read = new Map(formula.lines.map((line) => [line.index, line]));
   const [remedy] = remedies;
   const [why] = keeping.reasons;
   return (
@@ -197,12 +194,12 @@ function Answer({ imported, here }: { readonly imported: Imported & { ok: true }
       )}
       <h3 className="mt-4 text-lg">How it was read</h3>
       <ul className="mt-1 text-sm">
-        {lines.map(({ text, line, problem }, i) => (
+        {lines.map(({ text, problem }, i) => (
           <li key={i} className="border-b border-line py-1.5">
             {text}
             <span className={problem === undefined ? 'text-soft' : 'text-bad'}>
               {' '}
-              → {problem === undefined ? read(line) : sentence(problem)}
+              → {problem === undefined ? readWords(read.get(i), formats) : sentence(problem)}
             </span>
           </li>
         ))}
@@ -233,16 +230,8 @@ function Answer({ imported, here }: { readonly imported: Imported & { ok: true }
 }
 
 /** The line as it was understood, in the trade's words. */
-function read(line: FormulaDocument['lines'][number]): string {
-  const { formula } = readFormula({
-    kind: 'jam',
-    method: 'long-boil',
-    finish: { type: 'gel-temperature' },
-    lines: [line],
-  });
-  const [pot] = formula.lines;
-  return pot ? `${(pot.mass_kg.mid * 1000).toFixed(0)} g ${pot.label}` : '';
-}
+const readWords = (line: PotLine | undefined, formats: Formats): string =>
+  line ? `${formats.mass(line.mass_kg.mid)} ${line.label}` : '';
 
 function Keep({ document, whole }: { readonly document: FormulaDocument; readonly whole: boolean }) {
   const newBatch = useNewBatch();

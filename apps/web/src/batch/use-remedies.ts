@@ -1,0 +1,44 @@
+import { wrap, type Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { FormulaDocument, Place, Remedy, UnitSystem } from '@idle-kettle/core';
+import type { FindRemedies } from '../workers/remedies.worker.js';
+
+/** Typing is let finish before anything is tried. */
+const PAUSE_MS = 250;
+
+let worker: Remote<FindRemedies> | undefined;
+const find = (): Remote<FindRemedies> =>
+  (worker ??= wrap<FindRemedies>(
+    new Worker(new URL('../workers/remedies.worker.ts', import.meta.url), { type: 'module' }),
+  ));
+
+interface Question {
+  readonly document: FormulaDocument;
+  readonly kitchen: Place;
+  readonly units: UnitSystem;
+  readonly onHeat: boolean;
+}
+
+interface CurrentRemedies {
+  readonly remedies: readonly Remedy[];
+  /** The formula has moved on since they were worked out. */
+  readonly stale: boolean;
+}
+
+/** What to change, the most useful first, worked out beside the page. */
+export function useRemedies({ document, kitchen, units, onHeat }: Question): CurrentRemedies {
+  const [answer, setAnswer] = useState<{ remedies: readonly Remedy[]; to: FormulaDocument }>();
+  useEffect(() => {
+    let wanted = true;
+    const timer = setTimeout(() => {
+      void find()(document, { kitchen, units, onHeat }).then((remedies) => {
+        if (wanted) setAnswer({ remedies, to: document });
+      });
+    }, PAUSE_MS);
+    return () => {
+      wanted = false;
+      clearTimeout(timer);
+    };
+  }, [document, kitchen, units, onHeat]);
+  return { remedies: answer?.remedies ?? [], stale: answer?.to !== document };
+}

@@ -1,0 +1,54 @@
+/** One look at the pot; any mix of instruments. Seconds from any fixed moment. */
+export type Look =
+  | { readonly time_s: number; readonly temperature_C: number }
+  | { readonly time_s: number; readonly mass_kg: number }
+  | { readonly time_s: number; readonly solidsPercent: number };
+
+/** Standard deviations of one look. A thermometer in a moving pot wanders by more than it is read to. Common practice. */
+const SD = { temperature_K: 0.32, mass_kg: 0.02, solids_percent: 0.7 } as const;
+/** Looks close together, taken as one: their mean and its standard deviation. */
+export interface Bin {
+  readonly kind: 'temperature' | 'mass' | 'solids';
+  readonly time_s: number;
+  readonly value: number;
+  readonly sd: number;
+}
+
+/** Errors of a thermometer held in the same place are alike for about this long, s: readings closer together count as one. */
+const ALIKE_S = 24;
+
+/** The looks, a bin a kind of instrument and a spell of {@link ALIKE_S}, by time. What is no number is left out. @param looks by time */
+export function binned(looks: readonly Look[]): Bin[] {
+  const open = new Map<Bin['kind'], { from: number; time: number; sum: number; count: number }>();
+  const bins: Bin[] = [];
+  const close = (kind: Bin['kind']): void => {
+    const group = open.get(kind);
+    if (!group) return;
+    const one = kind === 'temperature' ? SD.temperature_K : kind === 'mass' ? SD.mass_kg : SD.solids_percent;
+    // Half of the error is of the moment and averages out, half is not.
+    bins.push({
+      kind,
+      time_s: group.time / group.count,
+      value: group.sum / group.count,
+      sd: one * Math.sqrt(0.5 + 0.5 / group.count),
+    });
+    open.delete(kind);
+  };
+  for (const look of looks) {
+    const kind = 'temperature_C' in look ? 'temperature' : 'mass_kg' in look ? 'mass' : 'solids';
+    const value =
+      'temperature_C' in look ? look.temperature_C : 'mass_kg' in look ? look.mass_kg : look.solidsPercent;
+    if (!Number.isFinite(value) || look.time_s < 0) continue;
+    const group = open.get(kind);
+    if (group && look.time_s - group.from <= ALIKE_S) {
+      group.time += look.time_s;
+      group.sum += value;
+      group.count += 1;
+    } else {
+      close(kind);
+      open.set(kind, { from: look.time_s, time: look.time_s, sum: value, count: 1 });
+    }
+  }
+  for (const kind of ['temperature', 'mass', 'solids'] as const) close(kind);
+  return bins.sort((a, b) => a.time_s - b.time_s);
+}
