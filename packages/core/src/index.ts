@@ -12,5 +12,7 @@ export * from './keeping/index.js';
 export * from './uncertainty/index.js';
 export * from './adjust/index.js';
 export * from './rescue/index.js';
+export * from './plan/index.js';
 export * from './kettle/index.js';
 export * from './formats/index.js';
+export * from './starters/index.js';

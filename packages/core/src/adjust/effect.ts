@@ -1,10 +1,9 @@
 import type { Balance } from '../balance/index.js';
-import type { FormulaDocument } from '../formula/index.js';
+import type { FormulaDocument, Kitchen } from '../formula/index.js';
 import { computeFormula, type Keeping, type KeepingOptions } from '../keeping/index.js';
-import type { Place } from '../water/index.js';
 
 export interface LookOptions extends KeepingOptions {
-  readonly kitchen?: Place;
+  readonly kitchen?: Kitchen;
 }
 
 /** A formula with what it gives and how it keeps. */

@@ -1,9 +1,8 @@
 import { preparePot, type PreparedPot } from '../balance/index.js';
 import { ingredientById } from '../produce/index.js';
 import { parseAmount, writeAmount, type UnitSystem } from '../quantity/index.js';
-import { readFormula, type FormulaDocument } from '../formula/index.js';
+import { readFormula, type FormulaDocument, type Kitchen } from '../formula/index.js';
 import { KEEPING_VERDICTS, worstPH, type KeepingOptions } from '../keeping/index.js';
-import type { Place } from '../water/index.js';
 import { addition } from './addition.js';
 import { bisect } from './bisect.js';
 import { edited, type Edit } from './edit.js';
@@ -20,7 +19,7 @@ export interface Remedy {
 }
 
 export interface RemedyOptions extends KeepingOptions {
-  readonly kitchen?: Place;
+  readonly kitchen?: Kitchen;
   readonly units?: UnitSystem;
   /** The pot is on the heat: what is in it stays in, and more can only be added. */
   readonly onHeat?: boolean;

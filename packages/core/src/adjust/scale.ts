@@ -1,9 +1,8 @@
 import { preparePot } from '../balance/index.js';
 import { massOf } from '../produce/index.js';
 import { parseAmount } from '../quantity/index.js';
-import { readFormula, type FormulaDocument, type PotFormula } from '../formula/index.js';
+import { readFormula, type FormulaDocument, type PotFormula, type Kitchen } from '../formula/index.js';
 import { fillVolume_ml, QUARTER_INCH_MM, type JarSize } from '../jars/index.js';
-import type { Place } from '../water/index.js';
 import { amountOf, edited, scaledAmount } from './edit.js';
 
 export type ScaleTarget =
@@ -41,7 +40,7 @@ const FILL_OF_POT = 1 / 3;
 export function scaleFormula(
   document: FormulaDocument,
   target: ScaleTarget,
-  kitchen: Place = {},
+  kitchen: Kitchen = {},
 ): ScaleResult {
   const { formula, problems } = readFormula(document, kitchen);
   const first = problems[0];
@@ -154,7 +153,7 @@ function times(document: FormulaDocument, formula: PotFormula, factor: number): 
   return scaled;
 }
 
-function notesOn(document: FormulaDocument, target: ScaleTarget, kitchen: Place): string[] {
+function notesOn(document: FormulaDocument, target: ScaleTarget, kitchen: Kitchen): string[] {
   const { formula } = readFormula(document, kitchen);
   const notes: string[] = [];
   for (const [id, most] of Object.entries(ONE_BOX)) {

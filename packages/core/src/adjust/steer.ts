@@ -1,8 +1,7 @@
 import { preparePot, type PreparedPot } from '../balance/index.js';
-import { readFormula, type FormulaDocument } from '../formula/index.js';
+import { readFormula, type FormulaDocument, type Kitchen } from '../formula/index.js';
 import { ingredientById, isProduce } from '../produce/index.js';
 import type { UnitSystem } from '../quantity/index.js';
-import type { Place } from '../water/index.js';
 import { amountFor } from './addition.js';
 import { bisect } from './bisect.js';
 import { amountOf, edited, scaledAmount, type Edit } from './edit.js';
@@ -19,7 +18,7 @@ export const STEERED = {
 export type Steered = keyof typeof STEERED;
 
 export interface SteerOptions {
-  readonly kitchen?: Place;
+  readonly kitchen?: Kitchen;
   readonly units?: UnitSystem;
 }
 

@@ -1,4 +1,4 @@
-import type { Range } from '../range/index.js';
+import { within, type Range } from '../range/index.js';
 import { fillVolume_ml } from '../jars/index.js';
 import type { PotFormula } from '../formula/index.js';
 import {
@@ -56,7 +56,7 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
     })),
     curdTemperature_C: formula.finish.type === 'curd' ? formula.finish.temperature_C : 77,
   };
-  const inputs = potInputs(rule, options.evaporation_perH ?? EVAPORATION_PER_H);
+  const inputs = potInputs(rule, options.evaporation_perH ?? evaporationOf(formula, contents.mass));
   const middle = Object.fromEntries(Object.entries(inputs).map(([key, range]) => [key, range.mid])) as Record<
     PotInput,
     number
@@ -72,4 +72,16 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
     middle,
     outcome: evaluate(contents, middle, rules),
   };
+}
+
+/** A measured evaporation holds within this share: the flame is not set alike twice. Common practice. */
+const MEASURED_EVAPORATION = 0.15;
+/** Over a boil the pot holds about this share of what went in. */
+const MEAN_FILL = 0.85;
+
+/** The usual pan's own figure when the pot fits it; a pot that does not is boiled in another pan. */
+function evaporationOf({ pan }: PotFormula, mass_kg: number): Range {
+  const rate = pan?.evaporation_kgPerH;
+  if (rate === undefined) return EVAPORATION_PER_H;
+  return within(rate / (mass_kg * MEAN_FILL), MEASURED_EVAPORATION);
 }

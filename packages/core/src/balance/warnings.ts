@@ -1,12 +1,14 @@
 import type { Range } from '../range/index.js';
-import type { PotFormula, Warning } from '../formula/index.js';
+import { isProduce } from '../produce/index.js';
+import { syrupDensity_kgPerM3 } from '../syrup/index.js';
+import { softens, STAGES, usualStage, type PotFormula, type PotLine, type Warning } from '../formula/index.js'; // prettier-ignore
 import type { PreparedPot } from './prepare.js';
 import { inHalfPints } from './bracket.js';
 import type { FinishRule } from './finish.js';
 
 /** What is odd about a pot: past its finish, schools mixed, grains or weeping to come. */
 export function potWarnings(pot: PreparedPot, rule: FinishRule): Warning[] {
-  return [...pastFinish(pot, rule), ...schools(pot), ...inTheJar(pot)];
+  return [...pastFinish(pot, rule), ...schools(pot), ...order(pot), ...panTooSmall(pot), ...inTheJar(pot)];
 }
 
 function pastFinish({ formula, contents }: PreparedPot, rule: FinishRule): Warning[] {
@@ -90,6 +92,64 @@ function schools({ formula, contents, outcome }: PreparedPot): Warning[] {
       text: 'sucralose adds sweetness but no solids: only calcium pectin sets with it',
     });
   return warnings;
+}
+
+/** Sweetener by which powdered pectin may be mixed before it goes in, kg: a quarter cup. Common practice. */
+const MIXING_SUGAR_KG = 0.06;
+
+/** What the maker puts in at another time than the way to a set asks for. */
+function order({ formula }: PreparedPot): Warning[] {
+  const { kind, method, lines } = formula;
+  const softening = lines.some((line) => isProduce(line.ingredient) && softens(line.form));
+  const at = ({ ingredient, goesIn }: PotLine): number =>
+    STAGES.indexOf(goesIn ?? usualStage(kind, method, ingredient, softening));
+  const moved = lines.some((line) => line.goesIn !== undefined);
+  if (!moved) return [];
+  const sugar = lines.filter(
+    ({ ingredient, mass_kg }) => ingredient.category === 'sweetener' && mass_kg.mid > MIXING_SUGAR_KG,
+  );
+  const pectin = lines.filter(({ ingredient }) => ingredient.category === 'pectin');
+  const earlySugar = (before: number): boolean => sugar.some((line) => at(line) < before);
+  if (
+    method === 'powdered-pectin' &&
+    pectin.some((line) => earlySugar(at(line)) || sugar.some((s) => at(s) === at(line)))
+  )
+    return [
+      {
+        code: 'sugar-before-pectin',
+        text: 'the sugar goes in before the powdered pectin: it then takes the water and the pectin stays in lumps. Pectin first, full rolling boil, then all the sugar at once',
+      },
+    ];
+  if (method === 'liquid-pectin' && pectin.some((line) => !earlySugar(at(line))))
+    return [
+      {
+        code: 'liquid-pectin-first',
+        text: 'liquid pectin goes in last, when fruit and sugar are at a full rolling boil; boiled with the fruit it loses its strength',
+      },
+    ];
+  if (method === 'long-boil' && softening && earlySugar(STAGES.indexOf('skins-soft')))
+    return [
+      {
+        code: 'sugar-before-soft',
+        text: 'sugar toughens skins that are not soft yet: simmer the fruit first, then the sugar',
+      },
+    ];
+  return [];
+}
+
+/** The usual pan must hold three times the pot at least. Common practice. */
+function panTooSmall({ formula, contents }: PreparedPot): Warning[] {
+  const capacity_l = formula.pan?.capacity_l;
+  if (capacity_l === undefined || formula.kind === 'curd' || formula.kind === 'fruit-butter') return [];
+  const litres =
+    (contents.mass / syrupDensity_kgPerM3(Math.min(contents.soluble / contents.mass, 0.8), 80)) * 1000;
+  if (litres * 3 <= capacity_l) return [];
+  return [
+    {
+      code: 'pan-too-small',
+      text: `${litres.toFixed(1)} l in a ${capacity_l.toFixed(1)} l pan: foam rises three to four times and boils over. Fill it to a third at most: a larger pan, or ${Math.ceil((litres * 3) / capacity_l)} batches`,
+    },
+  ];
 }
 
 /** Sucrose that stays dissolved in a cool cupboard, share of sucrose and water at 20 C. Sugar technology, from memory. */

@@ -1,5 +1,6 @@
 import type { Decimal } from '../quantity/index.js';
 import { ingredientById, type Form, type Ripeness } from '../produce/index.js';
+import type { Stage } from './stage.js';
 
 /** The kinds of preserve. */
 export const KINDS = [
@@ -99,6 +100,10 @@ export interface FormulaLine {
   composition?: CustomComposition;
   form?: Form;
   ripeness?: Ripeness;
+  /** Of the fruit, in the maker's words; it changes nothing that is computed. */
+  variety?: string;
+  /** When it goes in, where that is not the usual time of the method. */
+  goesIn?: Stage;
   /** As written: "2 1/2 cups". */
   amount: string | { value: number; unit: string };
   /** A second amount given for the same line ("3 lb, about 6 cups"), audited against the first. */

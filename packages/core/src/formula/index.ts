@@ -1,4 +1,7 @@
 export * from './document.js';
+export * from './kitchen.js';
+export * from './stage.js';
+export * from './difference.js';
 export * from './read.js';
 export * from './line.js';
 export * from './schema.js';

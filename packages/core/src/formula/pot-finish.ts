@@ -1,9 +1,17 @@
 import { within, type Range } from '../range/index.js';
 import { parseMeasure } from '../quantity/index.js';
 import { checkPlace, GEL_RISE_C, type Place } from '../water/index.js';
-import { findJar, HALF_INCH_MM, JAR_SIZES, QUARTER_INCH_MM, type JarChoice } from '../jars/index.js';
+import {
+  findJar,
+  HALF_INCH_MM,
+  JAR_SIZES,
+  QUARTER_INCH_MM,
+  type JarChoice,
+  type JarSize,
+} from '../jars/index.js';
 import { FINISHES, USUAL_FINISHES, type FinishType, type Kind, type Method } from './document.js';
 import { MOST_IN_A_LINE_KG } from './pot-line.js';
+import type { MeasuredJar } from './kitchen.js';
 import { isObject, quoted, type Reader } from './reader.js';
 
 export type Finish =
@@ -139,9 +147,20 @@ export function readPlace(reader: Reader, value: unknown, fallback: Place): Plac
 }
 
 /** The jars to fill, in order; half-pints when none can be read. */
-export function readJars(reader: Reader, value: unknown, kind: Kind): readonly PotJar[] {
+export function readJars(
+  reader: Reader,
+  value: unknown,
+  kind: Kind,
+  measured: readonly MeasuredJar[] = [],
+): readonly PotJar[] {
   const usual = usualHeadspace_mm(kind);
-  const fallback = [{ size: 'half-pint', jar: findJar('half-pint') ?? JAR_SIZES[0]!, headspace_mm: usual }];
+  const own = (jar: JarSize): JarSize => {
+    const volume = measured.find(({ size }) => size === jar.id)?.volume_ml;
+    return volume === undefined ? jar : { ...jar, measured_ml: volume };
+  };
+  const fallback = [
+    { size: 'half-pint', jar: own(findJar('half-pint') ?? JAR_SIZES[0]!), headspace_mm: usual },
+  ];
   if (value === undefined) return fallback;
   if (!Array.isArray(value) || value.length > 20) {
     reader.problem('jars', `${quoted(value)}: write a list of sizes, such as [{ "size": "half-pint" }]`);
@@ -155,7 +174,8 @@ export function readJars(reader: Reader, value: unknown, kind: Kind): readonly P
       JAR_SIZES.map((jar) => jar.id),
       'half-pint',
     );
-    const jar = findJar(id) ?? fallback[0]!.jar;
+    const found = findJar(id);
+    const jar = found ? own(found) : fallback[0]!.jar;
     return {
       size: id,
       jar,

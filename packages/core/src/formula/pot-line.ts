@@ -6,12 +6,15 @@ import {
   massOf,
   readName,
   RIPENESS,
+  withProfile,
   type Composition,
   type Form,
   type Ingredient,
+  type PectinProfile,
 } from '../produce/index.js';
 import { MAIN_ACIDS, type MainAcid } from './document.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
+import { STAGES, type Stage } from './stage.js';
 
 /** One understood line: what goes into the pot. */
 export interface PotLine {
@@ -27,6 +30,8 @@ export interface PotLine {
   readonly composition: Composition;
   /** By the table alone; what keeping goes by wherever it is the worse. */
   readonly byTable: Composition;
+  /** When the maker puts it in, where the document says so. */
+  readonly goesIn?: Stage;
   /** The line's second amount, kg. */
   readonly alsoStated_kg?: Range;
 }
@@ -38,7 +43,12 @@ export const OWN_INGREDIENT = 'own';
 export const MOST_IN_A_LINE_KG = 100;
 
 /** One line of the document as what goes into the pot, or undefined with its problems noted. */
-export function readLine(reader: Reader, index: number, value: unknown): PotLine | undefined {
+export function readLine(
+  reader: Reader,
+  index: number,
+  value: unknown,
+  pectins: readonly PectinProfile[] = [],
+): PotLine | undefined {
   const path = `lines[${index}]`;
   if (!isObject(value)) {
     reader.problem(path, `${quoted(value)}: a line is { "ingredient", "amount" }`);
@@ -48,7 +58,9 @@ export function readLine(reader: Reader, index: number, value: unknown): PotLine
   const own = value.ingredient === undefined && value.name !== undefined;
   const named = own ? readOwnIngredient(reader, path, value) : readKnownIngredient(reader, path, value);
   if (!amount || !named) return undefined;
-  const { ingredient, form } = named;
+  const { form } = named;
+  const profile = pectins.find((each) => each.ingredient === named.ingredient.id);
+  const ingredient = profile ? withProfile(named.ingredient, profile) : named.ingredient;
   const mass = massOf(amount, ingredient, form);
   if (!mass.ok) {
     reader.problem(`${path}.amount`, mass.message);
@@ -67,6 +79,8 @@ export function readLine(reader: Reader, index: number, value: unknown): PotLine
       ? 'ripe'
       : reader.oneOf(`${path}.ripeness`, value.ripeness, RIPENESS, 'ripe');
   const byTable = compositionOf(ingredient, form, ripeness);
+  const goesIn =
+    value.goesIn === undefined ? undefined : reader.oneOf(`${path}.goesIn`, value.goesIn, STAGES, 'start');
   const also = readAlsoStated(reader, `${path}.alsoStated`, value.alsoStated, ingredient, form);
   return {
     index,
@@ -77,6 +91,7 @@ export function readLine(reader: Reader, index: number, value: unknown): PotLine
     mass_kg: mass.mass_kg,
     composition: withOverrides(reader, `${path}.overrides`, value.overrides, byTable),
     byTable,
+    ...(goesIn && { goesIn }),
     ...(also && { alsoStated_kg: also }),
   };
 }

@@ -4,6 +4,7 @@ import { KINDS, METHODS, METHODS_OF_KIND, type FormulaDocument, type Kind, type 
 import { readFinish, readJars, readPlace, type Finish, type PotJar } from './pot-finish.js';
 import { OWN_INGREDIENT, readLine, type PotLine } from './pot-line.js';
 import { readClaims, type Claims } from './claims.js';
+import { placeIn, type Kitchen, type Pan } from './kitchen.js';
 import { isObject, quoted, Reader, type Json, type Problem, type Warning } from './reader.js';
 
 /** A formula in SI units, with every line that could be understood. */
@@ -13,6 +14,8 @@ export interface PotFormula {
   readonly lines: readonly PotLine[];
   readonly finish: Finish;
   readonly place: Place;
+  /** The kitchen's usual pan, as far as it is known. */
+  readonly pan?: Pan;
   readonly jars: readonly PotJar[];
   readonly claims: Claims;
   readonly warnings: readonly Warning[];
@@ -30,10 +33,10 @@ const MOST_LINES = 200;
  * Reads a formula document, as much of it as can be understood.
  *
  * @param document anything, such as parsed JSON; never throws for what it holds
- * @param kitchen the place to use when the document names none
+ * @param kitchen its pectins, measured jars and pan; its place when the document names none
  * @returns the understood part in SI units, and one problem for everything that was not, with its path
  */
-export function readFormula(document: unknown, kitchen: Place = {}): Reading {
+export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   const reader = new Reader();
   const doc: Json = isObject(document) ? document : {};
   if (!isObject(document))
@@ -57,11 +60,13 @@ export function readFormula(document: unknown, kitchen: Place = {}): Reading {
   else if (given.length === 0) reader.problem('lines', 'nothing is in the pot; add a fruit and its amount');
   else if (given.length > MOST_LINES)
     reader.problem('lines', `${given.length} lines; at most ${MOST_LINES} are computed`);
-  const lines = given.slice(0, MOST_LINES).flatMap((line, index) => readLine(reader, index, line) ?? []);
+  const lines = given
+    .slice(0, MOST_LINES)
+    .flatMap((line, index) => readLine(reader, index, line, kitchen.pectins) ?? []);
 
   const finish = readFinish(reader, doc.finish, kind, method);
-  const place = readPlace(reader, doc.place, kitchen);
-  const jars = readJars(reader, doc.jars, kind);
+  const place = readPlace(reader, doc.place, placeIn(kitchen));
+  const jars = readJars(reader, doc.jars, kind, kitchen.jars);
   const claims = readClaims(reader, doc);
   if (place.altitude_m === undefined)
     reader.warnings.push({
@@ -91,7 +96,17 @@ export function readFormula(document: unknown, kitchen: Place = {}): Reading {
     reader.warnings.push({ code: 'no-fruit', text: 'there is no fruit or juice in the pot' });
   }
   return {
-    formula: { kind, method, lines, finish, place, jars, claims, warnings: reader.warnings },
+    formula: {
+      kind,
+      method,
+      lines,
+      finish,
+      place,
+      jars,
+      claims,
+      warnings: reader.warnings,
+      ...(kitchen.pan && { pan: kitchen.pan }),
+    },
     problems: reader.problems,
   };
 }

@@ -1,5 +1,6 @@
 import { FORMS, RIPENESS } from '../produce/index.js';
 import { JAR_SIZES } from '../jars/index.js';
+import { STAGES } from './stage.js';
 import { FINISHES, KINDS, MAIN_ACIDS, METHODS, METHODS_OF_KIND, PROCESSINGS } from './document.js';
 
 const percent = { type: 'number', minimum: 0, maximum: 100 } as const;
@@ -109,6 +110,8 @@ export function formulaSchema(): Record<string, unknown> {
           },
           form: { enum: [...FORMS] },
           ripeness: { enum: [...RIPENESS] },
+          variety: text(60, 'of the fruit, in your words'),
+          goesIn: { enum: [...STAGES], description: 'when it goes in, where that is not the usual time' },
           amount: {
             oneOf: [
               text(80, 'a number and a unit: "2 1/2 cups", "1.2 kg", "about 11 medium"'),

@@ -6,6 +6,8 @@ export interface JarSize {
   readonly name: readonly [string, string];
   /** Millilitres filled to 1/4 in (6.35 mm) below the rim; what a canning jar is named after. */
   readonly volumeToQuarterInch_ml: number;
+  /** The same as its owner measured it; the process goes by the name on the jar or by this, whichever is larger. */
+  readonly measured_ml?: number;
   readonly mouth: Mouth;
   readonly source: string;
 }
@@ -71,8 +73,6 @@ export const HALF_INCH_MM = 12.7;
  * @returns millilitres, more than 0
  */
 export function fillVolume_ml(jar: JarSize, headspace_mm: number): number {
-  return Math.max(
-    jar.volumeToQuarterInch_ml - mouthVolume_ml(jar.mouth, headspace_mm - QUARTER_INCH_MM),
-    jar.volumeToQuarterInch_ml * 0.3,
-  );
+  const volume = jar.measured_ml ?? jar.volumeToQuarterInch_ml;
+  return Math.max(volume - mouthVolume_ml(jar.mouth, headspace_mm - QUARTER_INCH_MM), volume * 0.3);
 }

@@ -5,8 +5,8 @@ import {
   type FormulaDocument,
   type PotFormula,
   type Problem,
+  type Kitchen,
 } from '../formula/index.js';
-import type { Place } from '../water/index.js';
 import { assessKeeping, type Keeping } from './assess.js';
 import type { KeepingOptions } from './rules.js';
 
@@ -27,7 +27,7 @@ export interface Computed {
  */
 export function computeFormula(
   document: FormulaDocument,
-  kitchen: Place = {},
+  kitchen: Kitchen = {},
   options: KeepingOptions = {},
 ): Computed {
   const { formula, problems } = readFormula(document, kitchen);

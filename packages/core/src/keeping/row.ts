@@ -2,6 +2,7 @@ import type { PotFormula } from '../formula/index.js';
 import type { ProcessBand } from './band.js';
 import { minutesIn, PROCESS_ROWS, type ProcessRow } from './process-table.js';
 import { reason, type KeepingReason } from './reason.js';
+import type { JarSize } from '../jars/index.js';
 
 /** What to do with the filled jars for the shelf. */
 export interface Process {
@@ -21,10 +22,17 @@ export const LOW_SOLIDS = 55;
 type RowChoice =
   { readonly row: ProcessRow; readonly notes: readonly KeepingReason[] } | { readonly none: string };
 
+/** By its name, or by a measurement that says clearly more. */
+const largestVolume_ml = ({ volumeToQuarterInch_ml: named, measured_ml = 0 }: JarSize): number =>
+  measured_ml > named * NAMED_WITHIN ? measured_ml : named;
+/** A measured jar up to a tenth over its name is that jar, filled and read as kitchens do. */
+const NAMED_WITHIN = 1.1;
+const MEASURING_ML = 0.5;
+
 /** The named row a kind maps to; the jars of the batch must be within it. */
 export function rowFor(formula: PotFormula, solids: number): RowChoice {
   const { kind, jars, claims } = formula;
-  const largest = jars.reduce((most, { jar }) => Math.max(most, jar.volumeToQuarterInch_ml), 0);
+  const largest = jars.reduce((most, { jar }) => Math.max(most, largestVolume_ml(jar)), 0);
   const sterile = claims.preSterilised && solids >= LOW_SOLIDS;
   const notes: KeepingReason[] = [];
   if (claims.preSterilised && !sterile)
@@ -72,7 +80,7 @@ export function rowFor(formula: PotFormula, solids: number): RowChoice {
       row = PROCESS_ROWS.curd;
       break;
   }
-  const tooLarge = jars.find(({ jar }) => jar.volumeToQuarterInch_ml > row.upTo_ml + 0.5);
+  const tooLarge = jars.find(({ jar }) => largestVolume_ml(jar) > row.upTo_ml + MEASURING_ML);
   if (tooLarge)
     return {
       none: `${row.name} has times for jars up to the ${row.jarName}; a ${tooLarge.jar.name[0]} is larger. No row, no shelf: use smaller jars`,

@@ -4,13 +4,14 @@ import {
   notUnderstoodIn,
   readFormula,
   withoutPlace,
+  type Kitchen,
   type FormulaDocument,
   type PotFormula,
   type Problem,
 } from '../formula/index.js';
 import { assessKeeping, type Keeping } from '../keeping/index.js';
 import { findJar } from '../jars/index.js';
-import { boilingPointAt, type Place } from '../water/index.js';
+import { boilingPointAt } from '../water/index.js';
 import type { Boil } from './boil.js';
 
 /** A batch as it was made: the formula, what the log of its boil adds to it, and what comes of that. */
@@ -39,12 +40,12 @@ export interface MadeOptions {
  * A batch with everything computed from it. The verdict is of what is in the jars: the formula as written, every addition in
  * the log, the jars that were filled, and the process they went through at the altitude stated then.
  *
- * @param kitchen where it is made; the place a formula was written for does not count
+ * @param kitchen where it is made and with what; the place a formula was written for does not count
  */
 export function madeBatch<D extends FormulaDocument>(
   written: D,
   boil: Boil,
-  kitchen: Place,
+  kitchen: Kitchen,
   { on, planned = false, size }: MadeOptions = {},
 ): MadeBatch<D> {
   const filled = boil.jarred.filter(({ full, part }) => full + part > 0).map((jar) => jar.size);
@@ -121,7 +122,7 @@ function asMade<D extends FormulaDocument>(
 const SAME_POINT_K = 0.05;
 
 /** A boil keeps the boiling point it was lit with, and a process the altitude it was run at, whatever the kitchen says since. */
-function placeOf({ boilingPoint_C, processed }: Boil, kitchen: Place): Place {
+function placeOf({ boilingPoint_C, processed }: Boil, kitchen: Kitchen): Kitchen {
   const place = { ...kitchen };
   if (processed) {
     delete place.altitude_m;

@@ -3,3 +3,5 @@ export { FORMS, RIPENESS, waterPercent } from './ingredient.js';
 export * from './find.js';
 export * from './mass.js';
 export * from './cautions.js';
+export * from './profile.js';
+export * from './season.js';

@@ -1,0 +1,65 @@
+import { balance, type Balance } from '../balance/index.js';
+import { computeFormula } from '../keeping/index.js';
+import { documentOf, POWDER } from '../testing/formula.js';
+import { readFormula, type FormulaDocument, type Kitchen } from './index.js';
+
+const made = (document: FormulaDocument, kitchen: Kitchen): Balance => {
+  const result = balance(readFormula(document, { altitude_m: 300, ...kitchen }).formula);
+  if (!result) throw new Error('nothing in the pot');
+  return result;
+};
+const DAMSON = documentOf([['2.4 kg', 'damson'], ['300 ml', 'water'], ['2.2 kg', 'white-sugar']]); // prettier-ignore
+const BOXED = documentOf([['1.1 kg', 'sour-cherry', 'crushed'], ['1 box', 'pectin-powder'], ['1.25 kg', 'white-sugar']], POWDER); // prettier-ignore
+
+test('a measured jar changes the count in inverse proportion', () => {
+  const before = made(DAMSON, {}).jars[0]?.count.mid ?? 0;
+  const after = made(DAMSON, { jars: [{ size: 'half-pint', volume_ml: 260 }] }).jars[0]?.count.mid ?? 0;
+  expect(after / before).toBeCloseTo(236.6 / 260, 2);
+});
+
+test('a jar measured far over its name is processed as what it is', () => {
+  const keep = (kitchen: Kitchen) => computeFormula({ ...DAMSON, jars: [{ size: 'pint' }] }, { altitude_m: 300, ...kitchen }).keeping.verdict; // prettier-ignore
+  expect(keep({ jars: [{ size: 'pint', volume_ml: 480 }] })).toBe('shelf');
+  expect(keep({ jars: [{ size: 'pint', volume_ml: 700 }] })).toBe('fridge');
+});
+
+test('a stronger pectin sets firmer, a heavier box holds more of it; the keeping is as before', () => {
+  const at = (profile: object): number =>
+    made(BOXED, { pectins: [{ ingredient: 'pectin-powder', ...profile }] }).set.firmness.mid;
+  const plain = made(BOXED, {}).set.firmness.mid;
+  expect(at({ grade: 150 })).toBeCloseTo(plain, 1);
+  expect(at({ grade: 200 })).toBeGreaterThan(plain * 1.15);
+  expect(at({ packageMass_g: 35 })).toBeLessThan(plain * 0.85);
+  const keeping = (kitchen: Kitchen) => computeFormula(BOXED, { altitude_m: 300, ...kitchen }).keeping;
+  const strong = keeping({ pectins: [{ ingredient: 'pectin-powder', grade: 240, pectinPercent: 60 }] });
+  expect(strong.worstPH).toBeCloseTo(keeping({}).worstPH, 2);
+});
+
+test('calcium water made twice as strong carries twice the calcium', () => {
+  const { formula } = readFormula(
+    documentOf([
+      ['1 kg', 'pear'],
+      ['4 tsp', 'calcium-water'],
+    ]),
+    {
+      pectins: [{ ingredient: 'calcium-water', calciumTeaspoons: 1 }],
+    },
+  );
+  expect(formula.lines[1]?.ingredient.calcium_mg).toBe(540);
+});
+
+test('a pan that drives off more shortens the boil; one too small is named', () => {
+  const minutes = (kgPerH: number): number =>
+    made(DAMSON, { pan: { evaporation_kgPerH: kgPerH } }).boilMinutes.mid;
+  expect(minutes(1.2)).toBeGreaterThan(minutes(3));
+  const codes = (capacity_l: number): string[] =>
+    made(DAMSON, { pan: { capacity_l } }).warnings.map(({ code }) => code);
+  expect(codes(16)).not.toContain('pan-too-small');
+  expect(codes(6)).toContain('pan-too-small');
+});
+
+test('a document with a place of its own keeps it, and still uses the kitchen’s jars', () => {
+  const { formula } = readFormula({ ...DAMSON, place: { altitude: '100 m' } }, { altitude_m: 1180, jars: [{ size: 'half-pint', volume_ml: 250 }] }); // prettier-ignore
+  expect(formula.place).toEqual({ altitude_m: 100 });
+  expect(formula.jars[0]?.jar.measured_ml).toBe(250);
+});

@@ -1,0 +1,33 @@
+import type { PectinProfile } from '../produce/index.js';
+import type { Place } from '../water/index.js';
+
+/** A jar measured by its owner: poured full of water to 1/4 in below the rim, and weighed. */
+export interface MeasuredJar {
+  readonly size: string;
+  readonly volume_ml: number;
+}
+
+/** The pan used unless said otherwise. */
+export interface Pan {
+  /** Litres to the brim. */
+  readonly capacity_l?: number;
+  /** Water it drives off at a full boil on its burner, kilograms an hour. */
+  readonly evaporation_kgPerH?: number;
+}
+
+/** Where a formula is made, and what is known there that tables can only guess at. */
+export interface Kitchen extends Place {
+  readonly pectins?: readonly PectinProfile[];
+  readonly jars?: readonly MeasuredJar[];
+  readonly pan?: Pan;
+}
+
+/** A measured jar further than this from its name is another jar, share of its volume. */
+export const MEASURED_JAR_DOUBT = 0.2;
+
+/** The place alone. */
+export const placeIn = ({ altitude_m, pressure_kPa, boilingPoint_C }: Kitchen): Place => ({
+  ...(altitude_m !== undefined && { altitude_m }),
+  ...(pressure_kPa !== undefined && { pressure_kPa }),
+  ...(boilingPoint_C !== undefined && { boilingPoint_C }),
+});

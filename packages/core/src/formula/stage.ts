@@ -1,0 +1,51 @@
+import type { Form, Ingredient } from '../produce/index.js';
+import type { Kind, Method } from './document.js';
+
+/** When something goes into the pot, in the order of the boil. */
+export const STAGES = [
+  'start',
+  'skins-soft',
+  'before-sugar',
+  'full-boil',
+  'after-sugar',
+  'near-end',
+  'off-heat',
+] as const;
+export type Stage = (typeof STAGES)[number];
+
+const SOFT_FORMS: ReadonlySet<Form> = new Set(['juice', 'puree']);
+/** Flavours that boil away, and what must not boil. */
+const LATE: ReadonlySet<string> = new Set(['vanilla', 'essential-oil', 'liqueur', 'nuts']);
+
+/**
+ * When an ingredient goes in, by the way to a set: powdered pectin before the sugar, liquid pectin after it, calcium pectin in
+ * the sweetener at the boil; in a long boil sugar waits until skins are soft, since it toughens them. Common practice.
+ *
+ * @param softening whether the pot holds fruit whose skin or flesh has to soften first
+ */
+export function usualStage(
+  kind: Kind,
+  method: Method,
+  { id, category }: Pick<Ingredient, 'id' | 'category'>,
+  softening: boolean,
+): Stage {
+  if (LATE.has(id)) return id === 'nuts' ? 'near-end' : 'off-heat';
+  if (kind === 'curd') return id === 'butter' ? 'near-end' : 'start';
+  if (category === 'pectin')
+    return method === 'liquid-pectin'
+      ? 'after-sugar'
+      : method === 'calcium-pectin'
+        ? 'full-boil'
+        : 'before-sugar';
+  if (category === 'sweetener') {
+    if (method === 'liquid-pectin' || method === 'jam-sugar') return 'start';
+    if (method === 'powdered-pectin' || method === 'calcium-pectin') return 'full-boil';
+    if (kind === 'fruit-butter') return 'near-end';
+    return softening ? 'skins-soft' : 'start';
+  }
+  if (kind === 'fruit-butter' && (id === 'ground-spice' || id === 'butter')) return 'near-end';
+  return 'start';
+}
+
+/** Fruit of this form has skin or flesh to soften before the sugar. */
+export const softens = (form: Form): boolean => !SOFT_FORMS.has(form);

@@ -1,0 +1,1 @@
+export { STARTERS } from './starters.js';
