@@ -23,6 +23,7 @@ import {
   METHODS,
   PROCESSINGS,
   RIPENESS,
+  STAGES,
   type Decimal,
   type FinishType,
   type Form,
@@ -31,6 +32,7 @@ import {
   type Method,
   type Processing,
   type Ripeness,
+  type Stage,
 } from '@idle-kettle/core';
 import { Day, Percent, PH, Text, Within } from './rules.js';
 
@@ -107,6 +109,14 @@ export class FormulaLineBody {
   @IsOptional()
   @IsIn(RIPENESS, { message: `write one of ${RIPENESS.join(', ')}` })
   ripeness?: Ripeness;
+
+  @IsOptional()
+  @Text(60, 'write the variety as text')
+  variety?: string;
+
+  @IsOptional()
+  @IsIn(STAGES, { message: `write one of ${STAGES.join(', ')}` })
+  goesIn?: Stage;
 
   @Text(80, 'write the amount as text with its unit, such as "1.2 kg"')
   amount!: string;
@@ -300,10 +310,32 @@ export class SaveDocument {
   revision!: number;
 }
 
+/** What is said of a kept formula beside its document. What is not named stays as it is. */
+export class MarkFormula {
+  @IsOptional()
+  @IsBoolean({ message: 'write true or false' })
+  favourite?: boolean;
+
+  @IsOptional()
+  @IsBoolean({ message: 'write true or false' })
+  archived?: boolean;
+}
+
+/** A formula as it once was. */
+export interface FormulaVersion {
+  readonly revision: number;
+  readonly document: FormulaBody;
+  readonly savedAt: string;
+}
+
 export interface FormulaView {
   readonly id: string;
   readonly document: FormulaBody;
+  /** The version that counts, from 1. */
   readonly revision: number;
+  readonly favourite: boolean;
+  /** Put away, or null. */
+  readonly archivedAt: string | null;
   readonly createdAt: string;
   readonly updatedAt: string;
 }

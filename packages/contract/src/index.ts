@@ -2,8 +2,10 @@
 import 'reflect-metadata';
 
 export * from './problem.js';
+export * from './gear.js';
 export * from './kitchen.js';
 export * from './formula.js';
 export * from './batch.js';
 export * from './event.js';
 export * from './shelf.js';
+export * from './prepared.js';

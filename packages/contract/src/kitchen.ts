@@ -1,15 +1,18 @@
+import { Type } from 'class-transformer';
 import {
+  IsBoolean,
   IsIn,
   IsISO8601,
   IsNumber,
   IsOptional,
-  IsString,
-  Length,
   Max,
   Min,
   ValidateIf,
+  ValidateNested,
 } from 'class-validator';
-import { ALTITUDE_RANGE_M, type UnitSystem } from '@idle-kettle/core';
+import { ALTITUDE_RANGE_M, type Kitchen, type PreparedWeight, type UnitSystem } from '@idle-kettle/core';
+import { KitchenGear } from './gear.js';
+import { Name, Within } from './rules.js';
 
 export const UNIT_SYSTEMS = ['metric', 'us'] as const satisfies UnitSystem[];
 export const TEMPERATURE_UNITS = ['C', 'F'] as const;
@@ -19,8 +22,7 @@ const metres = `write a height from ${ALTITUDE_RANGE_M.least} to ${ALTITUDE_RANG
 
 /** The kitchen as its maker sets it. A value that is not known is null. */
 export class KitchenSettings {
-  @IsString({ message: 'write a name' })
-  @Length(1, 80, { message: 'write a name of 1 to 80 letters' })
+  @Name(80)
   name!: string;
 
   /** Metres above the sea, as stated by the maker. */
@@ -44,6 +46,29 @@ export class KitchenSettings {
   @IsISO8601({ strict: true }, { message: 'write when it was measured, as 2026-09-12T18:00:00Z' })
   boilingPointMeasuredAt!: string | null;
 
+  /** Station pressure, kilopascals: not the one a forecast reduces to sea level. */
+  @IsOptional()
+  @Within(
+    48,
+    109,
+    'write the pressure at your own height, 480 to 1090 hPa; a forecast gives it reduced to sea level, which is not it',
+  )
+  pressure_kPa?: number | null;
+
+  @IsOptional()
+  @IsISO8601({ strict: true }, { message: 'write when it was read, as 2026-09-12T18:00:00Z' })
+  pressureReadAt?: string | null;
+
+  /** South of the equator: the seasons are the other way round. */
+  @IsOptional()
+  @IsBoolean({ message: 'write true or false' })
+  southern?: boolean;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => KitchenGear)
+  gear?: KitchenGear;
+
   @IsIn(UNIT_SYSTEMS, { message: `write one of ${UNIT_SYSTEMS.join(', ')}` })
   units!: UnitSystem;
 
@@ -51,7 +76,35 @@ export class KitchenSettings {
   temperatureUnit!: TemperatureUnit;
 }
 
-export interface KitchenView extends KitchenSettings {
+export interface KitchenView extends Required<KitchenSettings> {
   readonly id: string;
   readonly updatedAt: string;
+}
+
+/** A barometer tells of that day's weather, hours. */
+const PRESSURE_HOLDS_H = 24;
+
+/**
+ * The kitchen as the computation takes it.
+ *
+ * @param at milliseconds since 1970: an older pressure is another day's weather and does not count
+ */
+export function kitchenOf(
+  { altitude_m, boilingPoint_C, pressure_kPa, pressureReadAt, gear }: KitchenSettings,
+  at: number,
+  prepared: readonly PreparedWeight[] = [],
+): Kitchen {
+  const fresh =
+    pressure_kPa != null && pressureReadAt != null && at - Date.parse(pressureReadAt) < PRESSURE_HOLDS_H * 3_600_000; // prettier-ignore
+  const pan = gear?.vessels.find(({ id }) => id === gear.usualPanId);
+  const jars = gear?.jars.flatMap(({ size, volume_ml }) => (volume_ml === undefined ? [] : [{ size, volume_ml }])); // prettier-ignore
+  return {
+    ...(altitude_m !== null && { altitude_m }),
+    ...(boilingPoint_C !== null && { boilingPoint_C }),
+    ...(fresh && { pressure_kPa }),
+    ...(gear && gear.pectins.length > 0 && { pectins: gear.pectins }),
+    ...(jars && jars.length > 0 && { jars }),
+    ...(pan && { pan }),
+    ...(prepared.length > 0 && { prepared }),
+  };
 }

@@ -17,6 +17,8 @@ export interface Revisioned {
  * Creates or updates a document. Sending the same document again changes nothing; sending one that was based on an
  * older revision is a conflict, answered with what is stored.
  *
+ * @param afterwards runs in the same transaction when something was changed
+ *
  * @throws ProblemException 409 with `current`, 404 when the id belongs to another household
  */
 export async function saveDocument<M extends Model & Revisioned>(
@@ -26,6 +28,7 @@ export async function saveDocument<M extends Model & Revisioned>(
   { document, revision }: SaveDocument,
   extra: Partial<Attributes<M>>,
   view: (row: M) => unknown,
+  afterwards: (row: M, transaction: Transaction) => Promise<unknown> = () => Promise.resolve(),
 ): Promise<M> {
   const sequelize = model.sequelize;
   if (!sequelize) throw new Error('the model has no connection');
@@ -38,7 +41,10 @@ export async function saveDocument<M extends Model & Revisioned>(
       transaction,
       lock: transaction.LOCK.UPDATE,
     });
-    if (isNew) return row;
+    if (isNew) {
+      await afterwards(row, transaction);
+      return row;
+    }
     if (row.householdId !== householdId) throw notFound('document');
     if (isDeepStrictEqual(row.document, plain)) return row;
     if (row.revision !== revision) {
@@ -48,6 +54,8 @@ export async function saveDocument<M extends Model & Revisioned>(
         { current: view(row) },
       );
     }
-    return row.update({ ...values, revision: revision + 1 } as never, { transaction });
+    const next = await row.update({ ...values, revision: revision + 1 } as never, { transaction });
+    await afterwards(next, transaction);
+    return next;
   });
 }

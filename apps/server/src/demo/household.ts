@@ -1,4 +1,5 @@
-import { emptyFormula, type FormulaDocument, type JarsFilled } from '@idle-kettle/core';
+import type { KitchenGear } from '@idle-kettle/contract';
+import { STARTERS, type FormulaDocument, type JarsFilled } from '@idle-kettle/core';
 
 /** The demo household: invented people, an invented kitchen at 1,180 m, amounts of our own. */
 export const DEMO_KITCHEN = {
@@ -9,45 +10,40 @@ export const DEMO_KITCHEN = {
   temperatureUnit: 'C',
 } as const;
 
-type Line = readonly [amount: string, ingredient: string, form?: 'chopped' | 'juice' | 'puree'];
+const starter = (title: string): FormulaDocument => {
+  const found = STARTERS.find((each) => each.title === title);
+  if (!found) throw new Error(`no starter is called ${title}`);
+  return found;
+};
+const DAMSON = starter('Damson jam');
+const APRICOT = starter('Apricot jam with vanilla');
+const REDCURRANT = starter('Redcurrant jelly');
+const PEAR = starter('Pear butter');
 
-const formula = (
-  title: string,
-  jar: string,
-  lines: readonly Line[],
-  change: Partial<FormulaDocument> = {},
-): FormulaDocument => ({
-  ...emptyFormula(title, jar),
-  lines: lines.map(([amount, ingredient, form]) => ({ ingredient, amount, ...(form && { form }) })),
-  ...change,
-});
-
-const DAMSON = formula('Damson jam', '454-g', [['2.4 kg', 'damson'], ['300 ml', 'water'], ['2.2 kg', 'white-sugar'], ['2 tbsp', 'lemon-juice-bottled']]); // prettier-ignore
-const APRICOT = formula('Apricot jam with vanilla', '340-g', [['1.6 kg', 'apricot'], ['600 g', 'tart-apple', 'chopped'], ['1.45 kg', 'white-sugar'], ['120 ml', 'lemon-juice-bottled'], ['1 tsp', 'vanilla']]); // prettier-ignore
-const REDCURRANT = formula('Redcurrant jelly', '190-ml', [['1.3 l', 'redcurrant', 'juice'], ['1.05 kg', 'white-sugar']], { kind: 'jelly' }); // prettier-ignore
-const PEAR = formula('Pear butter', '340-g', [['3.2 kg', 'pear', 'chopped'], ['350 ml', 'water'], ['300 g', 'white-sugar'], ['100 ml', 'lemon-juice-bottled'], ['1/2 tsp', 'ground-spice']], { kind: 'fruit-butter', method: 'no-gel', finish: { type: 'consistency' } }); // prettier-ignore
-const BLACKCURRANT = formula('Blackcurrant jam', '340-g', [['1.1 kg', 'blackcurrant'], ['650 ml', 'water'], ['1.35 kg', 'white-sugar']]); // prettier-ignore
-const MARMALADE = formula('Bitter orange marmalade', '454-g', [['1.1 kg', 'bitter-orange'], ['2.1 l', 'water'], ['2 kg', 'white-sugar'], ['1', 'lemon']], { kind: 'marmalade' }); // prettier-ignore
-const QUINCE = formula('Quince conserve', '250-ml', [['1.4 kg', 'quince', 'chopped'], ['900 ml', 'water'], ['1.2 kg', 'white-sugar'], ['1 tbsp', 'lemon-juice-bottled'], ['25 g', 'ginger']], { kind: 'conserve' }); // prettier-ignore
-const PASSION = formula('Passion fruit jelly jam', '125-ml', [['700 g', 'passion-fruit'], ['550 g', 'tart-apple', 'chopped'], ['850 g', 'white-sugar'], ['300 ml', 'water']]); // prettier-ignore
-
-const CURD = formula('Passion fruit curd', '125-ml', [['180 g', 'passion-fruit', 'puree'], ['60 ml', 'lemon-juice-bottled'], ['230 g', 'caster-sugar'], ['3', 'egg'], ['3', 'egg-yolk'], ['120 g', 'butter']], { kind: 'curd', method: 'egg', finish: { type: 'curd' } }); // prettier-ignore
-const WINE = formula('Redcurrant and red wine jelly', '125-ml', [['600 ml', 'redcurrant', 'juice'], ['240 ml', 'wine'], ['60 ml', 'wine-vinegar'], ['1.1 kg', 'white-sugar'], ['1 pouch', 'pectin-liquid']], { kind: 'savoury-jelly', method: 'liquid-pectin', finish: { type: 'hard-boil', minutes: 1 } }); // prettier-ignore
-const LIGHT = formula('Light apricot jam', '250-ml', [['1 kg', 'apricot'], ['400 g', 'tart-apple', 'chopped'], ['100 ml', 'lemon-juice-bottled'], ['4 tsp', 'calcium-water'], ['330 g', 'white-sugar'], ['4 tsp', 'pectin-calcium']], { method: 'calcium-pectin', finish: { type: 'hard-boil', minutes: 2 } }); // prettier-ignore
-
-export const DEMO_FORMULAS: readonly FormulaDocument[] = [
-  DAMSON,
-  APRICOT,
-  REDCURRANT,
-  PEAR,
-  BLACKCURRANT,
-  MARMALADE,
-  QUINCE,
-  PASSION,
-  CURD,
-  WINE,
-  LIGHT,
-];
+/** What stands in the kitchen of Hollow Lane. */
+export const DEMO_GEAR: KitchenGear = {
+  thermometers: [
+    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e01', name: 'Long glass one', ice_C: 0.2, boiling_C: 96.1, expectedBoiling_C: 96.05, checkedAt: '2026-09-12T18:00:00.000Z' },
+    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e02', name: 'Probe', ice_C: -0.4, boiling_C: 95.5, expectedBoiling_C: 96.05, checkedAt: '2026-09-12T18:00:00.000Z' },
+  ],
+  thermometerId: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e01',
+  vessels: [
+    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e11', name: 'Wide copper pan', kind: 'pan', capacity_l: 16, evaporation_kgPerH: 2.1 },
+    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e12', name: 'Steel pot', kind: 'pan', capacity_l: 8 },
+    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e13', name: 'Slow cooker', kind: 'slow-cooker', capacity_l: 6, evaporation_kgPerH: 0.2 },
+  ],
+  usualPanId: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e11',
+  burners: [
+    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e21', name: 'Big ring', kind: 'gas', power_kW: 3.5 },
+    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e22', name: 'Left back', kind: 'gas', power_kW: 1.8 },
+  ],
+  canners: [
+    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e31', name: 'Enamel canner', method: 'boiling-water', loads: [{ size: '340-g', jars: 8 }, { size: '454-g', jars: 7 }, { size: '190-ml', jars: 12 }], marks: [] },
+  ],
+  pectins: [],
+  jars: [{ size: '340-g', stock: 24 }, { size: '454-g', stock: 11 }, { size: '190-ml', stock: 18 }, { size: '125-ml', stock: 30 }],
+  people: 4,
+}; // prettier-ignore
 
 export interface DemoBatch {
   readonly document: FormulaDocument;

@@ -19,11 +19,13 @@ import { EventLogService } from '../batches/event-log.service.js';
 import { FormulaService } from '../formulas/formula.service.js';
 import { KitchenService } from '../kitchens/kitchen.service.js';
 import { ShelfService } from '../shelf/shelf.service.js';
-import { DEMO_BATCHES, DEMO_FORMULAS, DEMO_KITCHEN, type DemoBatch } from './household.js';
+import { DEMO_BATCHES, DEMO_GEAR, DEMO_KITCHEN, type DemoBatch } from './household.js';
 
 const MINUTE_MS = 60_000;
 /** Sugar inverted by the middle of a boil; enough to draw a believable curve. */
 const INVERT_SHARE = 0.35;
+
+const FAVOURITES = ['Damson jam', 'Redcurrant jelly'];
 
 /** What the demo thermometer shows: the pot of the formula, losing water at the pan's rate, to a tenth of a degree. */
 function temperatureAt(pot: Balance, pressure_kPa: number, lost_kg: number, offset_K: number): number {
@@ -95,22 +97,25 @@ export async function seedDemo(app: NestExpressApplication, now: Date): Promise<
   if (kitchen)
     await kitchens.save(kitchen.id, {
       ...DEMO_KITCHEN,
+      gear: DEMO_GEAR,
       boilingPointMeasuredAt: new Date(now.getTime() - 40 * MINUTE_MS).toISOString(),
     });
 
   const body = (document: FormulaDocument): FormulaBody => document as FormulaBody;
-  const formulaIds = new Map<FormulaDocument, string>();
-  for (const document of DEMO_FORMULAS) {
-    const id = randomUUID();
-    formulaIds.set(document, id);
-    await app.get(FormulaService).save(id, { document: body(document), revision: 0 });
+  const formulas = app.get(FormulaService);
+  const formulaIds = new Map(
+    (await formulas.layInStarters()).map(({ id, document }) => [document.title, id]),
+  );
+  for (const title of FAVOURITES) {
+    const id = formulaIds.get(title);
+    if (id !== undefined) await formulas.mark(id, { favourite: true });
   }
   for (const batch of DEMO_BATCHES) {
     const id = randomUUID();
     await batches.save(id, {
       document: body(batch.document),
       revision: 0,
-      formulaId: formulaIds.get(batch.document) ?? null,
+      formulaId: formulaIds.get(batch.document.title) ?? null,
     });
     await log.append(id, logOf(batch, now));
     for (const [i, { size, full, part }] of (batch.finished?.jars ?? []).entries()) {

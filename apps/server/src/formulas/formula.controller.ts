@@ -1,5 +1,5 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
-import { SaveDocument, type FormulaView } from '@idle-kettle/contract';
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Put } from '@nestjs/common';
+import { MarkFormula, SaveDocument, type FormulaVersion, type FormulaView } from '@idle-kettle/contract';
 import { idPipe } from '../http/validation.js';
 import { FormulaService } from './formula.service.js';
 
@@ -20,6 +20,23 @@ export class FormulaController {
   @Put(':id')
   save(@Param('id', idPipe) id: string, @Body() body: SaveDocument): Promise<FormulaView> {
     return this.formulas.save(id, body);
+  }
+
+  /** Lays in the starter set; what is there already stays as it is. */
+  @Post('starters')
+  @HttpCode(200)
+  layInStarters(): Promise<FormulaView[]> {
+    return this.formulas.layInStarters();
+  }
+
+  @Get(':id/versions')
+  versions(@Param('id', idPipe) id: string): Promise<FormulaVersion[]> {
+    return this.formulas.versions(id);
+  }
+
+  @Patch(':id')
+  mark(@Param('id', idPipe) id: string, @Body() body: MarkFormula): Promise<FormulaView> {
+    return this.formulas.mark(id, body);
   }
 
   @Delete(':id')

@@ -20,6 +20,12 @@ export class Formula extends Model<InferAttributes<Formula>, InferCreationAttrib
   @Column(DataType.INTEGER)
   declare revision: number;
 
+  @Column(DataType.BOOLEAN)
+  declare favourite: CreationOptional<boolean>;
+
+  @Column({ type: DataType.DATE, field: 'archived_at' })
+  declare archivedAt: CreationOptional<Date | null>;
+
   @CreatedAt
   declare createdAt: CreationOptional<Date>;
 

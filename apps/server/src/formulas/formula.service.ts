@@ -1,16 +1,26 @@
+import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectModel } from '@nestjs/sequelize';
-import { readFormula } from '@idle-kettle/core';
-import type { FormulaView, SaveDocument } from '@idle-kettle/contract';
+import { readFormula, STARTERS } from '@idle-kettle/core';
+import type {
+  FormulaBody,
+  FormulaVersion,
+  FormulaView,
+  MarkFormula,
+  SaveDocument,
+} from '@idle-kettle/contract';
 import { saveDocument } from '../database/save-document.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
+import { FormulaVersionRow } from './formula-version.model.js';
 import { Formula } from './formula.model.js';
 
 const view = (formula: Formula): FormulaView => ({
   id: formula.id,
   document: formula.document,
   revision: formula.revision,
+  favourite: formula.favourite,
+  archivedAt: formula.archivedAt?.toISOString() ?? null,
   createdAt: formula.createdAt.toISOString(),
   updatedAt: formula.updatedAt.toISOString(),
 });
@@ -19,6 +29,7 @@ const view = (formula: Formula): FormulaView => ({
 export class FormulaService {
   constructor(
     @InjectModel(Formula) private readonly formulas: typeof Formula,
+    @InjectModel(FormulaVersionRow) private readonly kept: typeof FormulaVersionRow,
     private readonly households: HouseholdService,
   ) {}
 
@@ -43,7 +54,51 @@ export class FormulaService {
         errors: problems.map(({ path, message }) => ({ path: `document.${path}`, message })),
       });
     }
-    return view(await saveDocument(this.formulas, id, await this.households.current(), body, {}, view));
+    return view(
+      await saveDocument(
+        this.formulas,
+        id,
+        await this.households.current(),
+        body,
+        {},
+        view,
+        ({ revision, householdId, document }, transaction) =>
+          this.kept.create({ formulaId: id, revision, householdId, document }, { transaction }),
+      ),
+    );
+  }
+
+  /** What the formula has been, the newest first. */
+  async versions(id: string): Promise<FormulaVersion[]> {
+    const { householdId } = await this.find(id);
+    const found = await this.kept.findAll({
+      where: { formulaId: id, householdId },
+      order: [['revision', 'DESC']],
+      limit: 200,
+    });
+    return found.map(({ revision, document, savedAt }) => ({
+      revision,
+      document,
+      savedAt: savedAt.toISOString(),
+    }));
+  }
+
+  async mark(id: string, { favourite, archived }: MarkFormula): Promise<FormulaView> {
+    const formula = await this.find(id);
+    await formula.update({
+      ...(favourite !== undefined && { favourite }),
+      ...(archived !== undefined && { archivedAt: archived ? (formula.archivedAt ?? new Date()) : null }),
+    });
+    return view(formula);
+  }
+
+  /** Lays in the starter set, but none whose title is there already, put away or not. @returns all formulas */
+  async layInStarters(): Promise<FormulaView[]> {
+    const titles = new Set((await this.list()).map(({ document }) => document.title));
+    for (const document of STARTERS)
+      if (!titles.has(document.title))
+        await this.save(randomUUID(), { document: document as FormulaBody, revision: 0 });
+    return this.list();
   }
 
   async remove(id: string): Promise<void> {

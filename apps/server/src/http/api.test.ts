@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { BatchView, KitchenView, ProblemBody } from '@idle-kettle/contract';
+import { STARTERS } from '@idle-kettle/core';
+import { emptyGear, type BatchView, type FormulaVersion, type FormulaView, type KitchenView, type ProblemBody } from '@idle-kettle/contract'; // prettier-ignore
 import { damsonJam, newBatch, reading, startTestApp, type TestApp } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 
@@ -12,7 +13,7 @@ afterAll(() => kitchen.close());
 const paths = (body: unknown): string[] => ((body as ProblemBody).errors ?? []).map((error) => error.path);
 const ours = async (): Promise<KitchenView> =>
   ((await kitchen.http.get('/api/kitchens').expect(200)).body as KitchenView[])[0] as KitchenView;
-const settings = ({ id: _id, updatedAt: _updatedAt, ...rest }: KitchenView, change: object = {}): object => ({
+const settings = ({ id: _id, updatedAt: _at, ...rest }: KitchenView, change: object = {}): object => ({
   ...rest,
   ...change,
 });
@@ -60,6 +61,63 @@ describe('kitchens', () => {
       '-430 to 5500 m',
     );
   });
+});
+
+describe('what stands in a kitchen', () => {
+  const GEAR = { ...emptyGear(), pectins: [{ ingredient: 'pectin-powder', packageMass_g: 49, grade: 160 }], jars: [{ size: '340-g', stock: 12, volume_ml: 268 }] }; // prettier-ignore
+  test('is kept, and stays when settings come without it', async () => {
+    const made = await ours();
+    await kitchen.http
+      .put(`/api/kitchens/${made.id}`)
+      .send(settings(made, { gear: GEAR }))
+      .expect(200);
+    const { gear: _gear, ...older } = settings(made) as KitchenView;
+    await kitchen.http.put(`/api/kitchens/${made.id}`).send(older).expect(200);
+    expect((await ours()).gear).toEqual(GEAR);
+  });
+
+  test('every wrong figure is named by its path', async () => {
+    const made = await ours();
+    const { body } = await kitchen.http
+      .put(`/api/kitchens/${made.id}`)
+      .send(
+        settings(made, {
+          pressure_kPa: 1013,
+          gear: { ...GEAR, jars: [{ size: '340-g', volume_ml: 9 }], pectins: [{ ingredient: 'honey' }] },
+        }),
+      ) // prettier-ignore
+      .expect(400);
+    expect(paths(body).sort()).toEqual([
+      'gear.jars[0].volume_ml',
+      'gear.pectins[0].ingredient',
+      'pressure_kPa',
+    ]);
+  });
+
+  test('a second place is added, used, and taken out; the last one stays', async () => {
+    const home = await ours();
+    const hut = randomUUID();
+    await kitchen.http.put(`/api/kitchens/${hut}`).send(settings(home, { name: 'The hut', altitude_m: 2010 })).expect(200);
+    expect((await ours()).name).toBe('The hut');
+    await kitchen.http.post(`/api/kitchens/${home.id}/use`).expect(200);
+    expect((await ours()).id).toBe(home.id);
+    await kitchen.http.delete(`/api/kitchens/${hut}`).expect(204);
+    const { body } = await kitchen.http.delete(`/api/kitchens/${home.id}`).expect(409);
+    expect((body as ProblemBody).detail).toMatch(/only kitchen/);
+    await kitchen.http.post(`/api/kitchens/${hut}/use`).expect(404);
+  }); // prettier-ignore
+
+  test('what was left of bought fruit is kept once, and never more than was bought', async () => {
+    const id = randomUUID();
+    const weighing = { ingredient: 'quince', bought_kg: 2, prepared_kg: 1.4, at: '2026-10-01T10:00:00.000Z' };
+    for (let i = 0; i < 2; i++) await kitchen.http.put(`/api/prepared-weights/${id}`).send(weighing).expect(200);
+    expect((await kitchen.http.get('/api/prepared-weights')).body).toEqual([{ id, ...weighing }]);
+    const { body } = await kitchen.http.put(`/api/prepared-weights/${randomUUID()}`).send({ ...weighing, prepared_kg: 3 }).expect(400);
+    expect(paths(body)).toEqual(['prepared_kg']);
+    await kitchen.http.put(`/api/prepared-weights/${randomUUID()}`).send({ ...weighing, ingredient: 'moonberry' }).expect(400);
+    await kitchen.http.delete(`/api/prepared-weights/${id}`).expect(204);
+    await kitchen.http.delete(`/api/prepared-weights/${id}`).expect(404);
+  }); // prettier-ignore
 });
 
 describe('batches', () => {
@@ -160,6 +218,34 @@ describe('formulas', () => {
     await kitchen.http.get(`/api/formulas/${id}`).expect(200);
     await kitchen.http.delete(`/api/formulas/${id}`).expect(204);
     await kitchen.http.get(`/api/formulas/${id}`).expect(404);
+  });
+
+  test('every saving is a version that can be read again; marks change none of them', async () => {
+    const id = randomUUID();
+    const save = (title: string, revision: number) =>
+      kitchen.http.put(`/api/formulas/${id}`).send({ document: damsonJam({ title }), revision });
+    await save('First', 0).expect(200);
+    await save('First', 1).expect(200);
+    await save('Second', 1).expect(200);
+    const versions = async () => (await kitchen.http.get(`/api/formulas/${id}/versions`).expect(200)).body as FormulaVersion[]; // prettier-ignore
+    expect((await versions()).map((each) => [each.revision, each.document.title])).toEqual([
+      [2, 'Second'],
+      [1, 'First'],
+    ]);
+    await kitchen.http.patch(`/api/formulas/${id}`).send({ favourite: true, archived: true }).expect(200);
+    const { body } = await kitchen.http.patch(`/api/formulas/${id}`).send({ archived: false }).expect(200);
+    expect(body).toMatchObject({ favourite: true, archivedAt: null, revision: 2 });
+    expect(await versions()).toHaveLength(2);
+    await kitchen.http.delete(`/api/formulas/${id}`).expect(204);
+    await kitchen.http.get(`/api/formulas/${id}/versions`).expect(404);
+  });
+
+  test('the starter set is laid in once, and what was renamed or put away does not come back over it', async () => {
+    const lay = async () => (await kitchen.http.post('/api/formulas/starters').expect(200)).body as FormulaView[]; // prettier-ignore
+    const first = await lay();
+    expect(first).toHaveLength(STARTERS.length);
+    await kitchen.http.patch(`/api/formulas/${first[0]?.id}`).send({ archived: true }).expect(200);
+    expect(await lay()).toHaveLength(STARTERS.length);
   });
 
   test('one that cannot be computed is refused with every problem by its path', async () => {

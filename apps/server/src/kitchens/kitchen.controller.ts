@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Param, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { KitchenSettings, type KitchenView } from '@idle-kettle/contract';
 import { idPipe } from '../http/validation.js';
 import { KitchenService } from './kitchen.service.js';
@@ -15,5 +15,17 @@ export class KitchenController {
   @Put(':id')
   save(@Param('id', idPipe) id: string, @Body() settings: KitchenSettings): Promise<KitchenView> {
     return this.kitchens.save(id, settings);
+  }
+
+  @Post(':id/use')
+  @HttpCode(200)
+  use(@Param('id', idPipe) id: string): Promise<KitchenView> {
+    return this.kitchens.use(id);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id', idPipe) id: string): Promise<void> {
+    return this.kitchens.remove(id);
   }
 }

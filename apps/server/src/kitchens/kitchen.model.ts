@@ -1,6 +1,6 @@
 import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
 import { Column, CreatedAt, DataType, Model, PrimaryKey, Table, UpdatedAt } from 'sequelize-typescript';
-import type { TemperatureUnit } from '@idle-kettle/contract';
+import type { KitchenGear, TemperatureUnit } from '@idle-kettle/contract';
 import type { UnitSystem } from '@idle-kettle/core';
 
 @Table({ tableName: 'kitchens' })
@@ -29,6 +29,22 @@ export class Kitchen extends Model<InferAttributes<Kitchen>, InferCreationAttrib
 
   @Column({ type: DataType.TEXT, field: 'temperature_unit' })
   declare temperatureUnit: TemperatureUnit;
+
+  @Column({ type: DataType.DOUBLE, field: 'pressure_kpa' })
+  declare pressure_kPa: number | null;
+
+  @Column({ type: DataType.DATE, field: 'pressure_read_at' })
+  declare pressureReadAt: Date | null;
+
+  @Column(DataType.BOOLEAN)
+  declare southern: CreationOptional<boolean>;
+
+  @Column(DataType.JSONB)
+  declare gear: CreationOptional<KitchenGear>;
+
+  /** The kitchen used last is the one everything is computed for. */
+  @Column({ type: DataType.DATE, field: 'used_at' })
+  declare usedAt: CreationOptional<Date>;
 
   @CreatedAt
   declare createdAt: CreationOptional<Date>;

@@ -1,11 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectModel } from '@nestjs/sequelize';
-import type { KitchenSettings, KitchenView } from '@idle-kettle/contract';
-import type { Place } from '@idle-kettle/core';
+import {
+  emptyGear,
+  kitchenOf,
+  type KitchenGear,
+  type KitchenSettings,
+  type KitchenView,
+} from '@idle-kettle/contract';
+import type { Kitchen as KnownKitchen } from '@idle-kettle/core';
 import { HouseholdService } from '../households/household.service.js';
-import { notFound } from '../http/problem.filter.js';
+import { notFound, ProblemException } from '../http/problem.filter.js';
 import { Kitchen } from './kitchen.model.js';
+import { PreparedService } from './prepared.service.js';
 
 const view = (kitchen: Kitchen): KitchenView => ({
   id: kitchen.id,
@@ -13,6 +20,10 @@ const view = (kitchen: Kitchen): KitchenView => ({
   altitude_m: kitchen.altitude_m,
   boilingPoint_C: kitchen.boilingPoint_C,
   boilingPointMeasuredAt: kitchen.boilingPointMeasuredAt?.toISOString() ?? null,
+  pressure_kPa: kitchen.pressure_kPa,
+  pressureReadAt: kitchen.pressureReadAt?.toISOString() ?? null,
+  southern: kitchen.southern,
+  gear: { ...emptyGear(), ...kitchen.gear },
   units: kitchen.units,
   temperatureUnit: kitchen.temperatureUnit,
   updatedAt: kitchen.updatedAt.toISOString(),
@@ -23,12 +34,13 @@ export class KitchenService {
   constructor(
     @InjectModel(Kitchen) private readonly kitchens: typeof Kitchen,
     private readonly households: HouseholdService,
+    private readonly prepared: PreparedService,
   ) {}
 
-  /** Every kitchen of the household, oldest first; the first request makes one whose altitude is not known yet. */
+  /** Every kitchen of the household, the one in use first; the first request makes one whose altitude is not known yet. */
   async list(): Promise<KitchenView[]> {
     const householdId = await this.households.current();
-    const found = await this.kitchens.findAll({ where: { householdId }, order: [['createdAt', 'ASC']] });
+    const found = await this.kitchens.findAll({ where: { householdId }, order: [['usedAt', 'DESC']] });
     if (found.length > 0) return found.map(view);
     const made = await this.kitchens.create({
       id: randomUUID(),
@@ -37,35 +49,68 @@ export class KitchenService {
       altitude_m: null,
       boilingPoint_C: null,
       boilingPointMeasuredAt: null,
+      pressure_kPa: null,
+      pressureReadAt: null,
       units: 'metric',
       temperatureUnit: 'C',
     });
     return [view(made)];
   }
 
-  /** Where the household's kettle stands, as far as it has said. */
-  async place(): Promise<Place> {
+  /** The kitchen in use as the computation takes it, as far as the household has said. */
+  async inUse(): Promise<KnownKitchen> {
     const [kitchen] = await this.list();
-    return {
-      ...(kitchen?.altitude_m != null && { altitude_m: kitchen.altitude_m }),
-      ...(kitchen?.boilingPoint_C != null && { boilingPoint_C: kitchen.boilingPoint_C }),
-    };
+    return kitchen ? kitchenOf(kitchen, Date.now(), await this.prepared.list()) : {};
   }
 
+  /** From now on everything is computed for this kitchen. */
+  async use(id: string): Promise<KitchenView> {
+    const kitchen = await this.find(id);
+    await kitchen.update({ usedAt: new Date() });
+    return view(kitchen);
+  }
+
+  /** Removes a place that is not cooked at any more; the last one stays. */
+  async remove(id: string): Promise<void> {
+    const kitchen = await this.find(id);
+    if ((await this.kitchens.count({ where: { householdId: kitchen.householdId } })) < 2)
+      throw new ProblemException(409, 'this is the only kitchen; add another before you take it out');
+    await kitchen.destroy();
+  }
+
+  /** Keeps the settings of a kitchen; an id not seen before is a new one. What the message leaves out stays as it is. */
   async save(id: string, settings: KitchenSettings): Promise<KitchenView> {
-    const kitchen = await this.kitchens.findOne({
-      where: { id, householdId: await this.households.current() },
-    });
-    if (!kitchen) throw notFound('kitchen');
+    const householdId = await this.households.current();
     const measuredAt = settings.boilingPoint_C === null ? null : settings.boilingPointMeasuredAt;
-    await kitchen.update({
+    const { pressure_kPa, pressureReadAt, southern, gear } = settings;
+    const values = {
       name: settings.name,
       altitude_m: settings.altitude_m,
       boilingPoint_C: settings.boilingPoint_C,
       boilingPointMeasuredAt: measuredAt ? new Date(measuredAt) : null,
       units: settings.units,
       temperatureUnit: settings.temperatureUnit,
+      ...(pressure_kPa !== undefined && { pressure_kPa }),
+      ...(pressureReadAt !== undefined && {
+        pressureReadAt: pressureReadAt && pressure_kPa !== null ? new Date(pressureReadAt) : null,
+      }),
+      ...(southern !== undefined && { southern }),
+      ...(gear !== undefined && { gear: JSON.parse(JSON.stringify(gear)) as KitchenGear }),
+    };
+    const [kitchen, isNew] = await this.kitchens.findOrCreate({
+      where: { id },
+      defaults: { id, householdId, pressure_kPa: null, pressureReadAt: null, ...values },
     });
-    return view(kitchen);
+    if (kitchen.householdId !== householdId) throw notFound('kitchen');
+    if (!isNew) await kitchen.update(values);
+    return view(await kitchen.reload());
+  }
+
+  private async find(id: string): Promise<Kitchen> {
+    const kitchen = await this.kitchens.findOne({
+      where: { id, householdId: await this.households.current() },
+    });
+    if (!kitchen) throw notFound('kitchen');
+    return kitchen;
   }
 }

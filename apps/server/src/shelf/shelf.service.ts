@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { findJar, firstFruit, madeBatch, type Boil, type Place } from '@idle-kettle/core';
+import { findJar, firstFruit, madeBatch, type Boil, type Kitchen } from '@idle-kettle/core';
 import type { FormulaBody, LotKeeping, LotView, MoveJars, PutOnShelf } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
 import { EventLogService } from '../batches/event-log.service.js';
@@ -37,8 +37,8 @@ const PART_JAR: LotKeeping = {
   months: 1,
 };
 
-function keepingOf({ document, size, made_on: on }: LotRow, boil: Boil, place: Place): LotKeeping {
-  const { verdict, reasons, storage } = madeBatch(document, boil, place, { on, size }).keeping;
+function keepingOf({ document, size, made_on: on }: LotRow, boil: Boil, kitchen: Kitchen): LotKeeping {
+  const { verdict, reasons, storage } = madeBatch(document, boil, kitchen, { on, size }).keeping;
   return { verdict, reason: reasons[0]?.text ?? '', months: storage.months };
 }
 
@@ -134,14 +134,14 @@ export class ShelfService {
       type: QueryTypes.SELECT,
     });
     const boils = await this.log.boilsOf([...new Set(rows.map((row) => row.batch_id))], KEEPING_EVENTS);
-    const place = await this.kitchens.place();
+    const kitchen = await this.kitchens.inUse();
     // Lots of one size from one batch keep alike.
     const known = new Map<string, LotKeeping>();
     const keeping = (row: LotRow): LotKeeping => {
       const boil = boils.get(row.batch_id);
       if (row.part_fill !== null || !boil) return PART_JAR;
       const key = `${row.batch_id} ${row.size}`;
-      const found = known.get(key) ?? keepingOf(row, boil, place);
+      const found = known.get(key) ?? keepingOf(row, boil, kitchen);
       known.set(key, found);
       return found;
     };

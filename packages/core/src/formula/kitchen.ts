@@ -1,4 +1,4 @@
-import type { PectinProfile } from '../produce/index.js';
+import type { PectinProfile, PreparedWeight } from '../produce/index.js';
 import type { Place } from '../water/index.js';
 
 /** A jar measured by its owner: poured full of water to 1/4 in below the rim, and weighed. */
@@ -20,6 +20,8 @@ export interface Kitchen extends Place {
   readonly pectins?: readonly PectinProfile[];
   readonly jars?: readonly MeasuredJar[];
   readonly pan?: Pan;
+  /** What was left of bought fruit when it was prepared here. */
+  readonly prepared?: readonly PreparedWeight[];
 }
 
 /** A measured jar further than this from its name is another jar, share of its volume. */

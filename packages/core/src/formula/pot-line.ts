@@ -7,13 +7,14 @@ import {
   readName,
   RIPENESS,
   withProfile,
+  withWeighings,
   type Composition,
   type Form,
   type Ingredient,
-  type PectinProfile,
 } from '../produce/index.js';
 import { MAIN_ACIDS, type MainAcid } from './document.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
+import type { Kitchen } from './kitchen.js';
 import { STAGES, type Stage } from './stage.js';
 
 /** One understood line: what goes into the pot. */
@@ -47,7 +48,7 @@ export function readLine(
   reader: Reader,
   index: number,
   value: unknown,
-  pectins: readonly PectinProfile[] = [],
+  { pectins = [], prepared = [] }: Pick<Kitchen, 'pectins' | 'prepared'> = {},
 ): PotLine | undefined {
   const path = `lines[${index}]`;
   if (!isObject(value)) {
@@ -60,7 +61,10 @@ export function readLine(
   if (!amount || !named) return undefined;
   const { form } = named;
   const profile = pectins.find((each) => each.ingredient === named.ingredient.id);
-  const ingredient = profile ? withProfile(named.ingredient, profile) : named.ingredient;
+  const ingredient = withWeighings(
+    profile ? withProfile(named.ingredient, profile) : named.ingredient,
+    prepared,
+  );
   const mass = massOf(amount, ingredient, form);
   if (!mass.ok) {
     reader.problem(`${path}.amount`, mass.message);

@@ -62,7 +62,7 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
     reader.problem('lines', `${given.length} lines; at most ${MOST_LINES} are computed`);
   const lines = given
     .slice(0, MOST_LINES)
-    .flatMap((line, index) => readLine(reader, index, line, kitchen.pectins) ?? []);
+    .flatMap((line, index) => readLine(reader, index, line, kitchen) ?? []);
 
   const finish = readFinish(reader, doc.finish, kind, method);
   const place = readPlace(reader, doc.place, placeIn(kitchen));

@@ -5,3 +5,4 @@ export * from './mass.js';
 export * from './cautions.js';
 export * from './profile.js';
 export * from './season.js';
+export * from './prepared.js';

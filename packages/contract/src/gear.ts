@@ -1,0 +1,202 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsIn, IsISO8601, IsOptional, IsUUID, ValidateNested } from 'class-validator';
+import { PROCESS_BANDS, PROFILED, type Profiled } from '@idle-kettle/core';
+import { Name, Text, Within } from './rules.js';
+
+/*
+ * What stands in a kitchen, as its maker knows it. A figure that is not known is left out: the generic one is used.
+ */
+
+const MOST = 40;
+const List =
+  (of: () => new () => object): PropertyDecorator =>
+  (target, key) => {
+    IsArray({ message: 'write a list' })(target, key);
+    ArrayMaxSize(MOST, { message: `write at most ${MOST}` })(target, key);
+    ValidateNested({ each: true })(target, key);
+    Type(of)(target, key);
+  };
+
+class Named {
+  @IsUUID(undefined, { message: 'write an id of its own' })
+  id!: string;
+
+  @Name(60)
+  name!: string;
+}
+
+/** A thermometer, checked in melting ice and in boiling water. */
+export class ThermometerBody extends Named {
+  /** What it shows in melting ice; 0 is right at any height. */
+  @IsOptional()
+  @Within(-10, 10, 'write what it shows in melting ice, -10 to 10 °C (14 to 50 °F)')
+  ice_C?: number;
+
+  /** What it shows in boiling water. */
+  @IsOptional()
+  @Within(75, 108, 'write what it shows in boiling water, 75 to 108 °C (167 to 226 °F)')
+  boiling_C?: number;
+
+  /** What boiling water was there that day, by pressure or altitude. */
+  @IsOptional()
+  @Within(75, 108, 'write 75 to 108 °C')
+  expectedBoiling_C?: number;
+
+  @IsOptional()
+  @IsISO8601({ strict: true }, { message: 'write when it was checked, as 2026-09-12T18:00:00Z' })
+  checkedAt?: string;
+}
+
+export const VESSEL_KINDS = ['pan', 'slow-cooker', 'oven-dish'] as const;
+export type VesselKind = (typeof VESSEL_KINDS)[number];
+
+/** What things are cooked in. */
+export class VesselBody extends Named {
+  @IsIn(VESSEL_KINDS, { message: `write one of ${VESSEL_KINDS.join(', ')}` })
+  kind!: VesselKind;
+
+  /** Litres to the brim. */
+  @IsOptional()
+  @Within(0.2, 200, 'write its size to the brim, 0.2 to 200 litres')
+  capacity_l?: number;
+
+  /** Water it drives off at its usual heat, lid off, kilograms an hour. */
+  @IsOptional()
+  @Within(0.01, 20, 'write the water it loses in an hour, 0.01 to 20 kg')
+  evaporation_kgPerH?: number;
+}
+
+export const BURNER_KINDS = ['gas', 'electric', 'induction', 'outdoor'] as const;
+export type BurnerKind = (typeof BURNER_KINDS)[number];
+
+export class BurnerBody extends Named {
+  @IsIn(BURNER_KINDS, { message: `write one of ${BURNER_KINDS.join(', ')}` })
+  kind!: BurnerKind;
+
+  @IsOptional()
+  @Within(0.2, 30, 'write its power, 0.2 to 30 kW')
+  power_kW?: number;
+}
+
+export const CANNER_METHODS = ['boiling-water', 'steam'] as const;
+export type CannerMethod = (typeof CANNER_METHODS)[number];
+
+export class CannerLoadBody {
+  @Text(20, 'write a jar size such as "half-pint"')
+  size!: string;
+
+  @Within(1, 60, 'write how many fit at once, 1 to 60')
+  jars!: number;
+}
+
+const BAND_IDS = PROCESS_BANDS.map(({ id }) => id);
+export type BandId = (typeof PROCESS_BANDS)[number]['id'];
+
+/** Where a steam canner's own dial or vent shows full steam, for an altitude band. */
+export class CannerMarkBody {
+  @IsIn(BAND_IDS, { message: `write one of ${BAND_IDS.join(', ')}` })
+  band!: BandId;
+
+  @Text(60, 'write the mark as it stands on the canner')
+  mark!: string;
+}
+
+export class CannerBody extends Named {
+  @IsIn(CANNER_METHODS, { message: `write one of ${CANNER_METHODS.join(', ')}` })
+  method!: CannerMethod;
+
+  @List(() => CannerLoadBody)
+  loads!: CannerLoadBody[];
+
+  @List(() => CannerMarkBody)
+  marks!: CannerMarkBody[];
+}
+
+/** A pectin product as its maker describes it. */
+export class PectinBody {
+  @IsIn(PROFILED, { message: `write one of ${PROFILED.join(', ')}` })
+  ingredient!: Profiled;
+
+  @IsOptional()
+  @Within(5, 2000, 'write the weight of one box or pouch, 5 to 2000 g')
+  packageMass_g?: number;
+
+  @IsOptional()
+  @Within(2, 25, 'write grams in a level tablespoon, 2 to 25')
+  gramsPerTablespoon?: number;
+
+  @IsOptional()
+  @Within(1, 100, 'write the pectin in it, 1 to 100 %')
+  pectinPercent?: number;
+
+  @IsOptional()
+  @Within(50, 300, 'write the grade, 50 to 300 °SAG; 150 is usual')
+  grade?: number;
+
+  @IsOptional()
+  @Within(0.1, 10, 'write teaspoons, 0.1 to 10')
+  calciumTeaspoons?: number;
+
+  @IsOptional()
+  @Within(20, 2000, 'write millilitres of water, 20 to 2000')
+  calciumWater_ml?: number;
+}
+
+/** Jars of one size: how many there are, and what one holds if it was measured. */
+export class JarStockBody {
+  @Text(20, 'write a jar size such as "half-pint"')
+  size!: string;
+
+  @IsOptional()
+  @Within(30, 2000, 'write what it holds to 6 mm (1/4 in) below the rim, 30 to 2000 ml')
+  volume_ml?: number;
+
+  @IsOptional()
+  @Within(0, 5000, 'write how many there are, 0 to 5000')
+  stock?: number;
+}
+
+/** Everything that stands in one kitchen. */
+export class KitchenGear {
+  @List(() => ThermometerBody)
+  thermometers!: ThermometerBody[];
+
+  /** The one in use. */
+  @IsOptional()
+  @IsUUID(undefined, { message: 'write the id of a thermometer' })
+  thermometerId?: string;
+
+  @List(() => VesselBody)
+  vessels!: VesselBody[];
+
+  /** The pan for a sugar boil unless said otherwise. */
+  @IsOptional()
+  @IsUUID(undefined, { message: 'write the id of a pan' })
+  usualPanId?: string;
+
+  @List(() => BurnerBody)
+  burners!: BurnerBody[];
+
+  @List(() => CannerBody)
+  canners!: CannerBody[];
+
+  @List(() => PectinBody)
+  pectins!: PectinBody[];
+
+  @List(() => JarStockBody)
+  jars!: JarStockBody[];
+
+  /** People who eat here. */
+  @IsOptional()
+  @Within(1, 100, 'write how many people eat here, 1 to 100')
+  people?: number;
+}
+
+export const emptyGear = (): KitchenGear => ({
+  thermometers: [],
+  vessels: [],
+  burners: [],
+  canners: [],
+  pectins: [],
+  jars: [],
+});
