@@ -1,28 +1,27 @@
 import { useMemo, type ReactNode } from 'react';
-import type { KitchenView } from '@idle-kettle/contract';
-import type { Place } from '@idle-kettle/core';
-import { useKitchens } from '../data/queries.js';
+import { kitchenOf } from '@idle-kettle/contract';
+import { useKitchens, usePreparedWeights } from '../data/queries.js';
+import { useHour } from '../ui/now.js';
 import { HabitContext, type Habit } from '../ui/habit.js';
 
-export const placeOf = ({
-  altitude_m,
-  boilingPoint_C,
-}: Pick<KitchenView, 'altitude_m' | 'boilingPoint_C'>): Place => ({
-  ...(altitude_m !== null && { altitude_m }),
-  ...(boilingPoint_C !== null && { boilingPoint_C }),
-});
-
-/** Gives every screen the person's units and where the kettle stands. */
+/** Gives every screen the person's units, where the kettle stands, and what is known there. */
 export function HabitProvider({ children }: { readonly children: ReactNode }) {
   const kitchen = useKitchens().data?.[0];
+  const prepared = usePreparedWeights().data;
+  // A barometer counts for a day, so an open page looks again now and then.
+  const hour = useHour();
   const habit = useMemo<Habit>(() => {
-    const place = kitchen ? placeOf(kitchen) : {};
+    const place = kitchen ? kitchenOf(kitchen, hour, prepared) : {};
     return {
       units: kitchen?.units ?? 'metric',
       temperatureUnit: kitchen?.temperatureUnit ?? 'C',
       place,
-      placeKnown: Object.keys(place).length > 0,
+      placeKnown:
+        place.altitude_m !== undefined ||
+        place.boilingPoint_C !== undefined ||
+        place.pressure_kPa !== undefined,
+      southern: kitchen?.southern ?? false,
     };
-  }, [kitchen]);
+  }, [kitchen, prepared, hour]);
   return <HabitContext value={habit}>{children}</HabitContext>;
 }

@@ -24,7 +24,7 @@ const PATIENCE_MS = 8000;
  * @throws ServerAway when there was no answer or the database is away, ApiProblem when the server refused
  */
 export async function request<T>(
-  method: 'GET' | 'PUT' | 'POST' | 'DELETE',
+  method: 'GET' | 'PUT' | 'POST' | 'PATCH' | 'DELETE',
   path: string,
   body?: unknown,
 ): Promise<T> {

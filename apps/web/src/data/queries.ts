@@ -14,6 +14,8 @@ import type {
   KitchenSettings,
   KitchenView,
   LotView,
+  FormulaVersion,
+  PreparedWeightView,
 } from '@idle-kettle/contract';
 import { inOrder, type BatchEvent } from '@idle-kettle/core';
 import { ApiProblem, get, request } from './api.js';
@@ -27,6 +29,8 @@ export const keys = {
   batch: (id: string) => ['batch', id] as const,
   events: (id: string) => ['events', id] as const,
   shelf: ['shelf'] as const,
+  prepared: ['prepared-weights'] as const,
+  versions: (id: string) => ['formula-versions', id] as const,
 };
 
 export const queryClient = new QueryClient({
@@ -48,6 +52,13 @@ export const useKitchens = (): UseQueryResult<KitchenView[]> =>
   useQuery({ queryKey: keys.kitchens, queryFn: () => get<KitchenView[]>('/kitchens') });
 export const useFormulas = (): UseQueryResult<FormulaView[]> =>
   useQuery({ queryKey: keys.formulas, queryFn: () => get<FormulaView[]>('/formulas') });
+export const useVersions = (id: string): UseQueryResult<FormulaVersion[]> =>
+  useQuery({
+    queryKey: keys.versions(id),
+    queryFn: () => get<FormulaVersion[]>(`/formulas/${id}/versions`),
+  });
+export const usePreparedWeights = (): UseQueryResult<PreparedWeightView[]> =>
+  useQuery({ queryKey: keys.prepared, queryFn: () => get<PreparedWeightView[]>('/prepared-weights') });
 export const useBatches = (): UseQueryResult<BatchSummary[]> =>
   useQuery({
     queryKey: keys.batches,

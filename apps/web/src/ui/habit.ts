@@ -5,17 +5,19 @@ import {
   formatMass,
   formatTemperature,
   formatVolume,
-  type Place,
+  type Kitchen,
   type UnitSystem,
 } from '@idle-kettle/core';
 
-/** The person's habit and place, from the kitchen. */
+/** The person's habit, and the kitchen everything is computed for. */
 export interface Habit {
   readonly units: UnitSystem;
   readonly temperatureUnit: TemperatureUnit;
-  readonly place: Place;
+  readonly place: Kitchen;
   /** False until the kitchen has been read or while its altitude is not stated. */
   readonly placeKnown: boolean;
+  /** South of the equator. */
+  readonly southern: boolean;
 }
 
 export const HabitContext = createContext<Habit>({
@@ -23,6 +25,7 @@ export const HabitContext = createContext<Habit>({
   temperatureUnit: 'C',
   place: {},
   placeKnown: false,
+  southern: false,
 });
 
 export interface Formats {

@@ -26,6 +26,12 @@ const current = (): number => now;
 /** Milliseconds since 1970, a new value twice a second while anything on screen shows it. */
 export const useNow = (): number => useSyncExternalStore(watch, current);
 
+const HOUR_MS = 3_600_000;
+const thisHour = (): number => Math.floor(Date.now() / HOUR_MS) * HOUR_MS;
+
+/** The full hour, milliseconds since 1970; a new value once an hour. */
+export const useHour = (): number => useSyncExternalStore(watch, thisHour);
+
 /** "0:42", "17:20", "1:02:05". */
 export function clock(ms: number): string {
   const seconds = Math.max(Math.floor(ms / 1000), 0);

@@ -28,7 +28,7 @@ describe('an order that mixes the schools is explained', () => {
   const codes = (lines: Lines, rest: Partial<FormulaDocument>, goesIn: Record<string, Stage>): string[] => {
     const document = documentOf(lines, rest);
     const moved = document.lines.map((line) => ({ ...line, ...(goesIn[line.ingredient ?? ''] && { goesIn: goesIn[line.ingredient ?? ''] }) })); // prettier-ignore
-    return balance(pot({ ...document, lines: moved as FormulaDocument['lines'] }))?.warnings.map(({ code }) => code) ?? []; // prettier-ignore
+    return balance(pot({ ...document, lines: moved }))?.warnings.map(({ code }) => code) ?? []; // prettier-ignore
   };
   const BOXED: Lines = [['1.1 kg', 'sour-cherry', 'crushed'], ['1 box', 'pectin-powder'], ['1.25 kg', 'white-sugar']]; // prettier-ignore
   const POUCHED: Lines = [['1 kg', 'pear', 'crushed'], ['1.35 kg', 'white-sugar'], ['1 pouch', 'pectin-liquid']]; // prettier-ignore

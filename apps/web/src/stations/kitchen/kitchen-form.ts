@@ -13,6 +13,8 @@ export interface KitchenForm {
   name: string;
   altitude: string;
   boilingPoint: string;
+  pressure: string;
+  southern: 'north' | 'south';
   units: UnitSystem;
   temperatureUnit: TemperatureUnit;
 }
@@ -22,6 +24,8 @@ export const toForm = (kitchen: KitchenView): KitchenForm => ({
   altitude: kitchen.altitude_m === null ? '' : formatAltitude(kitchen.altitude_m, kitchen.units),
   boilingPoint:
     kitchen.boilingPoint_C === null ? '' : formatTemperature(kitchen.boilingPoint_C, kitchen.temperatureUnit),
+  pressure: kitchen.pressure_kPa === null ? '' : `${(kitchen.pressure_kPa * 10).toFixed(0)} hPa`,
+  southern: kitchen.southern ? 'south' : 'north',
   units: kitchen.units,
   temperatureUnit: kitchen.temperatureUnit,
 });
@@ -39,8 +43,8 @@ export function readForm(
 ): { settings: KitchenSettings; errors: FormErrors } {
   const errors: FormErrors = {};
   const measured = (
-    field: 'altitude' | 'boilingPoint',
-    name: 'length' | 'temperature',
+    field: 'altitude' | 'boilingPoint' | 'pressure',
+    name: 'length' | 'temperature' | 'pressure',
     unit: string,
   ): number | null => {
     if (form[field].trim() === '') return null;
@@ -54,18 +58,24 @@ export function readForm(
     boilingPoint_C !== null &&
     was.boilingPoint_C !== null &&
     Math.abs(boilingPoint_C - was.boilingPoint_C) < 0.06;
+  const pressure_kPa = measured('pressure', 'pressure', 'hPa');
+  const samePressure = pressure_kPa !== null && was.pressure_kPa !== null && Math.abs(pressure_kPa - was.pressure_kPa) < 0.06; // prettier-ignore
   const settings = plainToInstance(KitchenSettings, {
     name: form.name.trim(),
     altitude_m: measured('altitude', 'length', form.units === 'metric' ? 'm' : 'ft'),
     boilingPoint_C: unchanged ? was.boilingPoint_C : boilingPoint_C,
     boilingPointMeasuredAt:
       boilingPoint_C === null ? null : unchanged ? was.boilingPointMeasuredAt : now.toISOString(),
+    pressure_kPa,
+    pressureReadAt: pressure_kPa === null ? null : samePressure ? was.pressureReadAt : now.toISOString(),
+    southern: form.southern === 'south',
     units: form.units,
     temperatureUnit: form.temperatureUnit,
   } satisfies KitchenSettings);
   const fieldOf: Readonly<Record<string, keyof KitchenForm>> = {
     altitude_m: 'altitude',
     boilingPoint_C: 'boilingPoint',
+    pressure_kPa: 'pressure',
     name: 'name',
     units: 'units',
     temperatureUnit: 'temperatureUnit',

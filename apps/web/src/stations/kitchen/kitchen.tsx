@@ -1,16 +1,22 @@
 import { formatDistanceToNow } from 'date-fns';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { toast } from 'sonner';
-import type { KitchenView } from '@idle-kettle/contract';
+import { kitchenOf, type KitchenView } from '@idle-kettle/contract';
 import { boilingPointAt, gelTemperature_C, thermometerOffset_K } from '@idle-kettle/core';
-import { placeOf } from '../../app/habit-provider.js';
 import { ApiProblem } from '../../data/api.js';
 import { useKitchens, useSaveKitchen } from '../../data/queries.js';
+import { useHour } from '../../ui/now.js';
 import { formatsOf } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
 import { sentence } from '../../ui/sentence.js';
 import { Loading, Page } from '../../ui/page.js';
+import { Canners } from './canners.js';
+import { JarStock } from './jar-stock.js';
 import { readForm, toForm, type KitchenForm } from './kitchen-form.js';
+import { Pectins } from './pectins.js';
+import { Places } from './places.js';
+import { Thermometers } from './thermometers.js';
+import { Burners, Vessels } from './vessels.js';
 
 /** Where the kettle stands, and the person's units. */
 export function Kitchen() {
@@ -24,7 +30,20 @@ export function Kitchen() {
           The server does not answer. It is tried again when you come back to this page.
         </Notice>
       )}
-      {kitchen && <Settings kitchen={kitchen} />}
+      {kitchen && (
+        <>
+          <Places kitchens={kitchens.data ?? []} />
+          <Settings key={`${kitchen.id} ${kitchen.boilingPoint_C ?? ''}`} kitchen={kitchen} />
+          <div className="mt-5 grid items-start gap-5 xl:grid-cols-2">
+            <Thermometers />
+            <JarStock />
+            <Vessels />
+            <Pectins />
+            <Canners />
+            <Burners />
+          </div>
+        </>
+      )}
     </Page>
   );
 }
@@ -114,6 +133,22 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
             </span>
           )}
         </Field>
+        <Field
+          label="Pressure today"
+          hint="From a barometer in this kitchen, not from a forecast: that one is reduced to sea level. It counts for a day."
+          error={errors.pressure?.message}
+          id="pressure"
+        >
+          <input
+            id="pressure"
+            className="input w-44"
+            placeholder="880 hPa"
+            maxLength={20}
+            {...register('pressure')}
+            aria-invalid={Boolean(errors.pressure)}
+            aria-describedby="pressure-hint"
+          />
+        </Field>
         <div className="flex flex-wrap gap-5">
           <Field label="Weights and volumes" id="units">
             <select id="units" className="select w-48" {...register('units')}>
@@ -125,6 +160,12 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
             <select id="temperatureUnit" className="select w-48" {...register('temperatureUnit')}>
               <option value="C">degrees Celsius</option>
               <option value="F">degrees Fahrenheit</option>
+            </select>
+          </Field>
+          <Field label="Seasons" id="southern">
+            <select id="southern" className="select w-48" {...register('southern')}>
+              <option value="north">of the north</option>
+              <option value="south">of the south</option>
             </select>
           </Field>
         </div>
@@ -182,11 +223,17 @@ const FROM_WORDS = {
 
 /** What follows from the settings as they are being typed. */
 function Derived({ form, kitchen }: { readonly form: KitchenForm; readonly kitchen: KitchenView }) {
+  const hour = useHour();
   const { settings, errors } = readForm(form, kitchen, new Date(0));
-  const place = placeOf({
-    altitude_m: errors.altitude === undefined ? settings.altitude_m : null,
-    boilingPoint_C: errors.boilingPoint === undefined ? settings.boilingPoint_C : null,
-  });
+  const place = kitchenOf(
+    {
+      ...settings,
+      altitude_m: errors.altitude === undefined ? settings.altitude_m : null,
+      boilingPoint_C: errors.boilingPoint === undefined ? settings.boilingPoint_C : null,
+      pressure_kPa: errors.pressure === undefined ? (settings.pressure_kPa ?? null) : null,
+    },
+    settings.pressureReadAt === kitchen.pressureReadAt ? hour : Date.parse(settings.pressureReadAt ?? ''),
+  );
   const formats = formatsOf(form);
   const water = boilingPointAt(place);
   const offset = thermometerOffset_K(place);
