@@ -52,6 +52,16 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./stations/formulas/formulas.js')).Formulas }),
           },
           {
+            path: 'formulas/:formulaId',
+            lazy: async () => ({
+              Component: (await import('./stations/formulas/formula-page.js')).FormulaPage,
+            }),
+          },
+          {
+            path: 'formulas/:formulaId/card',
+            lazy: async () => ({ Component: (await import('./stations/formulas/print-card.js')).PrintCard }),
+          },
+          {
             path: 'shelf',
             lazy: async () => ({ Component: (await import('./stations/shelf/shelf.js')).Shelf }),
           },

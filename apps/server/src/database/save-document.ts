@@ -46,7 +46,10 @@ export async function saveDocument<M extends Model & Revisioned>(
       return row;
     }
     if (row.householdId !== householdId) throw notFound('document');
-    if (isDeepStrictEqual(row.document, plain)) return row;
+    if (isDeepStrictEqual(row.document, plain)) {
+      const other = Object.entries(extra).some(([key, value]) => row.get(key) !== value);
+      return other ? row.update(extra, { transaction }) : row;
+    }
     if (row.revision !== revision) {
       throw new ProblemException(
         409,

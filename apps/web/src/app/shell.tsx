@@ -19,13 +19,13 @@ export function Shell() {
   const theme = useTheme();
   const other = theme === 'day' ? 'night' : 'day';
   return (
-    <div className="min-h-dvh pb-[66px] md:pb-0 md:pl-[88px]">
+    <div className="min-h-dvh pb-[66px] md:pb-0 md:pl-[88px] print:p-0">
       <a href="#main" className="btn btn-primary fixed top-2 left-2 z-50 -translate-y-20 focus:translate-y-0">
         Skip to the bench
       </a>
       <nav
         aria-label="Rooms"
-        className="fixed inset-x-0 bottom-0 z-30 flex gap-1 border-t border-line bg-base-300 p-1 md:inset-y-0 md:right-auto md:w-[88px] md:flex-col md:border-t-0 md:border-r md:p-2"
+        className="print:hidden fixed inset-x-0 bottom-0 z-30 flex gap-1 border-t border-line bg-base-300 p-1 md:inset-y-0 md:right-auto md:w-[88px] md:flex-col md:border-t-0 md:border-r md:p-2"
       >
         <Mark />
         {ROOMS.map(({ to, name, Icon }) => (

@@ -6,6 +6,9 @@ import type { Balance, BatchEvent, Boil, Keeping, PotFormula, Problem } from '@i
 export interface BenchBatch {
   readonly id: string;
   readonly document: FormulaBody;
+  /** The kept formula it is a batch of, or null. */
+  readonly formulaId: string | null;
+  readonly belongTo: (formulaId: string) => void;
   /** The document with what the log added in the boil: what everything here is computed from. */
   readonly asMade: FormulaBody;
   readonly formula: PotFormula;

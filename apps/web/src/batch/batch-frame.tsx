@@ -20,7 +20,7 @@ import { METHOD_WORDS, stopWords } from './words.js';
 /** The bench: the batch's name, its rail, the open station, and what will come out. */
 export function BatchFrame() {
   const { batchId = '' } = useParams();
-  const { document, error, change, undo, redo } = useDocument(batchId);
+  const { document, formulaId, belongTo, error, change, undo, redo } = useDocument(batchId);
   const { events } = useEvents(batchId);
   const { place } = useHabit();
   const boil = useMemo(() => boilFrom(events), [events]);
@@ -60,6 +60,8 @@ export function BatchFrame() {
   const batch: BenchBatch = {
     id: batchId,
     document,
+    formulaId,
+    belongTo,
     asMade: made.document,
     formula: made.formula,
     problems: made.problems,

@@ -22,7 +22,7 @@ const figures = (low: number, high: number, places: number): string => {
   return a === b ? a : `${a} – ${b}`;
 };
 
-const SET_WORDS: Readonly<Record<FirmnessWord, { word: string; tone: Tone }>> = {
+export const SET_WORDS: Readonly<Record<FirmnessWord, { word: string; tone: Tone }>> = {
   none: { word: 'Runny', tone: 'bad' },
   soft: { word: 'Soft', tone: 'watch' },
   good: { word: 'Good', tone: 'plain' },

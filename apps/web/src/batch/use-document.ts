@@ -17,6 +17,10 @@ const NO_HISTORY: History = { past: [], future: [], label: '', at: 0 };
 
 export interface EditedDocument {
   readonly document: FormulaBody | undefined;
+  /** The kept formula it was made from, or null. */
+  readonly formulaId: string | null;
+  /** From now on the batch is one of this formula. */
+  readonly belongTo: (formulaId: string) => void;
   readonly error: Error | null;
   readonly change: (label: string, make: (document: FormulaBody) => FormulaBody) => void;
   readonly undo: (() => void) | undefined;
@@ -38,12 +42,12 @@ export function useDocument(batchId: string): EditedDocument {
   const lastEdit = draft?.editedAt ?? 0;
 
   const keep = useCallback(
-    (next: FormulaBody) =>
+    (next: FormulaBody, of: string | null = formulaId) =>
       void outbox.saveDraft({
         batchId,
         document: next,
         revision,
-        formulaId,
+        formulaId: of,
         editedAt: Math.max(Date.now(), lastEdit + 1),
       }),
     [batchId, revision, formulaId, lastEdit],
@@ -81,5 +85,20 @@ export function useDocument(batchId: string): EditedDocument {
     };
   };
 
-  return { document, error: query.error, change, undo: step('past'), redo: step('future') };
+  const belongTo = useCallback(
+    (of: string) => {
+      if (document) keep(document, of);
+    },
+    [document, keep],
+  );
+
+  return {
+    document,
+    formulaId,
+    belongTo,
+    error: query.error,
+    change,
+    undo: step('past'),
+    redo: step('future'),
+  };
 }

@@ -1,18 +1,16 @@
-import { BookmarkPlus, Redo2, TriangleAlert, Undo2 } from 'lucide-react';
+import { Redo2, TriangleAlert, Undo2 } from 'lucide-react';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
-import type { FormulaView } from '@idle-kettle/contract';
 import { cautionsOf } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
-import { ApiProblem, request } from '../../data/api.js';
-import { keys, queryClient } from '../../data/queries.js';
 import { sentence } from '../../ui/sentence.js';
+import { Compare } from './compare.js';
 import { GelMap } from './gel-map.js';
 import { HowSure } from './how-sure.js';
 import { AfterFilling, JarSizes } from './jar-sizes.js';
 import { nameOfLine } from '../../batch/line-edit.js';
+import { Keep } from './keep.js';
 import { Lines } from './lines.js';
 import { MakeItFit } from './make-it-fit.js';
 import { Steering } from './steering.js';
@@ -44,11 +42,12 @@ export function Balance() {
         <button type="button" className="btn btn-ghost" disabled={!redo} onClick={redo}>
           <Redo2 aria-hidden="true" className="size-5" /> Redo
         </button>
-        <KeepFormula />
+        <Keep />
         <Link to="../boil" className="btn btn-primary ml-auto">
           To the stove
         </Link>
       </div>
+      <Compare />
       <WaysToTheShelf />
       <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
         <div className="flex flex-col gap-4">
@@ -110,40 +109,6 @@ function Cautions() {
         </li>
       ))}
     </ul>
-  );
-}
-
-/** Keeps the formula for another day, apart from this batch. */
-function KeepFormula() {
-  const { document, problems } = useBatch();
-  const keep = async (): Promise<void> => {
-    try {
-      const saved = await request<FormulaView>('PUT', `/formulas/${crypto.randomUUID()}`, {
-        document,
-        revision: 0,
-      });
-      void queryClient.invalidateQueries({ queryKey: keys.formulas });
-      toast.success(`“${saved.document.title}” is in your formulas`);
-    } catch (error) {
-      if (error instanceof ApiProblem)
-        toast.error(error.message, {
-          description: error.problem.errors?.map((each) => `${each.path}: ${each.message}`).join('; '),
-        });
-      else
-        toast.error('Not kept yet: the server does not answer', {
-          description: 'The formula stays with this batch; try again when the server is back.',
-        });
-    }
-  };
-  return (
-    <button
-      type="button"
-      className="btn btn-ghost"
-      disabled={problems.length > 0}
-      onClick={() => void keep()}
-    >
-      <BookmarkPlus aria-hidden="true" className="size-5" /> Keep as a formula
-    </button>
   );
 }
 

@@ -1,51 +1,76 @@
 import { useMemo, useState } from 'react';
-import { Trash2, Upload } from 'lucide-react';
+import { Star, Upload } from 'lucide-react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
-import type { FormulaView } from '@idle-kettle/contract';
 import {
   computeFormula,
   firstFruit,
-  jarWords,
+  ingredientById,
+  inSeason,
   KINDS,
+  METHODS,
   withoutPlace,
-  type Computed,
   type Kind,
+  type Method,
 } from '@idle-kettle/core';
-import { useTheme } from '../../app/theme.js';
-import { useNewBatch } from '../../batch/new-batch.js';
-import { KEEPING_WORDS } from '../../batch/readouts.js';
-import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
-import { ApiProblem, request } from '../../data/api.js';
-import { keys, queryClient, useFormulas } from '../../data/queries.js';
-import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
-import { jarsOf } from '../../ui/jar-picture.js';
+import { KIND_WORDS, METHOD_WORDS } from '../../batch/words.js';
+import { layInStarters } from '../../data/formulas.js';
+import { useFormulas } from '../../data/queries.js';
+import { useHabit } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
-import { TakeOut } from './take-out.js';
+import { FormulaCard } from './formula-card.js';
+
+interface Filters {
+  readonly search: string;
+  readonly kind: Kind | '';
+  readonly method: Method | '';
+  readonly fruit: string;
+  readonly keeping: '' | 'shelf' | 'fridge';
+  readonly season: boolean;
+  readonly favourites: boolean;
+  readonly putAway: boolean;
+}
+const NONE: Filters = {
+  search: '',
+  kind: '',
+  method: '',
+  fruit: '',
+  keeping: '',
+  season: false,
+  favourites: false,
+  putAway: false,
+};
 
 /** Formulas kept to be made again. */
 export function Formulas() {
   const formulas = useFormulas();
-  const [search, setSearch] = useState('');
-  const [kind, setKind] = useState<Kind | ''>('');
-  const [verdict, setVerdict] = useState<'' | 'shelf' | 'fridge'>('');
-  const { place } = useHabit();
-  const wanted = search.trim().toLowerCase();
+  const [filters, setFilters] = useState(NONE);
+  const { place, southern } = useHabit();
+  const [month] = useState(() => new Date().getMonth() + 1);
   const { data } = formulas;
   const all = useMemo(
-    () => (data ?? []).map((view) => ({ view, made: computeFormula(withoutPlace(view.document), place) })),
+    () => (data ?? []).map((view) => ({ view, fruit: firstFruit(view.document), made: computeFormula(withoutPlace(view.document), place) })), // prettier-ignore
     [data, place],
   );
-  const found = all.filter(
-    ({ view: { document }, made: { keeping } }) =>
-      `${document.title} ${document.kind} ${document.lines.map((line) => line.ingredient).join(' ')}`
-        .toLowerCase()
-        .includes(wanted) &&
-      (kind === '' || document.kind === kind) &&
-      (verdict === '' || (keeping.verdict === 'shelf' ? 'shelf' : 'fridge') === verdict),
-  );
+  const wanted = filters.search.trim().toLowerCase();
+  const found = all
+    .filter(
+      ({ view: { document, favourite, archivedAt }, fruit, made: { keeping } }) =>
+        (archivedAt !== null) === filters.putAway &&
+        (!filters.favourites || favourite) &&
+        `${document.title} ${document.kind} ${document.notes ?? ''} ${document.lines.map((line) => line.ingredient).join(' ')}`
+          .toLowerCase()
+          .includes(wanted) &&
+        (filters.kind === '' || document.kind === filters.kind) &&
+        (filters.method === '' || document.method === filters.method) &&
+        (filters.fruit === '' || document.lines.some(({ ingredient }) => ingredient === filters.fruit)) &&
+        (filters.keeping === '' ||
+          (keeping.verdict === 'shelf' ? 'shelf' : 'fridge') === filters.keeping) &&
+        (!filters.season || fruit === undefined || inSeason(fruit, month, southern)),
+    )
+    .toSorted((a, b) => Number(b.view.favourite) - Number(a.view.favourite));
+  const fruits = [...new Set(all.flatMap(({ fruit }) => fruit ?? []))].toSorted();
+  const set = (change: Partial<Filters>): void => setFilters((was) => ({ ...was, ...change }));
   return (
     <Page
       title="Formulas"
@@ -57,56 +82,61 @@ export function Formulas() {
       }
     >
       {formulas.isPending && !formulas.isError && <Loading />}
-      {formulas.isError && !formulas.data && (
+      {formulas.isError && !data && (
         <Notice title="The formulas cannot be fetched" tone="care">
           The server does not answer. They are tried again when you come back to this page.
         </Notice>
       )}
-      {formulas.data && formulas.data.length > 0 && (
-        <div className="mb-3 flex flex-wrap gap-3">
+      {data && data.length > 0 && (
+        <div role="search" aria-label="Formulas" className="mb-3 flex flex-wrap gap-2">
           <input
             type="search"
             aria-label="Search the formulas"
-            className="input w-72"
-            placeholder="Fruit, name or kind"
-            value={search}
-            onChange={(event) => setSearch(event.target.value)}
+            className="input w-64"
+            placeholder="Fruit, name, kind or note"
+            value={filters.search}
+            onChange={(event) => set({ search: event.target.value })}
           />
-          <select
-            aria-label="Kind"
-            className="select w-40"
-            value={kind}
-            onChange={(event) => setKind(event.target.value as Kind | '')}
-          >
-            <option value="">every kind</option>
-            {KINDS.map((each) => (
-              <option key={each} value={each}>
-                {KIND_WORDS[each]}
-              </option>
-            ))}
-          </select>
-          <select
-            aria-label="Keeping"
-            className="select w-40"
-            value={verdict}
-            onChange={(event) => setVerdict(event.target.value as '' | 'shelf' | 'fridge')}
-          >
-            <option value="">however it keeps</option>
-            <option value="shelf">for the shelf</option>
-            <option value="fridge">for the fridge</option>
-          </select>
+          <Choice label="Kind" all="every kind" value={filters.kind} options={KINDS.map((each) => [each, KIND_WORDS[each]])} onChange={(kind) => set({ kind: kind as Kind | '' })} />
+          <Choice label="Way to a set" all="every way" value={filters.method} options={METHODS.map((each) => [each, METHOD_WORDS[each]])} onChange={(method) => set({ method: method as Method | '' })} />
+          <Choice label="Fruit" all="every fruit" value={filters.fruit} options={fruits.map((each) => [each, ingredientById(each)?.name[1] ?? each])} onChange={(fruit) => set({ fruit })} />
+          <Choice label="Keeping" all="however it keeps" value={filters.keeping} options={[['shelf', 'for the shelf'], ['fridge', 'for the fridge']]} onChange={(keeping) => set({ keeping: keeping as Filters['keeping'] })} />
+          <Toggle on={filters.season} onChange={(season) => set({ season })}>
+            in season now
+          </Toggle>
+          <Toggle on={filters.favourites} onChange={(favourites) => set({ favourites })}>
+            <Star aria-hidden="true" className="size-5" /> favourites
+          </Toggle>
+          <Toggle on={filters.putAway} onChange={(putAway) => set({ putAway })}>
+            put away
+          </Toggle>
         </div>
       )}
-      {formulas.data?.length === 0 && (
-        <Empty title="No formula kept yet">
-          At the Balance station of a batch, “Keep as a formula” puts a copy here.
+      {data?.length === 0 && (
+        <Empty
+          title="No formula kept yet"
+          action={
+            <button type="button" className="btn btn-primary" onClick={() => void layInStarters()}>
+              Lay in a starter set
+            </button>
+          }
+        >
+          At the Balance station of a batch, “Keep as a formula” puts a copy here. Or begin with one of ours of
+          every kind and every way to a set.
         </Empty>
       )}
-      {formulas.data && formulas.data.length > 0 && found.length === 0 && (
-        <Empty title="No such formula">
-          {wanted === ''
-            ? 'Nothing here is of that kind and keeps that way.'
-            : `Nothing here has “${search}” in its name or its pot${kind === '' && verdict === '' ? '' : ', and is of that kind and keeping'}.`}
+      {data && data.length > 0 && found.length === 0 && (
+        <Empty
+          title="No such formula"
+          action={
+            filters === NONE ? undefined : (
+              <button type="button" className="btn" onClick={() => setFilters(NONE)}>
+                Show them all
+              </button>
+            )
+          }
+        >
+          {filters.putAway ? 'Nothing that was put away is like that.' : 'Nothing here is like that.'}
         </Empty>
       )}
       <div className="grid gap-3 md:grid-cols-2">
@@ -114,78 +144,36 @@ export function Formulas() {
           <FormulaCard key={view.id} view={view} made={made} />
         ))}
       </div>
+      {data && data.length > 0 && data.length < 12 && (
+        <button type="button" className="btn btn-ghost mt-4" onClick={() => void layInStarters()}>
+          Lay in the starter set beside them
+        </button>
+      )}
     </Page>
   );
+} // prettier-ignore
+
+interface ChoiceProps {
+  readonly label: string;
+  readonly all: string;
+  readonly value: string;
+  readonly options: readonly (readonly [string, string])[];
+  readonly onChange: (value: string) => void;
 }
 
-interface FormulaCardProps {
-  readonly view: FormulaView;
-  readonly made: Computed;
-}
+const Choice = ({ label, all, value, options, onChange }: ChoiceProps) => (
+  <select aria-label={label} className="select w-40" value={value} onChange={(event) => onChange(event.target.value)}>
+    <option value="">{all}</option>
+    {options.map(([id, words]) => (
+      <option key={id} value={id}>
+        {words}
+      </option>
+    ))}
+  </select>
+); // prettier-ignore
 
-function FormulaCard({ view, made: { formula: pot, balance: result, keeping } }: FormulaCardProps) {
-  const newBatch = useNewBatch();
-  const theme = useTheme();
-  const formats = useFormats();
-  const { id, document } = view;
-  const stop = result && stopWords(pot, result, formats);
-  const fruit = firstFruit(document);
-  const jars = result?.jars
-    .filter((jar) => jar.count.mid > 0.05)
-    .map((jar) => jarsOf(jarWords(jar.count.mid), jar.size));
-  const remove = async (): Promise<void> => {
-    try {
-      await request('DELETE', `/formulas/${id}`);
-      await queryClient.invalidateQueries({ queryKey: keys.formulas });
-      const bringBack = async (): Promise<void> => {
-        await request('PUT', `/formulas/${id}`, { document, revision: 0 });
-        await queryClient.invalidateQueries({ queryKey: keys.formulas });
-      };
-      toast(`“${document.title}” is taken out`, {
-        action: { label: 'Bring it back', onClick: () => void bringBack() },
-        duration: 10_000,
-      });
-    } catch (error) {
-      toast.error(
-        error instanceof ApiProblem ? error.message : 'The server does not answer; nothing was taken out',
-      );
-    }
-  };
-  return (
-    <article style={fruitStyle(fruit, theme)} className="panel flex overflow-hidden">
-      <span aria-hidden="true" className="w-2 shrink-0" style={{ background: 'var(--fruit)' }} />
-      <div className="flex min-w-0 flex-1 flex-col p-4">
-        <h2 className="text-xl">{document.title}</h2>
-        <p className="text-sm text-soft">
-          {KIND_WORDS[document.kind]}, {METHOD_WORDS[document.method]}
-        </p>
-        {result && stop && (
-          <p className="mt-2">
-            {stop.lead.charAt(0).toUpperCase() + stop.lead.slice(1)} <strong>{stop.words}</strong>,{' '}
-            {formats.mass(result.massIn_kg.mid)} in, gives {jars?.join(' and ')}
-          </p>
-        )}
-        {result && (
-          <p className={`mt-1 text-sm ${keeping.verdict === 'shelf' ? 'text-good' : 'text-watch'}`}>
-            {KEEPING_WORDS[keeping.verdict].word}
-            {keeping.process ? `, ${keeping.process.minutes} min` : ''}
-          </p>
-        )}
-        <div className="mt-3 flex items-center gap-2">
-          <button type="button" className="btn btn-secondary" onClick={() => void newBatch({ id, document })}>
-            Make it
-          </button>
-          <TakeOut formula={document} />
-          <button
-            type="button"
-            aria-label={`Take ${document.title} out of the formulas`}
-            className="btn btn-ghost btn-square ml-auto"
-            onClick={() => void remove()}
-          >
-            <Trash2 aria-hidden="true" className="size-5" />
-          </button>
-        </div>
-      </div>
-    </article>
-  );
-}
+const Toggle = ({ on, onChange, children }: { readonly on: boolean; readonly onChange: (on: boolean) => void; readonly children: React.ReactNode }) => (
+  <button type="button" className={`btn ${on ? 'btn-neutral' : ''}`} aria-pressed={on} onClick={() => onChange(!on)}>
+    {children}
+  </button>
+); // prettier-ignore

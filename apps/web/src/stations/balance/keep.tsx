@@ -1,0 +1,50 @@
+import { BookmarkPlus } from 'lucide-react';
+import { toast } from 'sonner';
+import { differences } from '@idle-kettle/core';
+import { useBatch } from '../../batch/batch-context.js';
+import { keepFormula } from '../../data/formulas.js';
+import { useFormulas } from '../../data/queries.js';
+
+/** Keeps the formula for another day: as a new one, or as the next version of the one the batch was made from. */
+export function Keep() {
+  const { document, problems, formulaId, belongTo } = useBatch();
+  const formulas = useFormulas().data;
+  const from = formulas?.find(({ id }) => id === formulaId);
+  const changed = from && differences(from.document, document).length > 0;
+  const asNew = async (): Promise<void> => {
+    const id = crypto.randomUUID();
+    const saved = await keepFormula(id, document, 0);
+    if (!saved) return;
+    belongTo(id);
+    toast.success(`“${saved.document.title}” is in your formulas`);
+  };
+  const asNext = async (): Promise<void> => {
+    if (!from) return;
+    const saved = await keepFormula(from.id, document, from.revision);
+    if (saved) toast.success(`“${saved.document.title}” is kept as version ${saved.revision}`);
+  };
+  return (
+    <>
+      {from && (
+        <button
+          type="button"
+          className="btn btn-ghost"
+          disabled={problems.length > 0 || !changed}
+          onClick={() => void asNext()}
+        >
+          <BookmarkPlus aria-hidden="true" className="size-5" />
+          {changed ? `Keep as version ${from.revision + 1}` : `Kept as version ${from.revision}`}
+        </button>
+      )}
+      <button
+        type="button"
+        className="btn btn-ghost"
+        disabled={problems.length > 0}
+        onClick={() => void asNew()}
+      >
+        {!from && <BookmarkPlus aria-hidden="true" className="size-5" />}
+        {from ? 'Keep as another formula' : 'Keep as a formula'}
+      </button>
+    </>
+  );
+}

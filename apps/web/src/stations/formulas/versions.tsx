@@ -1,0 +1,67 @@
+import { format } from 'date-fns';
+import { differences } from '@idle-kettle/core';
+import type { FormulaVersion, FormulaView } from '@idle-kettle/contract';
+import type { Side } from '../../batch/side-by-side.js';
+import { useVersions } from '../../data/queries.js';
+import { sentence } from '../../ui/sentence.js';
+
+interface VersionsProps {
+  readonly view: FormulaView;
+  readonly onCompare: (side: Side) => void;
+  readonly onBringBack: (version: FormulaVersion) => void;
+}
+
+/** What the formula has been, the newest first, each with what it changed. */
+export function Versions({ view, onCompare, onBringBack }: VersionsProps) {
+  const { data: versions } = useVersions(view.id);
+  return (
+    <section aria-label="Versions" className="panel p-4">
+      <h2 className="text-xl">Versions</h2>
+      <ol className="mt-1" reversed>
+        {versions?.map((version, i) => {
+          const before = versions[i + 1];
+          const changes = before ? differences(before.document, version.document) : [];
+          const now = version.revision === view.revision;
+          return (
+            <li key={version.revision} className="border-b border-line py-3 last:border-b-0">
+              <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+                <strong>Version {version.revision}</strong>
+                <span className="text-sm text-soft">
+                  {format(new Date(version.savedAt), 'd MMM yyyy, HH:mm')}
+                  {now && ' · the one that counts'}
+                </span>
+                {!now && (
+                  <span className="ml-auto flex gap-2">
+                    <button
+                      type="button"
+                      className="btn btn-sm min-h-[44px]"
+                      onClick={() =>
+                        onCompare({ name: `version ${version.revision}`, document: version.document })
+                      }
+                    >
+                      Compare
+                    </button>
+                    <button
+                      type="button"
+                      className="btn btn-sm min-h-[44px]"
+                      onClick={() => onBringBack(version)}
+                    >
+                      Bring back
+                    </button>
+                  </span>
+                )}
+              </div>
+              <p className="mt-0.5">
+                {before
+                  ? changes.length === 0
+                    ? 'Kept again, with nothing changed.'
+                    : changes.map(sentence).join(' ')
+                  : 'As it was first kept.'}
+              </p>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
