@@ -11,7 +11,11 @@ export function nameOfLine({ ingredient, name, form }: FormulaLineBody): string 
 /** The line with another ingredient, as typed: understood when it can be, kept as text when not. */
 export function withName(line: FormulaLineBody, text: string): FormulaLineBody {
   const reading = readName(text);
-  const kept = { amount: line.amount, ...(line.overrides && { overrides: line.overrides }) };
+  const kept = {
+    amount: line.amount,
+    ...(line.overrides && { overrides: line.overrides }),
+    ...(line.goesIn && { goesIn: line.goesIn }),
+  };
   if (!reading.ok) return { ...kept, ingredient: text };
   const { ingredient, form } = reading;
   return { ...kept, ingredient: ingredient.id, ...(form !== ingredient.usualForm && { form }) };
@@ -38,14 +42,13 @@ export const removeLine =
     lines: document.lines.filter((_, i) => i !== index),
   });
 
-/** The line a place up or down; at the end it stays where it is. */
+/** The line at another place in the list; there is no place beyond its ends. */
 export const moveLine =
-  (index: number, by: -1 | 1) =>
+  (from: number, to: number) =>
   (document: FormulaBody): FormulaBody => {
-    const [one, other] = [document.lines[index], document.lines[index + by]];
-    if (!one || !other) return document;
-    return {
-      ...document,
-      lines: document.lines.map((line, i) => (i === index ? other : i === index + by ? one : line)),
-    };
+    const line = document.lines[from];
+    if (!line || from === to || to < 0 || to >= document.lines.length) return document;
+    const lines = document.lines.toSpliced(from, 1);
+    lines.splice(to, 0, line);
+    return { ...document, lines };
   };

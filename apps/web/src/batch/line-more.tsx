@@ -78,6 +78,20 @@ export function LineMore({ line, ingredient, index, onChange }: LineMoreProps) {
           </select>
         </label>
       )}
+      {isFruit && (
+        <label className="flex flex-col gap-1 text-sm text-soft">
+          variety
+          <input
+            className="input w-36 text-base-content"
+            value={line.variety ?? ''}
+            maxLength={60}
+            onChange={(event) => {
+              const { variety: _, ...rest } = line;
+              onChange(event.target.value === '' ? rest : { ...rest, variety: event.target.value });
+            }}
+          />
+        </label>
+      )}
       {MEASURED.map(({ key, label, min, max }) => (
         <label key={key} className="flex flex-col gap-1 text-sm text-soft">
           {label}
@@ -150,7 +164,7 @@ function Swap({ index }: { readonly index: number }) {
 /** Up or down the list; the order is the person's own. */
 function Move({ index }: { readonly index: number }) {
   const { document, change } = useBatch();
-  const move = (by: -1 | 1): void => change('', moveLine(index, by));
+  const move = (by: -1 | 1): void => change('', moveLine(index, index + by));
   return (
     <div className="flex gap-2">
       <button type="button" className="btn" disabled={index === 0} onClick={() => move(-1)}>

@@ -1,4 +1,4 @@
-import type { Balance, FinishType, Kind, Method, PotFormula } from '@idle-kettle/core';
+import type { Balance, FinishType, Kind, Method, PotFormula, Stage } from '@idle-kettle/core';
 import type { Formats } from '../ui/habit.js';
 
 export const KIND_WORDS: Readonly<Record<Kind, string>> = {
@@ -30,6 +30,17 @@ export const FINISH_WORDS: Readonly<Record<FinishType, string>> = {
   weight: 'weight of the pot',
   consistency: 'consistency',
   curd: 'curd temperature',
+};
+
+/** When something goes in. */
+export const STAGE_WORDS: Readonly<Record<Stage, string>> = {
+  start: 'at the start',
+  'skins-soft': 'skins soft',
+  'before-sugar': 'before sugar',
+  'full-boil': 'full boil',
+  'after-sugar': 'after sugar',
+  'near-end': 'near the end',
+  'off-heat': 'off the heat',
 };
 
 /** How jars are processed, after their minutes. */

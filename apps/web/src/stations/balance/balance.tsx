@@ -8,6 +8,7 @@ import { sentence } from '../../ui/sentence.js';
 import { Compare } from './compare.js';
 import { GelMap } from './gel-map.js';
 import { HowSure } from './how-sure.js';
+import { JarSlider } from './jar-slider.js';
 import { AfterFilling, JarSizes } from './jar-sizes.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { Keep } from './keep.js';
@@ -65,6 +66,7 @@ export function Balance() {
                 <JarWall balance={balance} />
               </div>
             )}
+            {boil.startedAt === undefined && <JarSlider />}
             <JarSizes />
             <AfterFilling />
           </section>

@@ -1,19 +1,48 @@
-import { ChevronDown, X } from 'lucide-react';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { ChevronDown, GripVertical, X } from 'lucide-react';
 import { useId, useState } from 'react';
 import type { FormulaLineBody } from '@idle-kettle/contract';
-import { nearestIngredients, type PotLine, type Problem, type UnitSystem } from '@idle-kettle/core';
+import { isProduce, nearestIngredients, softens, STAGES, usualStage, type PotLine, type Problem, type Stage, type UnitSystem } from '@idle-kettle/core'; // prettier-ignore
 import { useBatch } from '../../batch/batch-context.js';
 import { LineMore } from '../../batch/line-more.js';
 import { NewLine } from '../../batch/new-line.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { sentence } from '../../ui/sentence.js';
-import { changeLine, nameOfLine, removeLine, withName } from '../../batch/line-edit.js';
+import { changeLine, moveLine, nameOfLine, removeLine, withName } from '../../batch/line-edit.js';
+import { STAGE_WORDS } from '../../batch/words.js';
 
-const COLUMNS = 'md:grid md:grid-cols-[9rem_minmax(0,1fr)_8.5rem_8rem_44px_44px] md:items-center md:gap-x-3';
+const COLUMNS =
+  'md:grid md:grid-cols-[28px_6.5rem_minmax(0,1fr)_8rem_4.5rem_8.5rem_40px_40px] md:items-center md:gap-x-2';
 
 /** What goes into the pot: each line edited in place, a new one typed at the foot. */
 export function Lines() {
-  const { document, formula, problems, balance } = useBatch();
+  const { document, formula, problems, balance, change } = useBatch();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const ids = document.lines.map((_, index) => idOf(index));
+  const softening = formula.lines.some(({ ingredient, form }) => isProduce(ingredient) && softens(form));
+  const stages = new Map(
+    formula.lines.map((line) => [
+      line.index,
+      usualStage(formula.kind, formula.method, line.ingredient, softening),
+    ]),
+  );
   const shares = new Map(balance?.lines.map((line) => [line.index, line.share]));
   const pot = new Map(formula.lines.map((line) => [line.index, line]));
   return (
@@ -22,37 +51,57 @@ export function Lines() {
         aria-hidden="true"
         className={`hidden border-b border-line px-2 py-2.5 text-sm text-soft ${COLUMNS}`}
       >
+        <span />
         <span>Amount</span>
         <span>In the pot</span>
         <span className="text-right">also</span>
-        <span>share</span>
+        <span className="text-right">share</span>
+        <span>goes in</span>
       </div>
-      <ul>
-        {document.lines.map((line, index) => (
-          <Line
-            key={index}
-            index={index}
-            line={line}
-            pot={pot.get(index)}
-            share={shares.get(index)}
-            problems={problems.filter((problem) => problem.path.startsWith(`lines[${index}]`))}
-          />
-        ))}
-      </ul>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={({ active, over }) => {
+          if (over) change('', moveLine(ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
+        }}
+      >
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <ul>
+            {document.lines.map((line, index) => (
+              <Line
+                key={index}
+                index={index}
+                line={line}
+                pot={pot.get(index)}
+                stage={stages.get(index)}
+                share={shares.get(index)}
+                problems={problems.filter((problem) => problem.path.startsWith(`lines[${index}]`))}
+              />
+            ))}
+          </ul>
+        </SortableContext>
+      </DndContext>
       <NewLine />
     </section>
   );
 }
 
+const idOf = (index: number): string => `line-${index}`;
+
 interface LineProps {
   readonly index: number;
   readonly line: FormulaLineBody;
   readonly pot: PotLine | undefined;
+  /** When it usually goes in. */
+  readonly stage: Stage | undefined;
   readonly share: number | undefined;
   readonly problems: readonly Problem[];
 }
 
-function Line({ index, line, pot, share, problems }: LineProps) {
+function Line({ index, line, pot, stage, share, problems }: LineProps) {
+  const { setNodeRef, transform, transition, attributes, listeners, isDragging } = useSortable({
+    id: idOf(index),
+  });
   const { change } = useBatch();
   const formats = useFormats();
   const { units } = useHabit();
@@ -65,10 +114,23 @@ function Line({ index, line, pot, share, problems }: LineProps) {
   );
   const percent = share === undefined ? '' : `${(share * 100).toFixed(share < 0.01 ? 1 : 0)} %`;
   return (
-    <li className="border-b border-line py-1">
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`border-b border-line py-1 ${isDragging ? 'relative z-10 rounded-xl bg-base-300' : ''}`}
+    >
       <div
-        className={`relative grid grid-cols-[6rem_minmax(0,1fr)_44px_44px] items-center gap-x-1 ${COLUMNS}`}
+        className={`relative grid grid-cols-[28px_6rem_minmax(0,1fr)_44px_44px] items-center gap-x-1 ${COLUMNS}`}
       >
+        <button
+          type="button"
+          className="flex h-11 w-7 cursor-grab touch-none items-center justify-center rounded-lg text-soft"
+          {...attributes}
+          {...listeners}
+          aria-label={`Drag ${name || 'line ' + (index + 1)}`}
+        >
+          <GripVertical aria-hidden="true" className="size-5" />
+        </button>
         <input
           aria-label={`Amount of ${name || 'line ' + (index + 1)}`}
           aria-invalid={amountWrong}
@@ -96,33 +158,62 @@ function Line({ index, line, pot, share, problems }: LineProps) {
             )
           }
         />
-        <span className="order-last col-span-2 px-2 pb-1 text-sm whitespace-nowrap text-soft md:order-none md:col-span-1 md:p-0 md:text-right">
-          {pot && (
-            <>
-              {!isOwnMass(pot, units) && `${formats.mass(pot.mass_kg.mid)} · `}
-              {formats.otherMass(pot.mass_kg.mid)}
-            </>
-          )}
-        </span>
-        <span className="order-last flex items-center gap-2 pb-1 text-sm md:order-none md:p-0">
-          {share !== undefined && (
-            <>
-              <span aria-hidden="true" className="hidden h-2 flex-1 rounded-full bg-base-300 md:block">
+        <span className="order-last col-span-5 flex flex-wrap items-center gap-x-3 px-2 pb-1 text-sm md:contents">
+          <span className="text-sm whitespace-nowrap text-soft md:text-right">
+            {pot && (
+              <>
+                {!isOwnMass(pot, units) && `${formats.mass(pot.mass_kg.mid)} · `}
+                {formats.otherMass(pot.mass_kg.mid)}
+              </>
+            )}
+          </span>
+          <span className="relative text-sm md:text-right">
+            {share !== undefined && (
+              <>
+                {percent}
                 <span
-                  className="block h-2 rounded-full"
-                  style={{ width: `${Math.max(share * 100, 1.5)}%`, background: 'var(--fruit)' }}
-                />
-              </span>
-              <span className="w-12 text-right md:text-left">{percent}</span>
-            </>
-          )}
+                  aria-hidden="true"
+                  className="absolute inset-x-0 -bottom-1 hidden h-1 rounded-full bg-base-300 md:block"
+                >
+                  <span
+                    className="block h-1 rounded-full"
+                    style={{ width: `${Math.max(share * 100, 1.5)}%`, background: 'var(--fruit)' }}
+                  />
+                </span>
+              </>
+            )}
+          </span>
+          <span className="text-sm">
+            {stage !== undefined && (
+              <select
+                aria-label={`When ${name} goes in`}
+                className={`select w-full min-w-32 pr-6 pl-2 text-sm ${line.goesIn === undefined || line.goesIn === stage ? 'text-soft' : ''}`}
+                value={line.goesIn ?? stage}
+                onChange={(event) =>
+                  change(
+                    '',
+                    changeLine(index, ({ goesIn: _, ...was }) => {
+                      const goesIn = event.target.value as Stage;
+                      return goesIn === stage ? was : { ...was, goesIn };
+                    }),
+                  )
+                }
+              >
+                {STAGES.map((each) => (
+                  <option key={each} value={each}>
+                    {STAGE_WORDS[each]}
+                  </option>
+                ))}
+              </select>
+            )}
+          </span>
         </span>
         <button
           type="button"
           aria-label={`More about ${name || 'line ' + (index + 1)}`}
           aria-expanded={more}
           disabled={!pot}
-          className="btn btn-ghost btn-square row-start-1 col-start-3 size-11 md:col-start-5"
+          className="btn btn-ghost btn-square row-start-1 col-start-4 h-11 w-10 md:col-start-7"
           onClick={() => setMore(!more)}
         >
           <ChevronDown aria-hidden="true" className={`size-5 ${more ? 'rotate-180' : ''}`} />
@@ -130,7 +221,7 @@ function Line({ index, line, pot, share, problems }: LineProps) {
         <button
           type="button"
           aria-label={`Take out ${name || 'line ' + (index + 1)}`}
-          className="btn btn-ghost btn-square row-start-1 col-start-4 size-11 md:col-start-6"
+          className="btn btn-ghost btn-square row-start-1 col-start-5 h-11 w-10 md:col-start-8"
           onClick={() => change('', removeLine(index))}
         >
           <X aria-hidden="true" className="size-5" />

@@ -5,6 +5,7 @@ import {
   ALCOHOL_TEST_RESULTS,
   cautionsOf,
   isProduce,
+  parseAmount,
   PECTIN_BY_ALCOHOL_TEST,
   type AlcoholTestResult,
   type PotLine,
@@ -13,6 +14,10 @@ import { useBatch } from '../../batch/batch-context.js';
 import { changeLine } from '../../batch/line-edit.js';
 import { LineMore } from '../../batch/line-more.js';
 import { NewLine } from '../../batch/new-line.js';
+import { keepWeighing } from '../../data/weighings.js';
+import { usePreparedWeights } from '../../data/queries.js';
+import { AcidTest } from './acid-test.js';
+import { GettingReady } from './getting-ready.js';
 import { useFormats } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
 import { sentence } from '../../ui/sentence.js';
@@ -52,6 +57,8 @@ export function Fruit() {
               ))}
           </ul>
         </Notice>
+        <GettingReady />
+        <AcidTest fruit={fruit} />
         <AlcoholTest fruit={fruit} />
       </div>
     </div>
@@ -91,12 +98,21 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
           )}
         </p>
       )}
+      <Learned ingredient={ingredient.id} />
       {bought && (
         <form
           className="mt-2 flex flex-wrap items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault();
             const { form: _, ...kept } = line;
+            const weighed = parseAmount(prepared, document.decimal);
+            if (pot.amount.unit.kind === 'mass' && weighed.ok && weighed.amount.unit.kind === 'mass')
+              void keepWeighing({
+                ingredient: ingredient.id,
+                ...(line.variety !== undefined && { variety: line.variety }),
+                bought_kg: pot.amount.value * pot.amount.unit.si,
+                prepared_kg: weighed.amount.value * weighed.amount.unit.si,
+              });
             change(
               '',
               changeLine(pot.index, () => ({ ...kept, amount: prepared.trim() })),
@@ -133,6 +149,19 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
         />
       </div>
     </section>
+  );
+}
+
+/** How often this kitchen has weighed this fruit before and after, and what that said. */
+function Learned({ ingredient }: { readonly ingredient: string }) {
+  const weighings = usePreparedWeights().data?.filter((each) => each.ingredient === ingredient) ?? [];
+  if (weighings.length === 0) return null;
+  const lost =
+    weighings.reduce((sum, each) => sum + 1 - each.prepared_kg / each.bought_kg, 0) / weighings.length;
+  return (
+    <p className="mt-1 text-sm text-soft">
+      Your own weighings ({weighings.length}) lost {(lost * 100).toFixed(0)} % on average; they count here.
+    </p>
   );
 }
 
