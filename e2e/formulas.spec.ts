@@ -68,6 +68,7 @@ test('a formula goes out as a file and comes back in the same', async ({ page })
     await page.getByRole('button', { name: way }).click();
     return readFileSync(await (await download).path(), 'utf8');
   };
+  await page.getByRole('link', { name: 'Damson jam' }).click();
   await page.getByLabel('Take Damson jam out as a file').click();
   const ours = await take('Formula (JSON)');
   expect(JSON.parse(ours)).toMatchObject({ format: 'idle-kettle/formula', title: 'Damson jam' });
@@ -75,6 +76,7 @@ test('a formula goes out as a file and comes back in the same', async ({ page })
   const recipe = await take('Recipe (JSON-LD)');
   expect(JSON.parse(recipe)).toMatchObject({ '@type': 'Recipe', recipeIngredient: ['2.4 kg damsons', '2.2 kg white sugar', '2 tbsp lemon juice, bottled'] });
 
+  await page.getByRole('link', { name: 'Formulas' }).click();
   await page.getByRole('link', { name: 'Bring one in' }).click();
   for (const text of [ours, recipe]) {
     await page.getByLabel('Choose a file').setInputFiles({ name: 'damson.json', mimeType: 'application/json', buffer: Buffer.from(text) });

@@ -4,12 +4,14 @@ import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
 let stove: string;
+let kept: string;
 /** A batch that is not on the heat yet. */
 const COLD = '5b0f3c0a-6d0e-4c5b-9a53-2f4f0f0a1b2d';
 test.beforeAll(async () => {
   kettle = await KettleServer.begin('look', { demo: true });
   const batches = await kettle.get<{ id: string; phase: string }[]>('/api/batches');
   stove = batches.find((batch) => batch.phase === 'on-heat')?.id ?? '';
+  kept = (await kettle.get<{ id: string }[]>('/api/formulas'))[0]?.id ?? '';
   const document = { format: 'idle-kettle/formula', version: 1, title: 'Tomato jam', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [{ amount: '2 kg', ingredient: 'tomato' }, { amount: '1.2 kg', ingredient: 'white-sugar' }] }; // prettier-ignore
   await fetch(`${kettle.address}/api/batches/${COLD}`, {
     method: 'PUT',
@@ -23,6 +25,8 @@ const VIEWS = [
   ['today', () => '/', 'On the stove'],
   ['quick', () => '/quick', 'Nothing is kept until you say so'],
   ['formulas', () => '/formulas', 'Blackcurrant jam'],
+  ['formula', () => `/formulas/${kept}`, 'What comes of it here'],
+  ['card', () => `/formulas/${kept}/card`, 'It burns at over'],
   ['shelf', () => '/shelf', 'Pear butter'],
   ['kitchen', () => '/kitchen', 'Set the kitchen'],
   ['fruit', () => `/batches/${stove}/fruit`, 'On the table'],

@@ -10,6 +10,8 @@ export default defineConfig({
   workers: 1,
   reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'results/report.json' }]],
   use: {
+    actionTimeout: 20_000,
+    navigationTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'UTC',

@@ -1,6 +1,7 @@
 import { BookText, House, Moon, Refrigerator, Soup, Sun, Zap } from 'lucide-react';
 import { NavLink, Outlet } from 'react-router';
 import { setTheme, useTheme } from './theme.js';
+import { Shortcuts } from './shortcuts.js';
 import { SyncPill } from './sync-pill.js';
 
 const ROOMS = [
@@ -48,6 +49,7 @@ export function Shell() {
           {other === 'night' ? 'Night' : 'Day'}
         </button>
       </nav>
+      <Shortcuts />
       <SyncPill />
       <main id="main" tabIndex={-1} className="outline-none">
         <Outlet />

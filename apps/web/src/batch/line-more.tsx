@@ -28,10 +28,12 @@ interface LineMoreProps {
   readonly ingredient: Ingredient;
   readonly onChange: (line: FormulaLineBody) => void;
   readonly index: number;
+  /** On the table, where the order in the pot says nothing. */
+  readonly onTable?: boolean;
 }
 
 /** What is known of one ingredient beyond its amount: form, ripeness, and what was measured. */
-export function LineMore({ line, ingredient, index, onChange }: LineMoreProps) {
+export function LineMore({ line, ingredient, index, onTable = false, onChange }: LineMoreProps) {
   const { overrides = {}, form, ripeness, ...kept } = line;
   const build = (next: {
     form?: Form | undefined;
@@ -113,7 +115,7 @@ export function LineMore({ line, ingredient, index, onChange }: LineMoreProps) {
         </label>
       ))}
       <Swap index={index} />
-      <Move index={index} />
+      {!onTable && <Move index={index} />}
       <p className="w-full text-sm text-soft">
         What you measure counts for set and yield. For keeping it can only make the verdict stricter.
       </p>

@@ -17,10 +17,11 @@ const REMEDY_TITLES: Readonly<Record<string, string>> = {
   'less-sugar': 'Too much sugar for the water',
   'more-water': 'Too much sugar for the water',
   'acid-for-set': 'A little short of acid',
-  'sugar-for-set': 'Short of sugar for this pectin',
   'boil-further': 'It stops too thin to set',
   'pectin-partner': 'Short of pectin',
   'pectin-for-set': 'Short of pectin',
+  'calcium-instead': 'Too little sugar for this pectin',
+  'sugar-for-set': 'Too little sugar for this pectin',
   'less-sugar-for-set': 'More sugar than its pectin carries',
   'calcium-for-set': 'Short of calcium',
   softer: 'It will be stiff',
@@ -174,6 +175,7 @@ function Apply({
   return (
     <button
       type="button"
+      data-key={primary ? 'r' : undefined}
       className={`btn h-auto min-h-[44px] py-2 ${primary ? 'btn-primary' : ''}`}
       disabled={disabled}
       onClick={apply}

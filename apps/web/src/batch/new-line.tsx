@@ -1,13 +1,18 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { INGREDIENTS } from '@idle-kettle/core';
 import { useBatch } from './batch-context.js';
 import { addLine } from './line-edit.js';
 
 /** One line typed as a cook writes it: amount, unit, name. */
 export function NewLine() {
-  const { change } = useBatch();
+  const { change, document } = useBatch();
   const [text, setText] = useState('');
   const input = useRef<HTMLInputElement>(null);
+  const empty = document.lines.length === 0;
+  useEffect(() => {
+    // On a phone it would raise the keyboard over everything else.
+    if (empty && window.matchMedia('(pointer: fine)').matches) input.current?.focus();
+  }, [empty]);
   return (
     <form
       className="flex gap-2 pt-2"
@@ -21,6 +26,7 @@ export function NewLine() {
     >
       <input
         ref={input}
+        data-key="l"
         aria-label="New line: amount and ingredient"
         className="quiet-input min-w-0 border-dashed !border-line"
         placeholder="Type “2.4 kg damsons, pitted” and Enter"

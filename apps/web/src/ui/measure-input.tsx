@@ -78,7 +78,8 @@ export function MeasureInput({ label, of, value, least, most, placeholder, class
   const [typed, setTyped] = useState<string>();
   const [wrong, setWrong] = useState<string>();
   const hint = useId();
-  const shown = value === undefined ? '' : write(value, of, units, temperatureUnit);
+  const shown =
+    value === undefined ? '' : write(value, of, units, temperatureUnit).replace(/(\.\d*?)0+(?= )/, '$1').replace(/\.(?= )/, '');
   const keep = (): void => {
     if (typed === undefined || typed === shown) return setTyped(undefined);
     if (typed.trim() === '') {

@@ -4,7 +4,7 @@ import { assessKeeping } from '../keeping/index.js';
 import { readFormula } from '../formula/index.js';
 import { findJar } from '../jars/index.js';
 import { parseAmount, unitById, writeAddition, writeAmount } from '../quantity/index.js';
-import { CALCIUM, documentOf, pot, POWDER } from '../testing/formula.js';
+import { BUTTER, CALCIUM, documentOf, pot, POWDER } from '../testing/formula.js';
 import { edited, remedies, scaleFormula, type ScaleResult } from './index.js';
 
 const HERE = { kitchen: { altitude_m: 300 } };
@@ -33,6 +33,12 @@ describe('remedies', () => {
     expect(assessKeeping(pot(less)).verdict).toBe('fridge');
   }); // prettier-ignore
 
+  test('a slow cooker takes more of a butter than a pan takes of a jam', () => {
+    const plums = documentOf([['25 kg', 'plum'], ['4 kg', 'white-sugar']], BUTTER);
+    const factor = (document: typeof plums) => ok(scaleFormula(document, { by: 'pot', pot_l: 6 }, HERE.kitchen)).factor;
+    expect(factor(plums) / factor({ ...plums, kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' } })).toBeCloseTo(2.4, 1);
+  }); // prettier-ignore
+
   test('every remedy offered does what it says', () => {
     const cases = [
       documentOf([['2 kg', 'strawberry'], ['1.5 kg', 'white-sugar']]),
@@ -45,7 +51,7 @@ describe('remedies', () => {
       const found = remedies(document, HERE);
       expect(found.length).toBeGreaterThan(0);
       for (const { change, text, effect } of found) {
-        expect(text).toMatch(/^(Add|Make it|Boil|Fill|Keep) /);
+        expect(text).toMatch(/^(Add|Make it|Boil|Fill|Keep|Set it) /);
         expect(effect.length).toBeGreaterThan(5);
         const { problems } = readFormula(edited(document, change), { altitude_m: 300 });
         expect(problems).toEqual([]);
@@ -55,6 +61,12 @@ describe('remedies', () => {
 
   test('sugar cut with powdered pectin gets sugar, a sweet pot water or less sugar, a quart pints', () => {
     expect(codes(documentOf([['4 cups', 'raspberry', 'crushed'], ['1 box', 'pectin-powder'], ['2 cups', 'white-sugar']], POWDER))).toContain('sugar-for-set');
+    const cut = documentOf([['1.1 kg', 'sour-cherry', 'crushed'], ['1 box', 'pectin-powder'], ['450 g', 'white-sugar']], POWDER);
+    const instead = remedies(cut, HERE).find(({ code }) => code === 'calcium-instead');
+    const after = edited(cut, instead?.change ?? []);
+    expect(after).toMatchObject({ method: 'calcium-pectin' });
+    expect(after.lines.map(({ ingredient }) => ingredient)).toEqual(['sour-cherry', 'white-sugar', 'calcium-water', 'pectin-calcium']);
+    expect(balance(pot(after))?.set.verdict).toBe('good');
     expect(codes(documentOf([['200 g', 'redcurrant'], ['2 kg', 'white-sugar']]))).toContain('more-water');
     expect(codes({ ...DAMSON, jars: [{ size: 'quart' }] })).toContain('smaller-jars');
   }); // prettier-ignore

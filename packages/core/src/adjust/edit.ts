@@ -7,6 +7,11 @@ export type Edit =
   | { readonly op: 'set'; readonly line: number; readonly amount: string }
   | { readonly op: 'remove'; readonly line: number }
   | { readonly op: 'finish'; readonly finish: FormulaDocument['finish'] }
+  | {
+      readonly op: 'method';
+      readonly method: FormulaDocument['method'];
+      readonly finish: FormulaDocument['finish'];
+    }
   | { readonly op: 'jars'; readonly jars: FormulaDocument['jars'] };
 
 /** What an attestation and a measured pH rest on is gone after any edit of the formula. */
@@ -37,6 +42,9 @@ export function edited(document: FormulaDocument, edits: readonly Edit[]): Formu
         break;
       case 'finish':
         next = { ...next, finish: edit.finish };
+        break;
+      case 'method':
+        next = { ...next, method: edit.method, finish: edit.finish };
         break;
       case 'jars':
         next = { ...next, jars: edit.jars };

@@ -194,6 +194,16 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
       }
     }
   }
+  if (now.warnings.some(({ code }) => code === 'sugar-cut')) {
+    const spoons = SPOONS.find((tsp) => (trial(byCalcium(document, tsp))?.pot.outcome.firmness ?? 0) >= GOOD);
+    if (spoons !== undefined)
+      offer(
+        'calcium-instead',
+        `Set it with calcium pectin instead: ${spoons} tsp, and ${spoons} tsp calcium water`,
+        byCalcium(document, spoons),
+        firmer,
+      );
+  }
   if (set.model === 'low-methoxyl') {
     if (set.reasons.some(({ code }) => code === 'little-calcium')) {
       const water = least(
@@ -231,8 +241,28 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
     );
   }
   return found
-    .filter(({ text, change }) => text !== '' && !(onHeat && change.some(({ op }) => op === 'set')))
+    .filter(
+      ({ text, change }) =>
+        text !== '' && !(onHeat && change.some(({ op }) => op !== 'add' && op !== 'finish')),
+    )
     .slice(0, 6);
+}
+
+/** Calcium pectin and calcium water go in by the same spoons. Common practice. */
+const SPOONS = [1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16] as const;
+
+/** The same fruit and sugar set by calcium pectin, which needs no sugar, in place of the pectin that does. */
+function byCalcium(document: FormulaDocument, spoons: number): Edit[] {
+  const old = document.lines.flatMap(({ ingredient }, line) =>
+    ingredientById(ingredient ?? '')?.category === 'pectin' ? [{ op: 'remove' as const, line }] : [],
+  );
+  return [
+    // From the last, so that the places of the others stand.
+    ...old.toReversed(),
+    { op: 'method', method: 'calcium-pectin', finish: { type: 'hard-boil', minutes: 2 } },
+    { op: 'add', ingredient: 'calcium-water', amount: `${spoons} tsp` },
+    { op: 'add', ingredient: 'pectin-calcium', amount: `${spoons} tsp` },
+  ];
 }
 
 const nameOf = (document: FormulaDocument, line: number): string =>

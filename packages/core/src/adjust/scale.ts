@@ -11,7 +11,7 @@ export type ScaleTarget =
   | { readonly by: 'jars'; readonly count: number; readonly jar: JarSize }
   /** All of a line: what is on the table. */
   | { readonly by: 'line'; readonly line: number; readonly to: string }
-  /** The largest batch the pot takes: filled to a third, since the foam climbs three to four times. */
+  /** The largest batch the pot takes: a sugar boil fills it to a third, since the foam climbs three to four times; a butter simmers in a fuller one. */
   | { readonly by: 'pot'; readonly pot_l: number };
 
 export type ScaleResult =
@@ -29,8 +29,12 @@ const LEAST = 0.02;
 const MOST = 50;
 /** Boxes and pouches that are cooked at once. Common practice: never double a batch with added pectin. */
 const ONE_BOX = { 'pectin-powder': 0.066, 'pectin-liquid': 0.19 } as const;
-/** Share of the pot's depth that may be filled before the sugar boil. Common practice. */
+/** Share of the pot's depth that may be filled before the sugar boil; a butter or a curd does not foam so. Common practice. */
 const FILL_OF_POT = 1 / 3;
+const FILL_WITHOUT_FOAM = 0.8;
+
+const fillOfPot = ({ kind }: PotFormula): number =>
+  kind === 'fruit-butter' || kind === 'curd' ? FILL_WITHOUT_FOAM : FILL_OF_POT;
 
 /**
  * Scales a whole formula; ratios stay as they are, and amounts are written as a kitchen measures them.
@@ -96,7 +100,7 @@ function factorFor(document: FormulaDocument, formula: PotFormula, target: Scale
       const pot = preparePot(formula);
       if (!pot) return { path: 'lines', message: 'nothing is in the pot' };
       const start_l = pot.contents.mass / (1 + 0.39 * (pot.contents.soluble / pot.contents.mass));
-      return (target.pot_l * FILL_OF_POT) / start_l;
+      return (target.pot_l * fillOfPot(formula)) / start_l;
     }
   }
 }
@@ -171,7 +175,12 @@ function notesOn(document: FormulaDocument, target: ScaleTarget, kitchen: Kitche
   const pot = preparePot(formula);
   if (pot && target.by !== 'pot') {
     const litres = pot.contents.mass / (1 + 0.39 * (pot.contents.soluble / pot.contents.mass));
-    notes.push(`needs a pot of ${(litres * 3).toFixed(0)} to ${(litres * 4).toFixed(0)} l, for the foam`);
+    const fill = fillOfPot(formula);
+    notes.push(
+      fill === FILL_OF_POT
+        ? `needs a pot of ${(litres * 3).toFixed(0)} to ${(litres * 4).toFixed(0)} l, for the foam`
+        : `needs a pot of ${Math.ceil(litres / fill)} l, or less when it is loaded in stages`,
+    );
   }
   return notes;
 }

@@ -12,6 +12,7 @@ test.each<[string, object]>([
   ['my 8 litre pan', { by: 'pot', pot_l: 8 }],
   ['8-l pot', { by: 'pot', pot_l: 8 }],
   ['6 quart pot', { by: 'pot' }],
+  ['my 6 litre slow cooker', { by: 'pot', pot_l: 6 }],
   ['half', { by: 'factor', factor: 0.5 }],
   ['x 3', { by: 'factor', factor: 3 }],
   ['2.5 times', { by: 'factor', factor: 2.5 }],

@@ -31,7 +31,9 @@ export function readScaleTarget(text: string, document: FormulaDocument): Target
   const times = /^(?:x|×|times)\s*(\d+(?:\.\d+)?)$|^(\d+(?:\.\d+)?)\s*(?:x|×|times)$/.exec(bare);
   const factor = times ? Number(times[1] ?? times[2]) : WORDS[bare];
   if (factor !== undefined) return { ok: true, target: { by: 'factor', factor } };
-  const vessel = /^(.*?)[\s-]*\b(?:pan|pot|kettle|saucepan|cauldron)$/.exec(bare);
+  const vessel = /^(.*?)[\s-]*\b(?:pan|pot|kettle|saucepan|cauldron|slow cooker|cooker|oven dish)$/.exec(
+    bare,
+  );
   if (vessel) {
     const size = parseAmount((vessel[1] ?? '').replace(/-/g, ' '), document.decimal);
     if (!size.ok || size.amount.unit.kind !== 'volume')

@@ -51,6 +51,7 @@ const DANGEROUS: readonly Case[] = [
     (id): Case => [`${id} jam with half its weight in lemon juice`, [['1 kg', id], ['800 g', 'white-sugar'], ['500 ml', 'lemon-juice-bottled']]]),
   ['flower jelly', [['1 l', 'flower-infusion'], ['60 ml', 'lemon-juice-bottled'], ['1 box', 'pectin-powder'], ['800 g', 'white-sugar']], { kind: 'jelly', ...POWDER }],
   ['herb jelly with vinegar', [['500 ml', 'herb-infusion'], ['250 ml', 'cider-vinegar'], ['1.2 kg', 'white-sugar'], ['1 pouch', 'pectin-liquid']], { kind: 'savoury-jelly', ...LIQUID }],
+  ['apple jelly with herbs by the handful', [['1 l', 'apple-juice'], ['120 ml', 'wine-vinegar'], ['60 g', 'fresh-herb'], ['900 g', 'white-sugar']], { kind: 'savoury-jelly' }],
   ['pepper jelly with a splash of vinegar', [['700 g', 'sweet-pepper'], ['50 ml', 'cider-vinegar'], ['1.2 kg', 'white-sugar'], ['1 pouch', 'pectin-liquid']], { kind: 'savoury-jelly', ...LIQUID }],
   ['pepper jelly with plenty of vinegar, untested', [['200 g', 'sweet-pepper'], ['60 g', 'hot-pepper'], ['400 ml', 'cider-vinegar'], ['1.3 kg', 'white-sugar'], ['2 pouches', 'pectin-liquid']], { kind: 'savoury-jelly', ...LIQUID }],
   ['a little elderberry in apple jelly', [['1 l', 'apple-juice'], ['50 ml', 'elderberry', 'juice'], ['800 g', 'white-sugar']], { kind: 'jelly' }],
@@ -100,6 +101,7 @@ const DANGEROUS: readonly Case[] = [
   ['damson jam for 10 minutes at 2,000 m', [['1 kg', 'damson'], SUGAR], { processMinutes: 10 }, { altitude_m: 2000 }],
   // Stop.
   ['garlic in oil', [['200 g', 'garlic'], ['500 ml', 'cooking-oil']]],
+  ['rosemary in oil', [['5 each', 'fresh-herb'], ['500 ml', 'cooking-oil']]],
   ['peppers in oil with vinegar', [['500 g', 'sweet-pepper'], ['300 ml', 'cooking-oil'], ['100 ml', 'cider-vinegar']]],
 ]; // prettier-ignore
 
@@ -112,13 +114,15 @@ test.each(DANGEROUS.map((row) => [row[0], row] as const))('never for the shelf: 
   expect(reasons.length).toBeGreaterThan(0);
   for (const { text, source } of reasons) expect(text.length > 10 && source.length > 5).toBe(true);
 });
-test.each([['garlic in oil'], ['peppers in oil with vinegar'], ['damson jam for 3 minutes']])(
-  '%s: stop',
-  (name) => {
-    const row = DANGEROUS.find(([n]) => n === name);
-    expect(row && keep(row).verdict).toBe('stop');
-  },
-);
+test.each([
+  ['garlic in oil'],
+  ['rosemary in oil'],
+  ['peppers in oil with vinegar'],
+  ['damson jam for 3 minutes'],
+])('%s: stop', (name) => {
+  const row = DANGEROUS.find(([n]) => n === name);
+  expect(row && keep(row).verdict).toBe('stop');
+});
 
 const jam = (id: string, more: Lines = [], rest: Partial<FormulaDocument> = {}): Case => [
   `${id} jam${more.length > 0 ? ` with ${more.map(([a, i]) => `${a} ${i}`).join(', ')}` : ''}`,
@@ -151,6 +155,7 @@ const SAFE: readonly Case[] = [
   ['apple jelly', [['1 l', 'apple-juice'], ['2 tbsp', 'lemon-juice-bottled'], ['750 g', 'white-sugar']], { kind: 'jelly' }],
   ['grape jelly with powder', [['5 cups', 'slip-skin-grape', 'juice'], ['1 box', 'pectin-powder'], ['7 cups', 'white-sugar']], { kind: 'jelly', ...POWDER }],
   ['wine jelly', [['3 cups', 'wine'], ['1/2 cup', 'lemon-juice-bottled'], ['4 cups', 'white-sugar'], ['1 pouch', 'pectin-liquid']], { kind: 'savoury-jelly', ...LIQUID }],
+  ['rosemary jelly of apple juice and wine vinegar', [['1 l', 'apple-juice'], ['200 ml', 'wine-vinegar'], ['3 each', 'fresh-herb'], ['1.3 kg', 'white-sugar'], ['1 pouch', 'pectin-liquid']], { kind: 'savoury-jelly', ...LIQUID }],
   ['plum conserve with raisins and nuts', [['1.8 kg', 'plum'], ['180 g', 'raisin'], ['1.3 kg', 'white-sugar'], ['80 g', 'nuts']], { kind: 'conserve' }],
   ['light raspberry jam', [['6 cups', 'raspberry', 'crushed'], ['4 tsp', 'pectin-calcium'], ['4 tsp', 'calcium-water'], ['1 cup', 'honey']], CALCIUM],
   ['gooseberry with jam sugar', [['1 kg', 'gooseberry'], ['1 kg', 'jam-sugar']], { method: 'jam-sugar', finish: { type: 'hard-boil', minutes: 4 } }],

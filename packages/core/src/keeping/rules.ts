@@ -62,7 +62,16 @@ export function decide(
   const fat_kg = ids('butter', 'cooking-oil').reduce((sum, line) => sum + line.mass_kg.mid, 0);
 
   const underOil = ids('cooking-oil').reduce((sum, line) => sum + line.mass_kg.mid, 0) > FAT_TRACE_KG;
-  const inOil = ids('garlic', 'herb-infusion', 'onion', 'hot-pepper', 'sweet-pepper', 'ginger', 'tomato');
+  const inOil = ids(
+    'garlic',
+    'herb-infusion',
+    'fresh-herb',
+    'onion',
+    'hot-pepper',
+    'sweet-pepper',
+    'ginger',
+    'tomato',
+  );
   if (underOil && inOil.length > 0)
     return no(
       'stop',

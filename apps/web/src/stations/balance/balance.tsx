@@ -37,7 +37,7 @@ export function Balance() {
       {boil.startedAt === undefined && <MakeItFit />}
       <Cautions />
       <div className="mt-2 flex flex-wrap gap-2">
-        <button type="button" className="btn btn-ghost" disabled={!undo} onClick={undo}>
+        <button type="button" className="btn btn-ghost" data-key="u" disabled={!undo} onClick={undo}>
           <Undo2 aria-hidden="true" className="size-5" /> Undo
         </button>
         <button type="button" className="btn btn-ghost" disabled={!redo} onClick={redo}>

@@ -12,6 +12,7 @@ export function Compare() {
       <div className="flex flex-wrap items-center gap-2">
         <button
           type="button"
+          data-key="x"
           className="btn btn-ghost"
           onClick={() => setOther({ name: 'as set aside', document })}
         >

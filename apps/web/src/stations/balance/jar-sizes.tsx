@@ -65,6 +65,7 @@ export function JarSizes() {
         return (
           <div key={index} className="flex flex-wrap items-center gap-2">
             <select
+              data-key={index === 0 ? 'j' : undefined}
               aria-label={`Jar size ${index + 1}`}
               className="select w-40"
               value={jar.size}

@@ -28,6 +28,7 @@ export function Keep() {
       {from && (
         <button
           type="button"
+          data-key="s"
           className="btn btn-ghost"
           disabled={problems.length > 0 || !changed}
           onClick={() => void asNext()}
@@ -38,6 +39,7 @@ export function Keep() {
       )}
       <button
         type="button"
+        data-key={from ? undefined : 's'}
         className="btn btn-ghost"
         disabled={problems.length > 0}
         onClick={() => void asNew()}

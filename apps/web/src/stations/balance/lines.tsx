@@ -1,5 +1,6 @@
 import {
   closestCenter,
+  type Announcements,
   DndContext,
   KeyboardSensor,
   PointerSensor,
@@ -26,7 +27,7 @@ import { changeLine, moveLine, nameOfLine, removeLine, withName } from '../../ba
 import { STAGE_WORDS } from '../../batch/words.js';
 
 const COLUMNS =
-  'md:grid md:grid-cols-[28px_6.5rem_minmax(0,1fr)_8rem_4.5rem_8.5rem_40px_40px] md:items-center md:gap-x-2';
+  'md:grid md:grid-cols-[28px_6rem_minmax(0,1fr)_7.2rem_3.4rem_8rem_44px_44px] md:items-center md:gap-x-3';
 
 /** What goes into the pot: each line edited in place, a new one typed at the foot. */
 export function Lines() {
@@ -36,6 +37,19 @@ export function Lines() {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const ids = document.lines.map((_, index) => idOf(index));
+  const named = (id: string | number): string => {
+    const line = document.lines[ids.indexOf(String(id))];
+    return line ? nameOfLine(line) : 'the line';
+  };
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `${named(active.id)} is taken up`,
+    onDragOver: ({ active, over }) =>
+      over
+        ? `${named(active.id)} is at place ${ids.indexOf(String(over.id)) + 1} of ${ids.length}`
+        : undefined,
+    onDragEnd: ({ active }) => `${named(active.id)} is put down`,
+    onDragCancel: ({ active }) => `${named(active.id)} is left where it was`,
+  };
   const softening = formula.lines.some(({ ingredient, form }) => isProduce(ingredient) && softens(form));
   const stages = new Map(
     formula.lines.map((line) => [
@@ -60,6 +74,12 @@ export function Lines() {
       </div>
       <DndContext
         sensors={sensors}
+        accessibility={{
+          announcements,
+          screenReaderInstructions: {
+            draggable: 'Space takes the line up, the arrows move it, Space puts it down, Escape leaves it.',
+          },
+        }}
         collisionDetection={closestCenter}
         onDragEnd={({ active, over }) => {
           if (over) change('', moveLine(ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
@@ -119,9 +139,7 @@ function Line({ index, line, pot, stage, share, problems }: LineProps) {
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={`border-b border-line py-1 ${isDragging ? 'relative z-10 rounded-xl bg-base-300' : ''}`}
     >
-      <div
-        className={`relative grid grid-cols-[28px_6rem_minmax(0,1fr)_44px_44px] items-center gap-x-1 ${COLUMNS}`}
-      >
+      <div className={`relative grid grid-cols-[28px_6rem_minmax(0,1fr)] items-center gap-x-1 ${COLUMNS}`}>
         <button
           type="button"
           className="flex h-11 w-7 cursor-grab touch-none items-center justify-center rounded-lg text-soft"
@@ -158,8 +176,8 @@ function Line({ index, line, pot, stage, share, problems }: LineProps) {
             )
           }
         />
-        <span className="order-last col-span-5 flex flex-wrap items-center gap-x-3 px-2 pb-1 text-sm md:contents">
-          <span className="text-sm whitespace-nowrap text-soft md:text-right">
+        <span className="col-span-3 flex items-center gap-x-1.5 pl-2 text-sm md:contents">
+          <span className="w-20 grow text-sm text-soft md:w-auto md:text-right md:whitespace-nowrap">
             {pot && (
               <>
                 {!isOwnMass(pot, units) && `${formats.mass(pot.mass_kg.mid)} · `}
@@ -167,7 +185,7 @@ function Line({ index, line, pot, stage, share, problems }: LineProps) {
               </>
             )}
           </span>
-          <span className="relative text-sm md:text-right">
+          <span className="relative hidden text-sm md:block md:text-right">
             {share !== undefined && (
               <>
                 {percent}
@@ -187,7 +205,7 @@ function Line({ index, line, pot, stage, share, problems }: LineProps) {
             {stage !== undefined && (
               <select
                 aria-label={`When ${name} goes in`}
-                className={`select w-full min-w-32 pr-6 pl-2 text-sm ${line.goesIn === undefined || line.goesIn === stage ? 'text-soft' : ''}`}
+                className={`select w-32 pr-6 md:w-full pl-2 text-sm ${line.goesIn === undefined || line.goesIn === stage ? 'text-soft' : ''}`}
                 value={line.goesIn ?? stage}
                 onChange={(event) =>
                   change(
@@ -207,25 +225,25 @@ function Line({ index, line, pot, stage, share, problems }: LineProps) {
               </select>
             )}
           </span>
+          <button
+            type="button"
+            aria-label={`More about ${name || 'line ' + (index + 1)}`}
+            aria-expanded={more}
+            disabled={!pot}
+            className="btn btn-ghost btn-square size-11"
+            onClick={() => setMore(!more)}
+          >
+            <ChevronDown aria-hidden="true" className={`size-5 ${more ? 'rotate-180' : ''}`} />
+          </button>
+          <button
+            type="button"
+            aria-label={`Take out ${name || 'line ' + (index + 1)}`}
+            className="btn btn-ghost btn-square size-11"
+            onClick={() => change('', removeLine(index))}
+          >
+            <X aria-hidden="true" className="size-5" />
+          </button>
         </span>
-        <button
-          type="button"
-          aria-label={`More about ${name || 'line ' + (index + 1)}`}
-          aria-expanded={more}
-          disabled={!pot}
-          className="btn btn-ghost btn-square row-start-1 col-start-4 h-11 w-10 md:col-start-7"
-          onClick={() => setMore(!more)}
-        >
-          <ChevronDown aria-hidden="true" className={`size-5 ${more ? 'rotate-180' : ''}`} />
-        </button>
-        <button
-          type="button"
-          aria-label={`Take out ${name || 'line ' + (index + 1)}`}
-          className="btn btn-ghost btn-square row-start-1 col-start-5 h-11 w-10 md:col-start-8"
-          onClick={() => change('', removeLine(index))}
-        >
-          <X aria-hidden="true" className="size-5" />
-        </button>
       </div>
       {more && pot && (
         <LineMore

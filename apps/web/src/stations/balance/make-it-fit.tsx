@@ -39,6 +39,7 @@ export function MakeItFit() {
         Make it fit
         <input
           className="input min-w-0 flex-1 text-base-content sm:w-80"
+          data-key="i"
           placeholder="12 half-pints, all 3.1 kg, my 8 litre pan"
           value={text}
           maxLength={80}

@@ -35,14 +35,17 @@ interface ChoiceProps<T extends string> {
   readonly value: T;
   readonly options: readonly T[];
   readonly words: Readonly<Record<T, string>>;
+  /** Letter of its shortcut. */
+  readonly letter: string;
   readonly onChange: (value: T) => void;
 }
 
-function Choice<T extends string>({ label, value, options, words, onChange }: ChoiceProps<T>) {
+function Choice<T extends string>({ label, value, options, words, letter, onChange }: ChoiceProps<T>) {
   return (
     <label className="flex min-w-[9rem] flex-1 flex-col gap-1 text-sm text-soft sm:flex-none">
       {label}
       <select
+        data-key={letter}
         className="select w-full text-base-content"
         value={value}
         onChange={(event) => onChange(event.target.value as T)}
@@ -74,6 +77,7 @@ export function Way() {
       <div className="flex flex-wrap items-end gap-3">
         <Choice
           label="Kind"
+          letter="k"
           value={kind}
           options={KINDS}
           words={KIND_WORDS}
@@ -81,6 +85,7 @@ export function Way() {
         />
         <Choice
           label="Way to a set"
+          letter="w"
           value={method}
           options={METHODS_OF_KIND[kind]}
           words={METHOD_WORDS}
@@ -90,6 +95,7 @@ export function Way() {
         />
         <Choice
           label="Finish by"
+          letter="g"
           value={finish.type}
           options={[...usual, ...others]}
           words={FINISH_WORDS}

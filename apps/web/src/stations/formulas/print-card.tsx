@@ -8,7 +8,7 @@ import { KIND_WORDS, METHOD_WORDS, PROCESS_WORDS, stopWords } from '../../batch/
 import { useFormulas } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
-import { jarName } from '../../ui/jar-picture.js';
+import { jarsOf } from '../../ui/jar-picture.js';
 import { Loading, useTitle } from '../../ui/page.js';
 import { capital, sentence } from '../../ui/sentence.js';
 
@@ -60,7 +60,7 @@ export function PrintCard() {
           {balance && stop && (
             <dl className="mt-4 grid gap-x-6 gap-y-3 sm:grid-cols-3 print:grid-cols-3">
               <Fact name={stop.lead} words={stop.words} />
-              <Fact name="hot jars" words={`${balance.readyJars}`} note={balance.jars.map(({ count, size }) => `${count.low.toFixed(1)} to ${count.high.toFixed(1)} ${jarName(size, 2)}`).join(', ')} />
+              <Fact name="hot jars" words={`${balance.readyJars}`} note={balance.jars.map(({ count, size }) => jarsOf(`${count.low.toFixed(1)} to ${count.high.toFixed(1)}`, size)).join(', ')} />
               <Fact name="keeping" words={KEEPING_WORDS[keeping.verdict].word} note={keeping.process ? `${keeping.process.minutes} min ${PROCESS_WORDS[keeping.process.method]}, ${keeping.process.band}` : (keeping.reasons[0] && sentence(keeping.reasons[0].text))} />
             </dl>
           )}

@@ -140,6 +140,7 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
           line={line}
           ingredient={ingredient}
           index={pot.index}
+          onTable
           onChange={(next) =>
             change(
               `more ${pot.index}`,

@@ -34,13 +34,17 @@ export function Kitchen() {
         <>
           <Places kitchens={kitchens.data ?? []} />
           <Settings key={`${kitchen.id} ${kitchen.boilingPoint_C ?? ''}`} kitchen={kitchen} />
-          <div className="mt-5 grid items-start gap-5 xl:grid-cols-2">
-            <Thermometers />
-            <JarStock />
-            <Vessels />
-            <Pectins />
-            <Canners />
-            <Burners />
+          <div className="mt-5 grid items-start gap-5 lg:grid-cols-2">
+            <div className="flex flex-col gap-5">
+              <Thermometers />
+              <Vessels />
+              <Canners />
+            </div>
+            <div className="flex flex-col gap-5">
+              <JarStock />
+              <Pectins />
+              <Burners />
+            </div>
           </div>
         </>
       )}
@@ -151,19 +155,19 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
         </Field>
         <div className="flex flex-wrap gap-5">
           <Field label="Weights and volumes" id="units">
-            <select id="units" className="select w-48" {...register('units')}>
+            <select id="units" className="select w-44" {...register('units')}>
               <option value="metric">grams and litres</option>
               <option value="us">pounds and US cups</option>
             </select>
           </Field>
           <Field label="Temperature" id="temperatureUnit">
-            <select id="temperatureUnit" className="select w-48" {...register('temperatureUnit')}>
+            <select id="temperatureUnit" className="select w-44" {...register('temperatureUnit')}>
               <option value="C">degrees Celsius</option>
               <option value="F">degrees Fahrenheit</option>
             </select>
           </Field>
           <Field label="Seasons" id="southern">
-            <select id="southern" className="select w-48" {...register('southern')}>
+            <select id="southern" className="select w-44" {...register('southern')}>
               <option value="north">of the north</option>
               <option value="south">of the south</option>
             </select>

@@ -96,7 +96,7 @@ export function Vessels() {
                 value={vessel.evaporation_kgPerH}
                 least={0.01}
                 most={20}
-                placeholder="not measured"
+                placeholder="not known"
                 onChange={(evaporation_kgPerH) =>
                   set({ ...bare, ...(vessel.capacity_l !== undefined && { capacity_l: vessel.capacity_l }), ...(evaporation_kgPerH !== undefined && { evaporation_kgPerH }) })
                 }
