@@ -83,7 +83,7 @@ test('at 390 px nothing is wider than the phone, and every target is a thumb wid
     const small = await page.evaluate(() =>
       [
         ...document.querySelectorAll<HTMLElement>(
-          'button, select, input:not([type=checkbox], .sr-only), nav a, a.btn',
+          'button, select, input:not([type=checkbox], [type=radio], .sr-only), nav a, a.btn',
         ),
       ]
         .filter((element) => element.offsetParent !== null && element.getBoundingClientRect().bottom > 0)

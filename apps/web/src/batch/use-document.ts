@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useLayoutEffect, useRef, useState } from 'react';
 import type { FormulaBody } from '@idle-kettle/contract';
 import { outbox } from '../data/outbox.js';
 import { useBatchQuery, useOutbox } from '../data/queries.js';
@@ -53,24 +53,27 @@ export function useDocument(batchId: string): EditedDocument {
     [batchId, revision, formulaId, lastEdit],
   );
 
-  const change = useCallback(
-    (label: string, make: (document: FormulaBody) => FormulaBody) => {
-      if (!document) return;
-      const at = Date.now();
-      setHistory((was) => {
-        const sameStep =
-          label !== '' && was.label === label && at - was.at < STEP_PAUSE_MS && was.past.length > 0;
-        return {
-          past: sameStep ? was.past : [...was.past, document].slice(-MOST_STEPS),
-          future: [],
-          label,
-          at,
-        };
-      });
-      keep(make(document));
-    },
-    [document, keep],
-  );
+  // Always the same function, so that thirty lines are not drawn again because one of them was typed in.
+  const latest = useRef({ document, keep });
+  useLayoutEffect(() => {
+    latest.current = { document, keep };
+  });
+  const change = useCallback((label: string, make: (document: FormulaBody) => FormulaBody) => {
+    const { document: current, keep: keepCurrent } = latest.current;
+    if (!current) return;
+    const at = Date.now();
+    setHistory((was) => {
+      const sameStep =
+        label !== '' && was.label === label && at - was.at < STEP_PAUSE_MS && was.past.length > 0;
+      return {
+        past: sameStep ? was.past : [...was.past, current].slice(-MOST_STEPS),
+        future: [],
+        label,
+        at,
+      };
+    });
+    keepCurrent(make(current));
+  }, []);
 
   const step = (from: 'past' | 'future'): (() => void) | undefined => {
     const target = from === 'past' ? history.past.at(-1) : history.future.at(-1);

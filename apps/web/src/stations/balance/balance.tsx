@@ -1,8 +1,8 @@
 import { Redo2, TriangleAlert, Undo2 } from 'lucide-react';
-import { useEffect } from 'react';
+import { memo, useDeferredValue, useEffect, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { cautionsOf } from '@idle-kettle/core';
-import { useBatch } from '../../batch/batch-context.js';
+import { BatchContext, useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
 import { sentence } from '../../ui/sentence.js';
 import { Compare } from './compare.js';
@@ -21,7 +21,7 @@ import { WhatGoesWhere } from './what-goes-where.js';
 
 /** Fruit, sugar, acid and pectin in proportion, and at once what they will give. */
 export function Balance() {
-  const { balance, boil, undo, redo } = useBatch();
+  const { boil, undo, redo } = useBatch();
   useUndoKeys(undo, redo);
   return (
     <>
@@ -50,37 +50,51 @@ export function Balance() {
       </div>
       <Compare />
       <WaysToTheShelf />
-      <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
-        <div className="flex flex-col gap-4">
-          <section aria-label="Jars" className="panel p-4">
-            <div className="mb-3 flex items-center justify-between gap-3">
-              <h2 className="text-xl">Jar wall</h2>
-              {balance && balance.readyJars > 0 && (
-                <span className="rounded-full border border-line px-3 py-1 text-sm">
-                  have {balance.readyJars} jars hot
-                </span>
-              )}
-            </div>
-            {balance && (
-              <div className="mb-4">
-                <JarWall balance={balance} />
-              </div>
-            )}
-            {boil.startedAt === undefined && <JarSlider />}
-            <JarSizes />
-            <AfterFilling />
-          </section>
-          {balance && <HowSure balance={balance} />}
-        </div>
-        <div className="flex flex-col gap-4">
-          {balance && <GelMap balance={balance} />}
-          {balance && <WhatGoesWhere balance={balance} />}
-          {boil.startedAt === undefined && <Steering />}
-        </div>
-      </div>
+      <Later>
+        <Pictures />
+      </Later>
     </>
   );
 }
+
+/** The batch a moment later: what is typed and what comes of it are shown first, the pictures follow. */
+function Later({ children }: { readonly children: ReactNode }) {
+  return <BatchContext value={useDeferredValue(useBatch())}>{children}</BatchContext>;
+}
+
+const Pictures = memo(function Pictures() {
+  const { balance, boil } = useBatch();
+  return (
+    <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
+      <div className="flex flex-col gap-4">
+        <section aria-label="Jars" className="panel p-4">
+          <div className="mb-3 flex items-center justify-between gap-3">
+            <h2 className="text-xl">Jar wall</h2>
+            {balance && balance.readyJars > 0 && (
+              <span className="rounded-full border border-line px-3 py-1 text-sm">
+                have {balance.readyJars} jars hot
+              </span>
+            )}
+          </div>
+          {balance && (
+            <div className="mb-4">
+              <JarWall balance={balance} />
+            </div>
+          )}
+          {boil.startedAt === undefined && <JarSlider />}
+          <JarSizes />
+          <AfterFilling />
+        </section>
+        {balance && <HowSure balance={balance} />}
+      </div>
+      <div className="flex flex-col gap-4">
+        {balance && <GelMap balance={balance} />}
+        {balance && <WhatGoesWhere balance={balance} />}
+        {boil.startedAt === undefined && <Steering />}
+      </div>
+    </div>
+  );
+});
 
 /** What the log of the boil added; it counts, but is changed there and not here. */
 function FromTheBoil() {
