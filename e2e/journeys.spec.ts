@@ -14,6 +14,7 @@ const MOST_ACTIONS = 15;
 /** Hands on a keyboard and nothing else; every key that is not typing an amount is an action. */
 class Hands {
   private actions = 0;
+  private lines = 0;
   constructor(private readonly page: Page) {}
 
   async press(key: string): Promise<void> {
@@ -21,6 +22,11 @@ class Hands {
     await this.page.keyboard.press(key);
   }
   async line(text: string): Promise<void> {
+    await this.fit(text);
+    this.lines += 1;
+    await expect(this.page.getByLabel(/^Ingredient \d+$/)).toHaveCount(this.lines);
+  }
+  async fit(text: string): Promise<void> {
     await this.page.keyboard.type(text);
     await this.press('Enter');
   }
@@ -112,7 +118,7 @@ test('a plum butter for a 40-litre outdoor pot, cut down to a slow cooker', asyn
   for (const line of ['30 kg plums, pitted', '5 kg sugar', '6 tsp cinnamon']) await hands.line(line);
   await expect(page.getByLabel('Amount of plums, pitted')).toHaveValue('30 kg');
   await hands.press('Alt+i');
-  await hands.line('my 6 litre slow cooker');
+  await hands.fit('my 6 litre slow cooker');
   await expect(page.getByLabel('Amount of plums, pitted')).toHaveValue(/^4\.\d+ kg$/);
   await expect(readout(page, /^Keeping: Shelf/)).toBeVisible();
   hands.done();
@@ -165,7 +171,7 @@ test('eleven half-pints turned into 4-oz gift jars', async ({ page }) => {
   const hands = await emptyScreen(page);
   for (const line of ['2.4 kg damsons, pitted', '300 ml water', '2.2 kg sugar']) await hands.line(line);
   await hands.press('Alt+i');
-  await hands.line('11 half-pints');
+  await hands.fit('11 half-pints');
   await expect(readout(page, /^Yield: (11|nearly 11|11 and a bit), .*half-pints$/)).toBeVisible();
   await hands.choose('j', '4-oz');
   await expect(readout(page, /^Yield: (nearly 22|22|22 and a bit), .*4-oz jars$/)).toBeVisible();

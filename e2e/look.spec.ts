@@ -43,12 +43,13 @@ async function open(page: Page, path: string, text: string, theme: string): Prom
   await expect(page.getByText(text).first()).toBeVisible();
 }
 
+/** Colours on their way from one theme to the other are neither's. */
+const settled = (page: Page): Promise<unknown> =>
+  page.evaluate(() => Promise.allSettled(document.getAnimations().map((animation) => animation.finished)));
+
 /** What axe finds on the page as it stands, and where it could not decide about contrast. */
 async function findings(page: Page): Promise<string[]> {
-  // Colours on their way from one theme to the other are neither's.
-  await page.evaluate(() =>
-    Promise.allSettled(document.getAnimations().map((animation) => animation.finished)),
-  );
+  await settled(page);
   const { violations, incomplete } = await new AxeBuilder({ page }).analyze();
   // The arrow of a select is a background picture, which axe cannot see through; its colours are those of the inputs.
   const undecided = incomplete
@@ -118,6 +119,7 @@ test('the big view fills the screen, dark by default, and Escape leaves it', asy
   await open(page, `/batches/${stove}/boil`, 'Tap what the thermometer says', 'day');
   await page.getByRole('button', { name: 'Big view for the stove' }).click();
   await expect(page.locator('[data-theme=night]').getByRole('timer')).toBeVisible();
+  await settled(page);
   const { violations } = await new AxeBuilder({ page }).include('[data-theme=night]').analyze();
   expect(violations.map((violation) => violation.id)).toEqual([]);
   await page.keyboard.press('Escape');

@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import { layOut, readingsOf, setAltitude, typeReading, type StoredEvent } from './support/bench.js';
 import { KettleServer } from './support/kettle-server.js';
 
+test.use({ serviceWorkers: 'allow' });
 let kettle: KettleServer;
 test.beforeAll(async () => {
   kettle = await KettleServer.begin('midboil');

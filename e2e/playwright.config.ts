@@ -10,6 +10,8 @@ export default defineConfig({
   workers: 1,
   reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'results/report.json' }]],
   use: {
+    // A new browser would fetch the whole app beside every test; the file that is about it lets it.
+    serviceWorkers: 'block',
     actionTimeout: 20_000,
     navigationTimeout: 30_000,
     viewport: { width: 1280, height: 800 },

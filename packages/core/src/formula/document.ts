@@ -1,6 +1,5 @@
 import type { Decimal } from '../quantity/index.js';
 import { ingredientById, type Form, type Ripeness } from '../produce/index.js';
-import type { Stage } from './stage.js';
 
 /** The kinds of preserve. */
 export const KINDS = [
@@ -69,6 +68,18 @@ export const USUAL_FINISHES: Readonly<Record<Method, readonly FinishType[]>> = {
   'no-gel': ['consistency', 'soluble-solids', 'weight'],
   egg: ['curd'],
 };
+
+/** When something goes into the pot, in the order of the boil. */
+export const STAGES = [
+  'start',
+  'skins-soft',
+  'before-sugar',
+  'full-boil',
+  'after-sugar',
+  'near-end',
+  'off-heat',
+] as const;
+export type Stage = (typeof STAGES)[number];
 
 /** Main acid of an ingredient of one's own. */
 export const MAIN_ACIDS = ['citric', 'malic', 'tartaric', 'acetic'] as const;

@@ -12,10 +12,9 @@ import {
   type Form,
   type Ingredient,
 } from '../produce/index.js';
-import { MAIN_ACIDS, type MainAcid } from './document.js';
+import { MAIN_ACIDS, STAGES, type MainAcid, type Stage } from './document.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
 import type { Kitchen } from './kitchen.js';
-import { STAGES, type Stage } from './stage.js';
 
 /** One understood line: what goes into the pot. */
 export interface PotLine {

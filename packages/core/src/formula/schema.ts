@@ -1,7 +1,6 @@
 import { FORMS, RIPENESS } from '../produce/index.js';
 import { JAR_SIZES } from '../jars/index.js';
-import { STAGES } from './stage.js';
-import { FINISHES, KINDS, MAIN_ACIDS, METHODS, METHODS_OF_KIND, PROCESSINGS } from './document.js';
+import { FINISHES, KINDS, MAIN_ACIDS, METHODS, METHODS_OF_KIND, PROCESSINGS, STAGES } from './document.js';
 
 const percent = { type: 'number', minimum: 0, maximum: 100 } as const;
 const text = (maxLength: number, description: string) => ({ type: 'string', maxLength, description });

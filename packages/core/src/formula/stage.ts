@@ -1,17 +1,5 @@
 import type { Form, Ingredient } from '../produce/index.js';
-import type { Kind, Method } from './document.js';
-
-/** When something goes into the pot, in the order of the boil. */
-export const STAGES = [
-  'start',
-  'skins-soft',
-  'before-sugar',
-  'full-boil',
-  'after-sugar',
-  'near-end',
-  'off-heat',
-] as const;
-export type Stage = (typeof STAGES)[number];
+import type { Kind, Method, Stage } from './document.js';
 
 const SOFT_FORMS: ReadonlySet<Form> = new Set(['juice', 'puree']);
 /** Flavours that boil away, and what must not boil. */
