@@ -28,6 +28,10 @@ describe('events', () => {
   const GOOD: Readonly<Record<string, object>> = {
     light: { gelTemperature_C: 100.5, boilingPoint_C: 96.1 },
     reading: { temperature_C: 97.2 },
+    weighed: { mass_kg: 3.8 },
+    brix: { percent: 64.5 },
+    'sugar-in': {},
+    heat: { turned: 'down' },
     test: { way: 'plate', verdict: 'wrinkles' },
     addition: { text: '1 tbsp lemon juice' },
     note: { text: 'catching' },

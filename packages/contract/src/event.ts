@@ -42,6 +42,20 @@ export class ReadingBody {
   @IsNumber({}, celsius) @Min(-100, celsius) @Max(1000, celsius) temperature_C!: number;
 }
 
+const weight = { message: 'write the weight of what is in the pot, 0.01 to 200 kg' };
+export class WeighedBody {
+  @IsNumber({}, weight) @Min(0.01, weight) @Max(200, weight) mass_kg!: number;
+}
+
+const brix = { message: 'write what the refractometer shows, 0 to 95 %' };
+export class BrixBody {
+  @IsNumber({}, brix) @Min(0, brix) @Max(95, brix) percent!: number;
+}
+
+export class HeatBody {
+  @IsIn(['up', 'down'], { message: 'write up or down' }) turned!: 'up' | 'down';
+}
+
 export class TestBody {
   @IsIn(TEST_WAYS, { message: `write one of ${TEST_WAYS.join(', ')}` }) way!: TestWay;
   @IsIn(TEST_VERDICTS, { message: `write one of ${TEST_VERDICTS.join(', ')}` }) verdict!: TestVerdict;
@@ -96,6 +110,10 @@ export class NothingBody {}
 const BODIES: Readonly<Record<EventType, new () => object>> = {
   light: LightBody,
   reading: ReadingBody,
+  weighed: WeighedBody,
+  brix: BrixBody,
+  'sugar-in': NothingBody,
+  heat: HeatBody,
   test: TestBody,
   addition: TextBody,
   note: TextBody,

@@ -1,4 +1,4 @@
-import type { Balance, FinishType, Kind, Method, PotFormula, Stage } from '@idle-kettle/core';
+import type { Balance, FinishType, Ingredient, Kind, Method, PotFormula, Stage } from '@idle-kettle/core';
 import type { Formats } from '../ui/habit.js';
 
 export const KIND_WORDS: Readonly<Record<Kind, string>> = {
@@ -30,6 +30,18 @@ export const FINISH_WORDS: Readonly<Record<FinishType, string>> = {
   weight: 'weight of the pot',
   consistency: 'consistency',
   curd: 'curd temperature',
+};
+
+/** What an ingredient is there for. */
+export const ROLE_WORDS: Readonly<Record<Ingredient['category'], string>> = {
+  fruit: 'fruit',
+  vegetable: 'vegetable',
+  juice: 'juice',
+  sweetener: 'sweetness',
+  acid: 'acid',
+  pectin: 'pectin',
+  water: 'water',
+  extra: 'extra',
 };
 
 /** When something goes in. */

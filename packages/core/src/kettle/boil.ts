@@ -7,6 +7,13 @@ export interface LoggedReading {
   readonly temperature_C: number;
 }
 
+/** Any other look at the pot, with its one value: kilograms or per cent. */
+export interface LoggedValue {
+  readonly id: string;
+  readonly at: number;
+  readonly value: number;
+}
+
 /** A reading that is kept but not used, and why. */
 export interface SetApart extends LoggedReading {
   readonly reason: string;
@@ -31,6 +38,13 @@ export interface Boil {
   readonly boilingPoint_C: number | undefined;
   readonly readings: readonly LoggedReading[];
   readonly setApart: readonly SetApart[];
+  /** Kilograms in the pot. */
+  readonly weighings: readonly LoggedValue[];
+  /** Per cent soluble solids. */
+  readonly brix: readonly LoggedValue[];
+  readonly sugarInAt: number | undefined;
+  /** When the flame was turned up or down. */
+  readonly flameTurned: readonly number[];
   /** The last one-minute boil that was started. */
   readonly minute: { readonly startedAt: number; readonly endsAt: number } | undefined;
   readonly jarred: readonly JarsFilled[];
@@ -79,6 +93,10 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
   const log = ordered.map((event) => ({ event, at: Date.parse(event.at), undone: undone.has(event.id) }));
   const readings: LoggedReading[] = [];
   const setApart: SetApart[] = [];
+  const weighings: LoggedValue[] = [];
+  const brix: LoggedValue[] = [];
+  const flameTurned: number[] = [];
+  let sugarInAt: number | undefined;
   const heat: { from: number; to: number | undefined }[] = [];
   let phase = 'cold' as BoilPhase;
   let light: EventOf<'light'> | undefined;
@@ -124,6 +142,18 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
         else setApart.push({ ...reading, reason });
         break;
       }
+      case 'weighed':
+        weighings.push({ id: event.id, at, value: event.body.mass_kg });
+        break;
+      case 'brix':
+        brix.push({ id: event.id, at, value: event.body.percent });
+        break;
+      case 'sugar-in':
+        sugarInAt = at;
+        break;
+      case 'heat':
+        flameTurned.push(at);
+        break;
       case 'minute':
         minuteAt = at;
         break;
@@ -148,6 +178,10 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
     boilingPoint_C: light?.body.boilingPoint_C,
     readings,
     setApart,
+    weighings,
+    brix,
+    sugarInAt,
+    flameTurned,
     minute: minuteAt === undefined ? undefined : { startedAt: minuteAt, endsAt: minuteAt + MINUTE_MS },
     jarred,
     processed,

@@ -18,6 +18,14 @@ export interface EventBodies {
   /** The pot goes on the heat. The place as it was known then, so that a later change of kitchen does not rewrite this boil. */
   light: { readonly gelTemperature_C: number; readonly boilingPoint_C: number };
   reading: { readonly temperature_C: number };
+  /** The pot on the scale, less the empty pan. */
+  weighed: { readonly mass_kg: number };
+  /** A cooled drop in the refractometer. */
+  brix: { readonly percent: number };
+  /** The sugar that waits for soft skins, or for the full boil, is in. */
+  'sugar-in': Readonly<Record<string, never>>;
+  /** The flame was turned; how far is not known. */
+  heat: { readonly turned: 'up' | 'down' };
   test: { readonly way: TestWay; readonly verdict: TestVerdict };
   addition: { readonly text: string };
   note: { readonly text: string };
@@ -40,6 +48,10 @@ export interface EventBodies {
 export const EVENT_TYPES = [
   'light',
   'reading',
+  'weighed',
+  'brix',
+  'sugar-in',
+  'heat',
   'test',
   'addition',
   'note',

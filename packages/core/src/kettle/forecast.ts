@@ -20,7 +20,7 @@ export interface Forecast {
 }
 
 /** A flame wanders; over the minutes left it does not average out fully. Share, standard deviation; a guess. */
-const WANDER_SD = 0.03;
+const WANDER_SD = 0.05;
 
 /**
  * Time left from the readings so far: maximum a posteriori fit of the kettle model (starting solids, heat, thermometer

@@ -6,5 +6,8 @@ export * from './heat.js';
 export * from './simulate.js';
 export { simulateFormula } from './formula-boil.js';
 export * from './forecast.js';
+export { watchBoil, laterSugar, type Watched } from './watch.js';
+export * from './evidence.js';
+export * from './next-action.js';
 export type { Added, ForecastInput, HeatChange, Target } from './forecast-model.js';
 export type { Look } from './looks.js';

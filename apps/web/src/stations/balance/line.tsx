@@ -7,7 +7,7 @@ import { nearestIngredients, STAGES, type Ingredient, type Problem, type Stage }
 import { changeLine, nameOfLine, removeLine, withName } from '../../batch/line-edit.js';
 import { LineMore } from '../../batch/line-more.js';
 import type { EditedDocument } from '../../batch/use-document.js';
-import { STAGE_WORDS } from '../../batch/words.js';
+import { ROLE_WORDS, STAGE_WORDS } from '../../batch/words.js';
 import { sentence } from '../../ui/sentence.js';
 
 export const COLUMNS =
@@ -82,18 +82,25 @@ function Row({ index, line, ingredient, also, stage, share, problems, change }: 
             )
           }
         />
-        <NameInput
-          label={`Ingredient ${index + 1}`}
-          value={name}
-          wrong={nameWrong}
-          describedBy={nameWrong ? problemId : undefined}
-          onChange={(text) =>
-            change(
-              `name ${index}`,
-              changeLine(index, (was) => withName(was, text)),
-            )
-          }
-        />
+        <span className="relative block">
+          <NameInput
+            label={`Ingredient ${index + 1}`}
+            value={name}
+            wrong={nameWrong}
+            describedBy={nameWrong ? problemId : undefined}
+            onChange={(text) =>
+              change(
+                `name ${index}`,
+                changeLine(index, (was) => withName(was, text)),
+              )
+            }
+          />
+          {ingredient && (
+            <span className="pointer-events-none absolute bottom-0 left-2 text-[12.5px] leading-none text-soft">
+              {ROLE_WORDS[ingredient.category]}
+            </span>
+          )}
+        </span>
         <span className="col-span-3 flex items-center gap-x-1.5 pl-2 text-sm md:contents">
           <span className="w-20 grow text-sm text-soft md:w-auto md:text-right md:whitespace-nowrap">
             {also}

@@ -2,7 +2,7 @@ import { Maximize2, Minimize2, Moon, Sun } from 'lucide-react';
 import { lazy, Suspense, useLayoutEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { boilingPointAt, gelTemperature_C, timeOnHeat_ms, type BatchEvent } from '@idle-kettle/core';
+import { boilingPointAt, gelTemperature_C, laterSugar, timeOnHeat_ms, type BatchEvent, type Watched } from '@idle-kettle/core'; // prettier-ignore
 import { useTheme, type Theme } from '../../app/theme.js';
 import { useBatch } from '../../batch/batch-context.js';
 import { stopWords } from '../../batch/words.js';
@@ -10,14 +10,16 @@ import { logEvent } from '../../data/log-event.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { useNow } from '../../ui/now.js';
 import { BeforeTheHeat } from './before-the-heat.js';
-import { TestRow, TextRow } from './entry-row.js';
+import { FlameRow, MeasureRow, TestRow, TextRow } from './entry-row.js';
 import { EventList, eventWords } from './event-list.js';
+import { NextStep } from './next-step.js';
 import { ReadingEntry } from './reading-entry.js';
 import { Readouts } from './readouts.js';
+import { useWatched } from './use-watched.js';
 
 const Curve = lazy(() => import('./curve.js'));
 
-type Open = 'test' | 'addition' | 'note' | null;
+type Open = 'test' | 'addition' | 'measure' | 'flame' | 'note' | null;
 
 /** The boil: how far, how long, what now. */
 export function Boil() {
@@ -41,6 +43,7 @@ function AtTheStove() {
     ? stopWords(formula, balance, formats)
     : { lead: 'stop at', words: formats.temperature(gel_C) };
   const last = boil.readings.at(-1);
+  const watched = useWatched();
 
   const undo = (event: BatchEvent): void => void logEvent(id, 'undo', { eventId: event.id });
   const log: typeof logEvent = (batchId, type, body) => {
@@ -61,6 +64,8 @@ function AtTheStove() {
     t: () => toggle('test'),
     a: () => toggle('addition'),
     n: () => toggle('note'),
+    w: () => toggle('measure'),
+    f: () => toggle('flame'),
     Escape: () => (open ? setOpen(null) : setBig(false)),
   });
 
@@ -73,13 +78,42 @@ function AtTheStove() {
           className="panel order-2 h-[240px] p-3 sm:h-[280px] lg:order-1 lg:h-auto lg:min-h-[280px]"
         >
           <Suspense fallback={<p className="p-4 text-soft">Drawing the curve…</p>}>
-            <CurveNow gel_C={gel_C} boilingPoint_C={boilingPoint_C} theme={big ? bigTheme : pageTheme} />
+            <CurveNow
+              gel_C={gel_C}
+              boilingPoint_C={boilingPoint_C}
+              theme={big ? bigTheme : pageTheme}
+              watched={boil.phase === 'on-heat' ? watched : undefined}
+            />
           </Suspense>
         </section>
         <div className="-order-1 lg:order-2">
-          <Readouts boil={boil} gel_C={gel_C} stop={stop} byTemperature={byTemperature} />
+          <Readouts
+            boil={boil}
+            gel_C={gel_C}
+            stop={stop}
+            byTemperature={byTemperature}
+            left={
+              watched && {
+                low: watched.forecast.left_s.low / 60,
+                high: watched.forecast.left_s.high / 60,
+              }
+            }
+          />
         </div>
       </div>
+      {!done && <NextStep watched={watched} />}
+      {open === 'measure' && (
+        <MeasureRow
+          finish={
+            watched
+              ? `The finish is near ${formats.mass(watched.finishMass_kg)} and ${watched.finishSolidsPercent.toFixed(0)} %.`
+              : ''
+          }
+          onWeight={(mass_kg) => log(id, 'weighed', { mass_kg })}
+          onBrix={(percent) => log(id, 'brix', { percent })}
+        />
+      )}
+      {open === 'flame' && <FlameRow onTurn={(turned) => log(id, 'heat', { turned })} />}
       {open === 'test' && <TestRow onTest={(way, verdict) => log(id, 'test', { way, verdict })} />}
       {open === 'addition' && (
         <TextRow
@@ -113,18 +147,37 @@ function AtTheStove() {
           </button>
         </div>
       ) : (
-        <div className="grid grid-cols-3 gap-2 sm:gap-3 lg:grid-cols-6">
-          <Act name="Set test" hint="T" onClick={() => toggle('test')} />
-          <Act name="I added…" hint="A" onClick={() => toggle('addition')} />
-          <Act name="One minute" hint="hard boil" onClick={() => log(id, 'minute', {})} />
-          <Act
-            name={off ? 'Back on' : 'Off the heat'}
-            hint={off ? 'starts the clock' : 'stops the clock'}
-            onClick={() => log(id, off ? 'on-heat' : 'off-heat', {})}
-          />
-          <Act name="Note" hint="N" onClick={() => toggle('note')} />
-          <Act name="It is done" hint="ends the boil" primary onClick={() => log(id, 'done', {})} />
-        </div>
+        <>
+          <div className="grid grid-cols-3 gap-2 sm:gap-3 lg:grid-cols-6">
+            <Act name="Set test" hint="T" onClick={() => toggle('test')} />
+            <Act name="I added…" hint="A" onClick={() => toggle('addition')} />
+            <Act name="Weight, Brix" hint="W" onClick={() => toggle('measure')} />
+            <Act name="Flame turned" hint="F" onClick={() => toggle('flame')} />
+            <Act
+              name={off ? 'Back on' : 'Off the heat'}
+              hint={off ? 'starts the clock' : 'stops the clock'}
+              onClick={() => log(id, off ? 'on-heat' : 'off-heat', {})}
+            />
+            <Act name="It is done" hint="ends the boil" primary onClick={() => log(id, 'done', {})} />
+          </div>
+          <div className="flex flex-wrap gap-2">
+            {boil.sugarInAt === undefined && laterSugar(formula).length > 0 && (
+              <button
+                type="button"
+                className="btn h-14 flex-1 text-lg"
+                onClick={() => log(id, 'sugar-in', {})}
+              >
+                The sugar is in
+              </button>
+            )}
+            <button type="button" className="btn h-14 flex-1 text-lg" onClick={() => log(id, 'minute', {})}>
+              One minute of hard boil
+            </button>
+            <button type="button" className="btn h-14 flex-1 text-lg" onClick={() => toggle('note')}>
+              Note
+            </button>
+          </div>
+        </>
       )}
       <div className="order-3">
         <EventList boil={boil} onUndo={undo} />
@@ -178,19 +231,24 @@ function CurveNow({
   gel_C,
   boilingPoint_C,
   theme,
+  watched,
 }: {
   readonly gel_C: number;
   readonly boilingPoint_C: number;
   readonly theme: Theme;
+  readonly watched: Watched | undefined;
 }) {
   const { boil, formula } = useBatch();
   const now = useNow();
   // A minute at a time, so that the chart is not drawn anew twice a second.
   const lastAt = boil.readings.at(-1)?.at ?? boil.startedAt ?? 0;
   const shownUntil = boil.phase === 'done' ? (boil.endedAt ?? lastAt) : Math.min(now, lastAt + 3_600_000);
-  const minutes = Math.ceil(
-    Math.max(shownUntil - (boil.startedAt ?? shownUntil), timeOnHeat_ms(boil, shownUntil)) / 60_000,
-  );
+  const leftMinutes = watched ? Math.min(watched.forecast.left_s.high / 60, 60) : 0;
+  const minutes =
+    leftMinutes +
+    Math.ceil(
+      Math.max(shownUntil - (boil.startedAt ?? shownUntil), timeOnHeat_ms(boil, shownUntil)) / 60_000,
+    );
   return (
     <Curve
       boil={boil}
@@ -199,6 +257,7 @@ function CurveNow({
       minutes={minutes}
       lineName={formula.finish.type === 'gel-temperature' ? 'gel line here' : 'finish near'}
       theme={theme}
+      watched={watched}
     />
   );
 }

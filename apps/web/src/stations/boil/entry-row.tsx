@@ -1,4 +1,6 @@
 import { useState, type ReactNode } from 'react';
+import { MeasureInput } from '../../ui/measure-input.js';
+import { VerdictPicture } from './verdict-picture.js';
 import { TEST_VERDICTS, TEST_WAYS, type TestVerdict, type TestWay } from '@idle-kettle/core';
 
 const WAY_WORDS: Readonly<Record<TestWay, string>> = {
@@ -52,9 +54,10 @@ export function TestRow({ onTest }: { readonly onTest: (way: TestWay, verdict: T
           <button
             key={verdict}
             type="button"
-            className="btn h-16 text-lg"
+            className="btn h-auto min-h-16 flex-col gap-1 py-2 text-lg"
             onClick={() => onTest(way, verdict)}
           >
+            <VerdictPicture verdict={verdict} />
             {verdict}
           </button>
         ))}
@@ -62,6 +65,33 @@ export function TestRow({ onTest }: { readonly onTest: (way: TestWay, verdict: T
     </Row>
   );
 }
+
+/** The pot on the scale, or a drop in the refractometer. */
+export function MeasureRow({ finish, onWeight, onBrix }: { readonly finish: string; readonly onWeight: (mass_kg: number) => void; readonly onBrix: (percent: number) => void }) {
+  return (
+    <Row title="Weigh it, or a drop in the refractometer" hint={`The weight is what is in the pot, less the empty pan: the surest of all. ${finish}`}>
+      <div className="flex flex-wrap gap-4">
+        <MeasureInput label="weighs now" of="kilograms" value={undefined} least={0.01} most={200} className="w-36 text-lg" onChange={(kg) => kg !== undefined && onWeight(kg)} />
+        <MeasureInput label="Brix, %, of a cooled drop" of="number" value={undefined} least={0} most={95} className="w-36 text-lg" onChange={(percent) => percent !== undefined && onBrix(percent)} />
+      </div>
+    </Row>
+  );
+} // prettier-ignore
+
+/** The flame turned: by how much is worked out from the readings that follow. */
+export function FlameRow({ onTurn }: { readonly onTurn: (turned: 'up' | 'down') => void }) {
+  return (
+    <Row title="The flame was turned" hint="How far is worked out from the readings that follow; take one or two soon.">
+      <div className="grid grid-cols-2 gap-2 sm:max-w-md">
+        {(['down', 'up'] as const).map((turned) => (
+          <button key={turned} type="button" className="btn h-16 text-lg" onClick={() => onTurn(turned)}>
+            {turned}
+          </button>
+        ))}
+      </div>
+    </Row>
+  );
+} // prettier-ignore
 
 interface TextRowProps {
   readonly title: string;

@@ -14,6 +14,14 @@ export function eventWords(event: BatchEvent, formats: Formats): string {
       return `On the heat; finish near ${formats.temperature(event.body.gelTemperature_C)}`;
     case 'reading':
       return formats.temperature(event.body.temperature_C);
+    case 'weighed':
+      return `On the scale ${formats.mass(event.body.mass_kg)}`;
+    case 'brix':
+      return `Refractometer ${event.body.percent.toFixed(1)} %`;
+    case 'sugar-in':
+      return 'The sugar is in';
+    case 'heat':
+      return event.body.turned === 'up' ? 'Flame turned up' : 'Flame turned down';
     case 'test':
       return `${{ plate: 'Plate', sheet: 'Sheet', finger: 'Finger' }[event.body.way]} test: ${event.body.verdict}`;
     case 'addition':

@@ -21,6 +21,14 @@ function Readout({
   );
 }
 
+/** "5–8 min", "about there", "over 2 h". */
+function minutesLeft({ low, high }: { readonly low: number; readonly high: number }): string {
+  if (high < 1) return 'about there';
+  const [from, to] = [Math.floor(low), Math.ceil(high)];
+  if (low > 120) return `${(low / 60).toFixed(0)} h or more`;
+  return to > 180 ? `${from} min up` : `${from}–${to} min`;
+}
+
 const DAY_MS = 24 * 3_600_000;
 
 interface ReadoutsProps {
@@ -30,16 +38,19 @@ interface ReadoutsProps {
   /** What tells the finish: "stop at 100.5 °C", "stop when it mounds on a spoon". */
   readonly stop: { readonly lead: string; readonly words: string };
   readonly byTemperature: boolean;
+  /** Minutes left as a range, where they can be told. */
+  readonly left: { readonly low: number; readonly high: number } | undefined;
 }
 
 /** The figures one looks for from two metres: time on the heat, now, what is missing. */
-export function Readouts({ boil, gel_C, stop, byTemperature }: ReadoutsProps) {
+export function Readouts({ boil, gel_C, stop, byTemperature, left }: ReadoutsProps) {
   const now = useNow();
   const formats = useFormats();
   const line = byTemperature ? 'gel line' : 'finish';
   const last = boil.readings.at(-1);
   const missing = last ? gel_C - last.temperature_C : undefined;
   const elapsed = timeOnHeat_ms(boil, now);
+  const told = left && boil.phase === 'on-heat' ? minutesLeft(left) : undefined;
   const minuteLeft = boil.minute && boil.phase === 'on-heat' ? boil.minute.endsAt - now : 0;
   const ago = last ? Math.max(Math.floor((now - last.at) / 60_000), 0) : 0;
   return (
@@ -51,21 +62,36 @@ export function Readouts({ boil, gel_C, stop, byTemperature }: ReadoutsProps) {
         <p className="text-soft">
           {minuteLeft > 0
             ? 'of the hard minute, left'
-            : boil.phase === 'off-heat'
-              ? 'on the heat, standing'
-              : boil.phase === 'done'
-                ? 'was on the heat'
-                : 'on the heat'}
+            : told !== undefined
+              ? 'time left'
+              : boil.phase === 'off-heat'
+                ? 'on the heat, standing'
+                : boil.phase === 'done'
+                  ? 'was on the heat'
+                  : 'on the heat'}
         </p>
+        {told !== undefined && minuteLeft <= 0 && (
+          <p
+            aria-label={`Time left: ${told}`}
+            className="display text-[50px] leading-none whitespace-nowrap sm:text-[62px]"
+          >
+            {told}
+          </p>
+        )}
         <p
           role="timer"
-          className={`display text-[58px] leading-none sm:text-[76px] ${minuteLeft > 0 ? 'text-watch' : ''}`}
+          aria-label="on the heat"
+          className={
+            told !== undefined && minuteLeft <= 0
+              ? 'mt-1 text-soft'
+              : `display text-[58px] leading-none sm:text-[76px] ${minuteLeft > 0 ? 'text-watch' : ''}`
+          }
         >
           {minuteLeft > 0
             ? clock(minuteLeft + 999)
             : elapsed > DAY_MS && boil.startedAt !== undefined
               ? `since ${format(boil.startedAt, 'd MMM')}`
-              : clock(elapsed)}
+              : `${clock(elapsed)}${told !== undefined ? ' on the heat' : ''}`}
         </p>
       </div>
       <Readout
