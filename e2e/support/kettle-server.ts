@@ -38,6 +38,15 @@ export class KettleServer {
     return server;
   }
 
+  /** Another server process on the same database. It is the caller's to kill. */
+  async beside(): Promise<KettleServer> {
+    const other = new KettleServer(this.door, false);
+    other.databaseUrl = this.databaseUrl;
+    other.port = await freePort();
+    await other.start();
+    return other;
+  }
+
   get address(): string {
     return `http://127.0.0.1:${this.port}`;
   }

@@ -6,6 +6,7 @@ import { FormulaModule } from './formulas/formula.module.js';
 import { HealthController } from './health/health.controller.js';
 import { HouseholdModule } from './households/household.module.js';
 import { KitchenModule } from './kitchens/kitchen.module.js';
+import { LiveModule } from './live/live.module.js';
 import type { Settings } from './settings.js';
 import { ShelfModule } from './shelf/shelf.module.js';
 
@@ -28,6 +29,7 @@ export class AppModule {
         FormulaModule,
         BatchModule,
         ShelfModule,
+        LiveModule.with(settings.databaseUrl),
       ],
       controllers: [HealthController],
     };

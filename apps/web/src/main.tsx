@@ -9,6 +9,7 @@ import { HabitProvider } from './app/habit-provider.js';
 import { Shell } from './app/shell.js';
 import { startTheme } from './app/theme.js';
 import { outbox } from './data/outbox.js';
+import { startLive } from './data/live.js';
 import { keys, queryClient, takeIntoCache } from './data/queries.js';
 import { Loading } from './ui/page.js';
 import './styles.css';
@@ -25,6 +26,7 @@ void outbox.start({
   onRefused: (what, why) =>
     toast.error(`The server did not take ${what}`, { description: why, duration: 12_000 }),
 });
+startLive();
 window.addEventListener('online', outbox.hurry);
 document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'visible') outbox.hurry();

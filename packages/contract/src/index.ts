@@ -8,4 +8,5 @@ export * from './formula.js';
 export * from './batch.js';
 export * from './event.js';
 export * from './shelf.js';
+export * from './live.js';
 export * from './prepared.js';

@@ -19,6 +19,7 @@ import type {
 } from '@idle-kettle/contract';
 import { inOrder, type BatchEvent } from '@idle-kettle/core';
 import { ApiProblem, get, request } from './api.js';
+import { askEvery } from './listening.js';
 import { outbox, type OutboxState } from './outbox.js';
 import type { Parcel } from './store.js';
 
@@ -63,7 +64,7 @@ export const useBatches = (): UseQueryResult<BatchSummary[]> =>
   useQuery({
     queryKey: keys.batches,
     queryFn: () => get<BatchSummary[]>('/batches'),
-    refetchInterval: 10_000,
+    refetchInterval: askEvery(10_000),
   });
 
 export const useBatchQuery = (id: string, enabled: boolean): UseQueryResult<BatchView> =>
@@ -86,7 +87,7 @@ export function useEvents(batchId: string): { events: readonly BatchEvent[]; isP
   const query = useQuery({
     queryKey: keys.events(batchId),
     queryFn: () => get<EventPage>(`/batches/${batchId}/events`),
-    refetchInterval: 5000,
+    refetchInterval: askEvery(5000),
     enabled,
   });
   const stored = query.data?.events;

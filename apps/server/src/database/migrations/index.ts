@@ -1,6 +1,7 @@
 import * as batches from './0002-batches.js';
 import * as formulas from './0001-kitchens-formulas.js';
 import * as gear from './0004-gear-versions.js';
+import * as live from './0005-live.js';
 import * as shelf from './0003-shelf.js';
 
 export interface Migration {
@@ -10,4 +11,4 @@ export interface Migration {
 }
 
 /** In the order they are applied. A step that has landed is never changed; the next one is added. */
-export const MIGRATIONS: readonly Migration[] = [formulas, batches, shelf, gear];
+export const MIGRATIONS: readonly Migration[] = [formulas, batches, shelf, gear, live];

@@ -1,0 +1,11 @@
+let told = false;
+
+/** Whether the server tells of changes at the moment. */
+export const setListening = (now: boolean): void => {
+  told = now;
+};
+
+const TOLD_MS = 60_000;
+
+/** How long a list may stand before it is asked for again: long while the server tells of changes, else as given. */
+export const askEvery = (alone_ms: number) => (): number => (told ? TOLD_MS : alone_ms);

@@ -1,0 +1,35 @@
+import type { News } from '@idle-kettle/contract';
+import { setListening } from './listening.js';
+import { keys, queryClient } from './queries.js';
+
+/** A stream the server refused is asked for again after this. */
+const AGAIN_MS = 3000;
+
+const KEY_OF: Readonly<Partial<Record<News['of'], readonly (readonly string[])[]>>> = {
+  kitchens: [keys.kitchens],
+  formulas: [keys.formulas, ['formula-versions']],
+  prepared_weights: [keys.prepared],
+  shelf_lots: [keys.shelf, keys.batches],
+  shelf_moves: [keys.shelf],
+};
+
+function take({ of, batch }: News): void {
+  if (of === 'everything') void queryClient.invalidateQueries();
+  for (const queryKey of KEY_OF[of] ?? []) void queryClient.invalidateQueries({ queryKey });
+  if (batch === null || (of !== 'batches' && of !== 'batch_events')) return;
+  void queryClient.invalidateQueries({ queryKey: of === 'batches' ? keys.batch(batch) : keys.events(batch) });
+  void queryClient.invalidateQueries({ queryKey: keys.batches });
+}
+
+/** Hears from the server what other devices changed. It comes back by itself; until then lists are asked for as before. */
+export function startLive(): void {
+  const source = new EventSource('/api/live');
+  source.onopen = () => setListening(true);
+  source.onmessage = ({ data }: MessageEvent<string>) => take(JSON.parse(data) as News);
+  source.onerror = () => {
+    setListening(false);
+    if (source.readyState !== EventSource.CLOSED) return;
+    source.close();
+    setTimeout(startLive, AGAIN_MS);
+  };
+}

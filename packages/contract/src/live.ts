@@ -1,0 +1,14 @@
+/** Something changed on some device; "everything" after a gap in which news may have been missed. */
+export interface News {
+  readonly of:
+    | 'kitchens'
+    | 'formulas'
+    | 'prepared_weights'
+    | 'batches'
+    | 'batch_events'
+    | 'shelf_lots'
+    | 'shelf_moves'
+    | 'everything';
+  /** Which batch it is about, or null. */
+  readonly batch: string | null;
+}
