@@ -32,6 +32,7 @@ const VIEWS = [
   ['fruit', () => `/batches/${stove}/fruit`, 'On the table'],
   ['balance', () => `/batches/${stove}/balance`, 'What goes where'],
   ['balance of a cold low-acid pot', () => `/batches/${COLD}/balance`, 'Steer it'],
+  ['plan', () => `/batches/${COLD}/plan`, 'Standing ready'],
   ['boil', () => `/batches/${stove}/boil`, 'Tap what the thermometer says'],
   ['jar', () => `/batches/${stove}/jar`, 'Jars filled'],
   ['batch shelf', () => `/batches/${stove}/shelf`, 'No jars from this batch yet'],

@@ -85,6 +85,10 @@ const router = createBrowserRouter([
                 lazy: async () => ({ Component: (await import('./stations/balance/balance.js')).Balance }),
               },
               {
+                path: 'plan',
+                lazy: async () => ({ Component: (await import('./stations/plan/plan.js')).Plan }),
+              },
+              {
                 path: 'boil',
                 lazy: async () => ({ Component: (await import('./stations/boil/boil.js')).Boil }),
               },

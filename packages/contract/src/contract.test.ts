@@ -28,6 +28,8 @@ describe('events', () => {
   const GOOD: Readonly<Record<string, object>> = {
     light: { gelTemperature_C: 100.5, boilingPoint_C: 96.1 },
     reading: { temperature_C: 97.2 },
+    planned: { by: 'ready', at: '2026-09-12T21:00:00.000Z' },
+    step: { code: 'lay-out' },
     weighed: { mass_kg: 3.8 },
     brix: { percent: 64.5 },
     'sugar-in': {},

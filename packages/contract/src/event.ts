@@ -11,6 +11,7 @@ import {
   IsString,
   IsUUID,
   Length,
+  Matches,
   Max,
   Min,
   registerDecorator,
@@ -31,6 +32,15 @@ import {
 import { flattenErrors } from './problem.js';
 
 const celsius = { message: 'write a temperature in °C, -100 to 1000' };
+
+export class PlannedBody {
+  @IsIn(['ready', 'start'], { message: 'write ready or start' }) by!: 'ready' | 'start';
+  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' }) at!: string;
+}
+
+export class StepBody {
+  @Matches(/^[a-z0-9-]{1,60}$/, { message: 'write the code of a step, such as "fill"' }) code!: string;
+}
 
 export class LightBody {
   @IsNumber({}, celsius) @Min(60, celsius) @Max(140, celsius) gelTemperature_C!: number;
@@ -108,6 +118,8 @@ export class UndoBody {
 export class NothingBody {}
 
 const BODIES: Readonly<Record<EventType, new () => object>> = {
+  planned: PlannedBody,
+  step: StepBody,
   light: LightBody,
   reading: ReadingBody,
   weighed: WeighedBody,

@@ -23,6 +23,10 @@ export class Batch extends Model<InferAttributes<Batch>, InferCreationAttributes
   @Column(DataType.INTEGER)
   declare revision: number;
 
+  /** Taken off the bench before it was ever on the heat, or null. */
+  @Column({ type: DataType.DATE, field: 'removed_at' })
+  declare removedAt: CreationOptional<Date | null>;
+
   @CreatedAt
   declare createdAt: CreationOptional<Date>;
 

@@ -10,6 +10,9 @@ import { notFound, ProblemException } from '../http/problem.filter.js';
 import { BatchEventRow, storedEvent } from './batch-event.model.js';
 import { Batch } from './batch.model.js';
 
+/** Events of a batch that has only been planned. */
+const ONLY_PLANNED: ReadonlySet<string> = new Set(['planned', 'step', 'undo']);
+
 /** Batches a list shows; older ones wait for the logbook. */
 const LISTED = 100;
 
@@ -59,7 +62,7 @@ export class BatchService {
   async list(): Promise<BatchSummary[]> {
     const householdId = await this.households.current();
     const batches = await this.batches.findAll({
-      where: { householdId },
+      where: { householdId, removedAt: null },
       order: [['createdAt', 'DESC']],
       limit: LISTED,
     });
@@ -87,24 +90,27 @@ export class BatchService {
   }
 
   async save(id: string, body: SaveBatch): Promise<BatchView> {
-    const extra = body.formulaId === undefined ? {} : { formulaId: body.formulaId };
+    const extra = { removedAt: null, ...(body.formulaId !== undefined && { formulaId: body.formulaId }) };
     return view(await saveDocument(this.batches, id, await this.households.current(), body, extra, view));
   }
 
   /** Removes a batch that was never started; one with a history stays in the log. */
   async remove(id: string): Promise<void> {
     const batch = await this.find(id);
-    const events = await this.events.count({ where: { batchId: id } });
-    if (events > 0)
+    const events = await this.events.findAll({ where: { batchId: id }, attributes: ['type'] });
+    if (events.some(({ type }) => !ONLY_PLANNED.has(type)))
       throw new ProblemException(
         409,
         'this batch has been boiled, so it stays in the log; only a batch that was never started can be removed',
       );
-    await batch.destroy();
+    if (events.length === 0) await batch.destroy();
+    else await batch.update({ removedAt: new Date() });
   }
 
   private async find(id: string): Promise<Batch> {
-    const batch = await this.batches.findOne({ where: { id, householdId: await this.households.current() } });
+    const batch = await this.batches.findOne({
+      where: { id, householdId: await this.households.current(), removedAt: null },
+    });
     if (!batch) throw notFound('batch');
     return batch;
   }

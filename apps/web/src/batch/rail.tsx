@@ -15,6 +15,7 @@ export function Rail() {
       done: formula.lines.some(({ ingredient }) => isProduce(ingredient)),
     },
     { to: 'balance', name: 'Balance', done: boil.startedAt !== undefined },
+    { to: 'plan', name: 'Plan', done: boil.startedAt !== undefined && boil.wish !== undefined },
     { to: 'boil', name: 'Boil', done: boil.phase === 'done' },
     { to: 'jar', name: 'Jar', done: boil.jarred.some((jar) => jar.full + jar.part > 0) },
     { to: 'shelf', name: 'Shelf', done: lots.some((lot) => lot.batchId === id) },

@@ -43,6 +43,9 @@ export interface Boil {
   /** Per cent soluble solids. */
   readonly brix: readonly LoggedValue[];
   readonly sugarInAt: number | undefined;
+  readonly wish: { readonly by: 'ready' | 'start'; readonly at: number } | undefined;
+  /** When steps of the plan were done, by their code: as ticked, or as the log tells of itself. */
+  readonly stepsDone: ReadonlyMap<string, number>;
   /** When the flame was turned up or down. */
   readonly flameTurned: readonly number[];
   /** The last one-minute boil that was started. */
@@ -97,6 +100,8 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
   const brix: LoggedValue[] = [];
   const flameTurned: number[] = [];
   let sugarInAt: number | undefined;
+  let wish: Boil['wish'];
+  const stepsDone = new Map<string, number>();
   const heat: { from: number; to: number | undefined }[] = [];
   let phase = 'cold' as BoilPhase;
   let light: EventOf<'light'> | undefined;
@@ -133,6 +138,7 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
         break;
       case 'done':
         taken(at, 'done');
+        for (const code of ['boil', 'test', 'cook']) stepsDone.set(code, at);
         endedAt = at;
         break;
       case 'reading': {
@@ -148,8 +154,15 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
       case 'brix':
         brix.push({ id: event.id, at, value: event.body.percent });
         break;
+      case 'planned':
+        wish = { by: event.body.by, at: Date.parse(event.body.at) };
+        break;
+      case 'step':
+        stepsDone.set(event.body.code, at);
+        break;
       case 'sugar-in':
         sugarInAt = at;
+        stepsDone.set('sugar', at);
         break;
       case 'heat':
         flameTurned.push(at);
@@ -159,6 +172,7 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
         break;
       case 'jarred':
         jarred = event.body.jars;
+        stepsDone.set('fill', at);
         break;
       case 'processed':
         processed = event.body;
@@ -181,6 +195,8 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
     weighings,
     brix,
     sugarInAt,
+    wish,
+    stepsDone,
     flameTurned,
     minute: minuteAt === undefined ? undefined : { startedAt: minuteAt, endsAt: minuteAt + MINUTE_MS },
     jarred,

@@ -15,6 +15,10 @@ export interface JarsFilled {
 
 /** What an event of each type carries. */
 export interface EventBodies {
+  /** When the jars should be ready, or the work begin, ISO 8601; a later wish replaces an earlier one. */
+  planned: { readonly by: 'ready' | 'start'; readonly at: string };
+  /** A step of the plan is done. */
+  step: { readonly code: string };
   /** The pot goes on the heat. The place as it was known then, so that a later change of kitchen does not rewrite this boil. */
   light: { readonly gelTemperature_C: number; readonly boilingPoint_C: number };
   reading: { readonly temperature_C: number };
@@ -46,6 +50,8 @@ export interface EventBodies {
 }
 
 export const EVENT_TYPES = [
+  'planned',
+  'step',
   'light',
   'reading',
   'weighed',

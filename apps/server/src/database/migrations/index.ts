@@ -2,6 +2,7 @@ import * as batches from './0002-batches.js';
 import * as formulas from './0001-kitchens-formulas.js';
 import * as gear from './0004-gear-versions.js';
 import * as live from './0005-live.js';
+import * as planned from './0006-planned.js';
 import * as shelf from './0003-shelf.js';
 
 export interface Migration {
@@ -11,4 +12,4 @@ export interface Migration {
 }
 
 /** In the order they are applied. A step that has landed is never changed; the next one is added. */
-export const MIGRATIONS: readonly Migration[] = [formulas, batches, shelf, gear, live];
+export const MIGRATIONS: readonly Migration[] = [formulas, batches, shelf, gear, live, planned];

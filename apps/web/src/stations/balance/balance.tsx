@@ -44,7 +44,10 @@ export function Balance() {
           <Redo2 aria-hidden="true" className="size-5" /> Redo
         </button>
         <Keep />
-        <Link to="../boil" className="btn btn-primary ml-auto">
+        <Link to="../plan" className="btn ml-auto">
+          Plan it
+        </Link>
+        <Link to="../boil" className="btn btn-primary">
           To the stove
         </Link>
       </div>

@@ -10,6 +10,10 @@ import { clock } from '../../ui/now.js';
 /** What happened, in words. */
 export function eventWords(event: BatchEvent, formats: Formats): string {
   switch (event.type) {
+    case 'planned':
+      return `Planned: ${event.body.by === 'ready' ? 'jars on the counter' : 'begin'} ${format(new Date(event.body.at), 'd MMM HH:mm')}`;
+    case 'step':
+      return `Step done: ${event.body.code.replaceAll('-', ' ')}`;
     case 'light':
       return `On the heat; finish near ${formats.temperature(event.body.gelTemperature_C)}`;
     case 'reading':

@@ -11,15 +11,7 @@ import {
 import { fileName } from '../../ui/file-name.js';
 import { useHabit } from '../../ui/habit.js';
 import { jarsOf } from '../../ui/jar-picture.js';
-
-function save(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(url);
-}
+import { saveFile } from '../../ui/save-file.js';
 
 /** The formula as a file: our own document, a schema.org Recipe, or a Markdown card. */
 export function TakeOut({ formula }: { readonly formula: FormulaBody }) {
@@ -44,10 +36,13 @@ export function TakeOut({ formula }: { readonly formula: FormulaBody }) {
   const ways = [
     {
       words: 'Formula (JSON)',
-      act: () => save(`${name}.kettle.json`, 'application/json', JSON.stringify(formula, null, 2)),
+      act: () => saveFile(`${name}.kettle.json`, 'application/json', JSON.stringify(formula, null, 2)),
     },
-    { words: 'Recipe (JSON-LD)', act: () => save(`${name}.recipe.json`, 'application/ld+json', asRecipe()) },
-    { words: 'Card (Markdown)', act: () => save(`${name}.md`, 'text/markdown', asCard()) },
+    {
+      words: 'Recipe (JSON-LD)',
+      act: () => saveFile(`${name}.recipe.json`, 'application/ld+json', asRecipe()),
+    },
+    { words: 'Card (Markdown)', act: () => saveFile(`${name}.md`, 'text/markdown', asCard()) },
   ];
   return (
     <details className="relative">
