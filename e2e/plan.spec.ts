@@ -19,8 +19,8 @@ test('an evening is laid out backwards, ticked, taken to a calendar, and the bat
   await expect(when.getByRole('img', { name: /minutes cannot leave/ })).toBeVisible();
   await expect(steps.getByText('Simmer the fruit until its skins are soft.')).toBeVisible();
   await expect(steps.getByText('2.2 kg white sugar')).toBeVisible();
-  await expect(steps.getByText(/Process 15 min in boiling water/)).toBeVisible();
-  await expect(page.getByText('13 new lids (2 spare) and 11 bands').or(page.getByText(/new lids \(2 spare\)/))).toBeVisible();
+  await expect(steps.getByText(/process 15 min in boiling water/)).toHaveCount(2);
+  await expect(page.getByText(/^1\d new lids \(2 spare\) and 1\d bands$/)).toBeVisible();
 
   // Two days from now the jars should stand there at nine in the evening.
   const day = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10);

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { STARTERS } from '@idle-kettle/core';
-import { emptyGear, type BatchView, type FormulaVersion, type FormulaView, type KitchenView, type ProblemBody } from '@idle-kettle/contract'; // prettier-ignore
+import { emptyGear, type BatchView, type EventPage, type FormulaVersion, type FormulaView, type KitchenView, type ProblemBody } from '@idle-kettle/contract'; // prettier-ignore
 import { damsonJam, newBatch, reading, startTestApp, type TestApp } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 
@@ -207,6 +207,28 @@ describe('batches', () => {
       'document.lines[1].colour',
       'revision',
     ]);
+  });
+});
+
+describe('a batch that was only planned', () => {
+  const plan = { id: randomUUID(), type: 'planned', at: '2026-09-12T09:00:00.000Z', device: 'bench', body: { by: 'ready', at: '2026-09-12T21:00:00.000Z' } }; // prettier-ignore
+  test('comes off the bench and back with its plan; one that was on the heat stays', async () => {
+    const id = await newBatch(kitchen.http);
+    await kitchen.http
+      .post(`/api/batches/${id}/events`)
+      .send({ events: [plan] })
+      .expect(200);
+    await kitchen.http.delete(`/api/batches/${id}`).expect(204);
+    await kitchen.http.get(`/api/batches/${id}`).expect(404);
+    expect((await kitchen.http.get('/api/batches')).body).not.toContainEqual(expect.objectContaining({ id }));
+    await kitchen.http.put(`/api/batches/${id}`).send({ document: damsonJam(), revision: 0 }).expect(200);
+    const { body } = await kitchen.http.get(`/api/batches/${id}/events`).expect(200);
+    expect((body as EventPage).events).toHaveLength(1);
+    await kitchen.http
+      .post(`/api/batches/${id}/events`)
+      .send({ events: [reading(96)] })
+      .expect(200);
+    await kitchen.http.delete(`/api/batches/${id}`).expect(409);
   });
 });
 
