@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsISO8601, IsOptional, IsUUID, ValidateNested } from 'class-validator';
-import { PROCESS_BANDS, PROFILED, type Profiled } from '@idle-kettle/core';
+import { BURNERS, PROCESS_BANDS, PROFILED, type Burner, type Profiled } from '@idle-kettle/core';
 import { Name, Text, Within } from './rules.js';
 
 /*
@@ -66,12 +66,9 @@ export class VesselBody extends Named {
   evaporation_kgPerH?: number;
 }
 
-export const BURNER_KINDS = ['gas', 'electric', 'induction', 'outdoor'] as const;
-export type BurnerKind = (typeof BURNER_KINDS)[number];
-
 export class BurnerBody extends Named {
-  @IsIn(BURNER_KINDS, { message: `write one of ${BURNER_KINDS.join(', ')}` })
-  kind!: BurnerKind;
+  @IsIn(BURNERS, { message: `write one of ${BURNERS.join(', ')}` })
+  kind!: Burner;
 
   @IsOptional()
   @Within(0.2, 30, 'write its power, 0.2 to 30 kW')
@@ -185,11 +182,6 @@ export class KitchenGear {
 
   @List(() => JarStockBody)
   jars!: JarStockBody[];
-
-  /** People who eat here. */
-  @IsOptional()
-  @Within(1, 100, 'write how many people eat here, 1 to 100')
-  people?: number;
 }
 
 export const emptyGear = (): KitchenGear => ({

@@ -10,7 +10,14 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { ALTITUDE_RANGE_M, type Kitchen, type PreparedWeight, type UnitSystem } from '@idle-kettle/core';
+import {
+  ALTITUDE_RANGE_M,
+  burnerHeat_W,
+  type Kitchen,
+  type Pan,
+  type PreparedWeight,
+  type UnitSystem,
+} from '@idle-kettle/core';
 import { KitchenGear } from './gear.js';
 import { Name, Within } from './rules.js';
 
@@ -96,7 +103,14 @@ export function kitchenOf(
 ): Kitchen {
   const fresh =
     pressure_kPa != null && pressureReadAt != null && at - Date.parse(pressureReadAt) < PRESSURE_HOLDS_H * 3_600_000; // prettier-ignore
-  const pan = gear?.vessels.find(({ id }) => id === gear.usualPanId);
+  const vessel = gear?.vessels.find(({ id }) => id === gear.usualPanId);
+  // A sugar boil stands on the strongest ring.
+  const heat_W = Math.max(0, ...(gear?.burners ?? []).map(({ kind, power_kW }) => (power_kW === undefined ? 0 : burnerHeat_W(kind, power_kW)))); // prettier-ignore
+  const pan: Pan = {
+    ...(vessel?.capacity_l !== undefined && { capacity_l: vessel.capacity_l }),
+    ...(vessel?.evaporation_kgPerH !== undefined && { evaporation_kgPerH: vessel.evaporation_kgPerH }),
+    ...(heat_W > 0 && { heat_W }),
+  };
   const jars = gear?.jars.flatMap(({ size, volume_ml }) => (volume_ml === undefined ? [] : [{ size, volume_ml }])); // prettier-ignore
   return {
     ...(altitude_m !== null && { altitude_m }),
@@ -104,7 +118,7 @@ export function kitchenOf(
     ...(fresh && { pressure_kPa }),
     ...(gear && gear.pectins.length > 0 && { pectins: gear.pectins }),
     ...(jars && jars.length > 0 && { jars }),
-    ...(pan && { pan }),
+    ...(Object.keys(pan).length > 0 && { pan }),
     ...(prepared.length > 0 && { prepared }),
   };
 }

@@ -42,7 +42,6 @@ export const DEMO_GEAR: KitchenGear = {
   ],
   pectins: [],
   jars: [{ size: '340-g', stock: 24 }, { size: '454-g', stock: 11 }, { size: '190-ml', stock: 18 }, { size: '125-ml', stock: 30 }],
-  people: 4,
 }; // prettier-ignore
 
 export interface DemoBatch {

@@ -76,12 +76,19 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
 
 /** A measured evaporation holds within this share: the flame is not set alike twice. Common practice. */
 const MEASURED_EVAPORATION = 0.15;
+/** Told by the burner's plate alone: how much of it reaches the pan differs by pan and flame. A guess. */
+const BURNER_EVAPORATION = 0.3;
+/** Latent heat of water near 100 C, J/kg. Steam tables. */
+const LATENT_J_PER_KG = 2.257e6;
 /** Over a boil the pot holds about this share of what went in. */
 const MEAN_FILL = 0.85;
 
 /** The usual pan's own figure when the pot fits it; a pot that does not is boiled in another pan. */
 function evaporationOf({ pan }: PotFormula, mass_kg: number): Range {
-  const rate = pan?.evaporation_kgPerH;
-  if (rate === undefined) return EVAPORATION_PER_H;
-  return within(rate / (mass_kg * MEAN_FILL), MEASURED_EVAPORATION);
+  const held_kg = mass_kg * MEAN_FILL;
+  if (pan?.evaporation_kgPerH !== undefined)
+    return within(pan.evaporation_kgPerH / held_kg, MEASURED_EVAPORATION);
+  if (pan?.heat_W !== undefined)
+    return within((pan.heat_W * 3600) / LATENT_J_PER_KG / held_kg, BURNER_EVAPORATION);
+  return EVAPORATION_PER_H;
 }

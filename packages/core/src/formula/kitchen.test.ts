@@ -1,4 +1,5 @@
 import { balance, type Balance } from '../balance/index.js';
+import { burnerHeat_W } from '../kettle/index.js';
 import { computeFormula } from '../keeping/index.js';
 import { documentOf, POWDER } from '../testing/formula.js';
 import { readFormula, type FormulaDocument, type Kitchen } from './index.js';
@@ -52,6 +53,9 @@ test('a pan that drives off more shortens the boil; one too small is named', () 
   const minutes = (kgPerH: number): number =>
     made(DAMSON, { pan: { evaporation_kgPerH: kgPerH } }).boilMinutes.mid;
   expect(minutes(1.2)).toBeGreaterThan(minutes(3));
+  // A ring of 3.5 kW of gas puts about 1.6 kW into the pan: 2.5 kg of steam an hour.
+  const ring = made(DAMSON, { pan: { heat_W: burnerHeat_W('gas', 3.5) } }).boilMinutes.mid;
+  expect(ring).toBeCloseTo(minutes(2.51), 0);
   const codes = (capacity_l: number): string[] =>
     made(DAMSON, { pan: { capacity_l } }).warnings.map(({ code }) => code);
   expect(codes(16)).not.toContain('pan-too-small');

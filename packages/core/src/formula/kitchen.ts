@@ -13,6 +13,8 @@ export interface Pan {
   readonly capacity_l?: number;
   /** Water it drives off at a full boil on its burner, kilograms an hour. */
   readonly evaporation_kgPerH?: number;
+  /** What the burner puts into it, W, where its evaporation was not measured. */
+  readonly heat_W?: number;
 }
 
 /** Where a formula is made, and what is known there that tables can only guess at. */

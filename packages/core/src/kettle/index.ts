@@ -3,6 +3,7 @@ export * from './boil.js';
 export * from './made-batch.js';
 export * from './boiling-curve.js';
 export * from './heat.js';
+export * from './burner.js';
 export * from './simulate.js';
 export { simulateFormula } from './formula-boil.js';
 export * from './forecast.js';

@@ -38,6 +38,8 @@ const KITCHEN_C = 20;
 const HEAT_CAPACITY = 3350;
 /** A pan whose evaporation was measured gives that heat within a fifth: the flame is not set alike twice. Common practice. */
 const MEASURED_HEAT = 0.2;
+/** A burner of known power gives its heat within about this share. A guess. */
+const BURNER_HEAT = 0.35;
 /** What a household burner puts into a pan, W: 1 to 2.3 kW and a little either way. Common practice. */
 const BURNER_W: Range = { low: 950, mid: 1550, high: 2500 };
 /** A pot larger than this stands on a larger flame, kg. Common practice. */
@@ -166,6 +168,8 @@ function heatOf({ pan }: PotFormula, mass_kg: number): Range {
   const watts = LATENT_J_PER_KG / 3600;
   const rate = pan?.evaporation_kgPerH;
   if (rate !== undefined) return { low: rate * watts * (1 - MEASURED_HEAT), mid: rate * watts, high: rate * watts * (1 + MEASURED_HEAT) }; // prettier-ignore
+  if (pan?.heat_W !== undefined)
+    return { low: pan.heat_W * (1 - BURNER_HEAT), mid: pan.heat_W, high: pan.heat_W * (1 + BURNER_HEAT) };
   const larger = Math.max(mass_kg / ORDINARY_POT_KG, 1);
   return { low: BURNER_W.low * larger, mid: BURNER_W.mid * larger, high: BURNER_W.high * larger };
 }

@@ -1,6 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import type { JarBody } from '@idle-kettle/contract';
 import { JAR_SIZES, PROCESSINGS, type Processing } from '@idle-kettle/core';
+import { useKitchens } from '../../data/queries.js';
 import { sentence } from '../../ui/sentence.js';
 import { useBatch } from '../../batch/batch-context.js';
 
@@ -49,9 +50,21 @@ export function AfterFilling() {
   );
 }
 
+/** How many empty ones there are, where the kitchen knows, and whether they are enough at the high end. */
+function InStock({ size, wanted }: { readonly size: string; readonly wanted: number }) {
+  const stock = useKitchens().data?.[0]?.gear.jars.find((jar) => jar.size === size)?.stock;
+  if (stock === undefined) return null;
+  const short = Math.ceil(wanted) > stock;
+  return (
+    <span className={`text-sm ${short ? 'text-watch' : 'text-soft'}`}>
+      {stock} in stock{short && ', and it may take more: add another size'}
+    </span>
+  );
+}
+
 /** Which jars to fill, in order; the last size takes what is left. */
 export function JarSizes() {
-  const { document, change, problems } = useBatch();
+  const { document, change, problems, balance } = useBatch();
   const { jars } = document;
   const set = (label: string, make: (jars: readonly JarBody[]) => JarBody[]): void =>
     change(label, (was) => ({ ...was, jars: make(was.jars) }));
@@ -104,6 +117,7 @@ export function JarSizes() {
                 <X aria-hidden="true" className="size-5" />
               </button>
             )}
+            <InStock size={jar.size} wanted={balance?.jars[index]?.count.high ?? 0} />
             {wrong && <p className="w-full text-sm text-bad">{sentence(wrong.message)}</p>}
           </div>
         );

@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import { sterilisingMinutes, type Keeping } from '@idle-kettle/core';
+import { PROCESS_BANDS, sterilisingMinutes, type Keeping } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { PROCESS_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
+import { useKitchens } from '../../data/queries.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
 import { capital, sentence } from '../../ui/sentence.js';
@@ -34,6 +35,13 @@ function ToProcess({
   const { id, boil } = useBatch();
   const { place } = useHabit();
   const formats = useFormats();
+  const gear = useKitchens().data?.[0]?.gear;
+  const band = PROCESS_BANDS.find(({ label }) => label === process.band)?.id;
+  // A steam canner's dial has bands of its own; the maker wrote down what theirs shows.
+  const mark =
+    process.method === 'steam'
+      ? gear?.canners.flatMap(({ marks }) => marks).find((each) => each.band === band)?.mark
+      : undefined;
   const [minutes, setMinutes] = useState('');
   const ran = minutes === '' ? process.minutes : Number(minutes);
   const runs = Number.isFinite(ran) && ran >= 1 && ran <= 240;
@@ -53,7 +61,9 @@ function ToProcess({
             ? `Jars boiled sterile first, ${sterilisingMinutes(place.altitude_m ?? 0)} minutes here: this time is too short to do it.`
             : 'Clean hot jars, new flat lids, lids to fingertip tight.'}
         </li>
-        <li>The time starts {process.startWhen}.</li>
+        <li>
+          The time starts {process.startWhen}.{mark !== undefined && ` Its own mark for here: “${mark}”.`}
+        </li>
         <li>
           Then heat off, lid off away from the face, 5 minutes’ rest. Lift straight up, do not retighten,
           leave 12 to 24 hours.

@@ -1,12 +1,6 @@
 import { toast } from 'sonner';
-import {
-  BURNER_KINDS,
-  VESSEL_KINDS,
-  type BurnerKind,
-  type KitchenGear,
-  type VesselBody,
-  type VesselKind,
-} from '@idle-kettle/contract';
+import { VESSEL_KINDS, type KitchenGear, type VesselBody, type VesselKind } from '@idle-kettle/contract';
+import { BURNERS, type Burner } from '@idle-kettle/core';
 import { MeasureInput, TextInput } from '../../ui/measure-input.js';
 import { Entry, Section } from './section.js';
 import { useGear, withEntry, withoutEntry } from './use-gear.js';
@@ -16,7 +10,7 @@ const VESSEL_WORDS: Readonly<Record<VesselKind, string>> = {
   'slow-cooker': 'slow cooker',
   'oven-dish': 'oven dish',
 };
-const BURNER_WORDS: Readonly<Record<BurnerKind, string>> = {
+const BURNER_WORDS: Readonly<Record<Burner, string>> = {
   gas: 'gas',
   electric: 'electric',
   induction: 'induction',
@@ -127,7 +121,7 @@ export function Burners() {
   return (
     <Section
       title="Burners"
-      lead="The time a pot takes to the boil goes by the ring it stands on."
+      lead="How long a boil takes goes by its heat. The strongest ring counts, as long as the usual pan’s own loss of water is not known."
       add={{
         words: 'Add a burner',
         act: () =>
@@ -159,9 +153,9 @@ export function Burners() {
                 <select
                   className="select w-36 text-base-content"
                   value={burner.kind}
-                  onChange={(event) => set({ ...burner, kind: event.target.value as BurnerKind })}
+                  onChange={(event) => set({ ...burner, kind: event.target.value as Burner })}
                 >
-                  {BURNER_KINDS.map((kind) => (
+                  {BURNERS.map((kind) => (
                     <option key={kind} value={kind}>
                       {BURNER_WORDS[kind]}
                     </option>
