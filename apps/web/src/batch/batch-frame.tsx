@@ -89,7 +89,10 @@ export function BatchFrame() {
           </div>
         </div>
         <div className="border-line xl:border-l xl:bg-base-100">
-          <VerdictPanel />
+          {/* In its place however far the station beside it is scrolled. */}
+          <div className="xl:sticky xl:top-0 xl:max-h-dvh xl:overflow-y-auto print:static">
+            <VerdictPanel />
+          </div>
         </div>
         <PhoneStrip />
       </div>
