@@ -2,6 +2,7 @@ import { useCallback, useLayoutEffect, useRef, useState } from 'react';
 import type { FormulaBody } from '@idle-kettle/contract';
 import { outbox } from '../data/outbox.js';
 import { useBatchQuery, useOutbox } from '../data/queries.js';
+import { useSame } from '../ui/use-same.js';
 
 const STEP_PAUSE_MS = 1500;
 const MOST_STEPS = 100;
@@ -36,7 +37,7 @@ export function useDocument(batchId: string): EditedDocument {
   const draft = drafts.get(batchId);
   const query = useBatchQuery(batchId, ready && draft?.revision !== 0);
   const [history, setHistory] = useState<History>(NO_HISTORY);
-  const document = draft?.document ?? query.data?.document;
+  const document = useSame(draft?.document ?? query.data?.document);
   const revision = draft?.revision ?? query.data?.revision ?? 0;
   const formulaId = draft?.formulaId ?? query.data?.formulaId ?? null;
   const lastEdit = draft?.editedAt ?? 0;

@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { FormulaDocument, Place, Remedy, UnitSystem } from '@idle-kettle/core';
+import { useSame } from '../ui/use-same.js';
 import type { FindRemedies } from '../workers/remedies.worker.js';
 
 /** Typing is let finish before anything is tried. */
@@ -26,7 +27,8 @@ interface CurrentRemedies {
 }
 
 /** What to change, the most useful first, worked out beside the page. */
-export function useRemedies({ document, kitchen, units, onHeat }: Question): CurrentRemedies {
+export function useRemedies({ document: asked, kitchen, units, onHeat }: Question): CurrentRemedies {
+  const document = useSame(asked);
   const [answer, setAnswer] = useState<{ remedies: readonly Remedy[]; to: FormulaDocument }>();
   useEffect(() => {
     let wanted = true;
