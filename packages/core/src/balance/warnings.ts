@@ -100,11 +100,10 @@ const MIXING_SUGAR_KG = 0.06;
 /** What the maker puts in at another time than the way to a set asks for. */
 function order({ formula }: PreparedPot): Warning[] {
   const { kind, method, lines } = formula;
+  if (lines.every((line) => line.goesIn === undefined)) return [];
   const softening = lines.some((line) => isProduce(line.ingredient) && softens(line.form));
   const at = ({ ingredient, goesIn }: PotLine): number =>
     STAGES.indexOf(goesIn ?? usualStage(kind, method, ingredient, softening));
-  const moved = lines.some((line) => line.goesIn !== undefined);
-  if (!moved) return [];
   const sugar = lines.filter(
     ({ ingredient, mass_kg }) => ingredient.category === 'sweetener' && mass_kg.mid > MIXING_SUGAR_KG,
   );
