@@ -1,5 +1,6 @@
 import { within, type Range } from '../range/index.js';
 import { fillVolume_ml } from '../jars/index.js';
+import { LATENT_J_PER_KG } from '../water/index.js';
 import type { PotFormula } from '../formula/index.js';
 import {
   addInto,
@@ -78,8 +79,6 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
 const MEASURED_EVAPORATION = 0.15;
 /** Told by the burner's plate alone: how much of it reaches the pan differs by pan and flame. A guess. */
 const BURNER_EVAPORATION = 0.3;
-/** Latent heat of water near 100 C, J/kg. Steam tables. */
-const LATENT_J_PER_KG = 2.257e6;
 /** Over a boil the pot holds about this share of what went in. */
 const MEAN_FILL = 0.85;
 

@@ -25,8 +25,8 @@ type RowChoice =
 /** By its name, or by a measurement that says clearly more. */
 const largestVolume_ml = ({ volumeToQuarterInch_ml: named, measured_ml = 0 }: JarSize): number =>
   measured_ml > named * NAMED_WITHIN ? measured_ml : named;
-/** A measured jar up to a tenth over its name is that jar, filled and read as kitchens do. */
-const NAMED_WITHIN = 1.1;
+/** A measured jar up to a twentieth over its name is that jar, filled and read as kitchens do. Common practice. */
+const NAMED_WITHIN = 1.05;
 const MEASURING_ML = 0.5;
 
 /** The named row a kind maps to; the jars of the batch must be within it. */

@@ -1,10 +1,8 @@
 import type { Range } from '../range/index.js';
 import { inversionRate_perMin } from '../syrup/index.js';
-import { saturationPressure_kPa } from '../water/index.js';
+import { LATENT_J_PER_KG, saturationPressure_kPa } from '../water/index.js';
 import type { BoilingCurve } from './boiling-curve.js';
 
-/** Latent heat of water near 100 C, J/kg. Steam tables. */
-export const LATENT_J_PER_KG = 2.257e6;
 /** Heat a pan loses to the room by its walls, W/K. Common practice. */
 export const LOSS_W_PER_K = 3;
 const ROOM_C = 21;

@@ -13,12 +13,11 @@ import {
   type PotFormula,
   type PotLine,
 } from '../formula/index.js';
-import { boilingPointAt, saturationTemperature_C } from '../water/index.js';
+import { boilingPointAt, LATENT_J_PER_KG, saturationTemperature_C } from '../water/index.js';
 import type { Boil } from './boil.js';
 import { forecast, type Forecast } from './forecast.js';
 import type { Added, HeatChange, Target } from './forecast-model.js';
 import { startOf } from './formula-boil.js';
-import { LATENT_J_PER_KG } from './heat.js';
 import type { Look } from './looks.js';
 
 /** A boil that is being watched: where the model says it is, and how long it will be. */

@@ -58,3 +58,6 @@ export function waterDensity_kgPerM3(temperature_C: number): number {
     t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))));
   return top / (1 + 16.87985e-3 * t);
 }
+
+/** Latent heat of water near 100 C, J/kg. Steam tables, from memory. */
+export const LATENT_J_PER_KG = 2.257e6;
