@@ -1,12 +1,36 @@
-import { IsOptional, IsUUID } from 'class-validator';
-import type { BatchEvent, BoilPhase } from '@idle-kettle/core';
+import { Type } from 'class-transformer';
+import { IsIn, IsISO8601, IsOptional, IsUUID } from 'class-validator';
+import { KINDS, type BatchEvent, type BoilPhase, type Kind } from '@idle-kettle/core';
 import { SaveDocument, type FormulaBody } from './formula.js';
+import { Count, Text } from './rules.js';
 
 /** Keeps a batch: its working formula, and the formula it came from. */
 export class SaveBatch extends SaveDocument {
   @IsOptional()
   @IsUUID(undefined, { message: 'write the id of the formula it was made from' })
   formulaId?: string | null;
+}
+
+/** Which batches a list shows; without any of it the latest ones. */
+export class ListBatches {
+  /** In the title or in a note of its log. */
+  @IsOptional()
+  @Text(80, 'write what to look for')
+  search?: string;
+
+  @IsOptional()
+  @IsIn(KINDS, { message: `write one of ${KINDS.join(', ')}` })
+  kind?: Kind;
+
+  /** Only those laid out before then: where the last list ended. */
+  @IsOptional()
+  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T18:00:00.000Z' })
+  before?: string;
+
+  @IsOptional()
+  @Type(() => Number)
+  @Count(1, 100, 'write how many to list, 1 to 100')
+  limit?: number;
 }
 
 export interface BatchView {
@@ -33,17 +57,18 @@ export interface BatchSummary {
   /** Jars counted at the jar station, part jars as fractions. */
   readonly jarsFilled: number;
   readonly onShelf: boolean;
+  /** The last score after a jar was opened. */
+  readonly score: { readonly set: number; readonly taste: number } | null;
+  /** Lids to press: from when on; null where there is nothing to press. */
+  readonly sealsDueAt: string | null;
   readonly createdAt: string;
   readonly updatedAt: string;
 }
 
-/** A stored event with its place in the log. */
-export type StoredEvent = BatchEvent & { readonly seq: number };
-
 export interface EventPage {
-  readonly events: readonly StoredEvent[];
-  /** Pass as `after` to get only what is newer. */
-  readonly lastSeq: number;
+  readonly events: readonly BatchEvent[];
+  /** Pass as `since` to get what was stored after this was read; some of it may come a second time. */
+  readonly cursor: string;
 }
 
 export interface AppendResult {

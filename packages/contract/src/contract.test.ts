@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
+import fc from 'fast-check';
 import { EVENT_TYPES, emptyFormula } from '@idle-kettle/core';
 import {
   AppendEvents,
@@ -8,8 +9,10 @@ import {
   FormulaBody,
   KitchenSettings,
   MoveJars,
+  plainReadings,
   PutOnShelf,
   SaveBatch,
+  SendReadings,
 } from './index.js';
 
 const ID = '3f0f3c0a-6d0e-4c5b-9a53-2f4f0f0a1b2c';
@@ -38,11 +41,29 @@ describe('events', () => {
     addition: { text: '1 tbsp lemon juice' },
     note: { text: 'catching' },
     minute: {},
+    omission: { ingredient: 'lemon-juice-bottled' },
+    'process-begun': { minutes: 15 },
+    'process-lost': {},
+    vessel: { vessel: 'slow-cooker-lid-ajar' },
+    stirred: {},
+    paused: { kept: 'fridge' },
+    simulated: {
+      speed: 30,
+      realAt: '2026-09-12T18:00:00.000Z',
+      noise_K: 0.2,
+      offset_K: 0,
+      lag_s: 8,
+      dropouts: 0,
+    },
     'off-heat': {},
     'on-heat': {},
     done: {},
     jarred: { jars: [{ size: '340-g', full: 6, part: 0.5 }] },
     processed: { method: 'boiling-water', minutes: 15, altitude_m: 1180 },
+    lids: { out: 12, left: 4 },
+    seals: { size: '340-g', failed: [2, 5] },
+    scored: { set: 0, taste: 4 },
+    unsealed: { size: '340-g', jars: [2], kept: 'fridge' },
     undo: { eventId: ID },
   };
 
@@ -169,3 +190,22 @@ test('jars come by whole numbers, with a day', () => {
     said(MoveJars, { id: ID, change: -1, reason: 'vanished', at: '2026-09-12T18:00:00Z' }).join(),
   ).toMatch(/reason: write one of put, eaten/);
 });
+
+test('what is taken as plain readings is right by the rules too', () => {
+  const at = fc.oneof({ weight: 4, arbitrary: fc.date({ noInvalidDate: true, min: new Date('1990-01-01'), max: new Date('2090-01-01') }).map((date) => date.toISOString()) }, { weight: 1, arbitrary: fc.constantFrom('noon', '2026-02-30T10:00:00Z', '2026-09-12', '2026-09-12T18:00:00Z') });
+  const value = fc.oneof(fc.record({ temperature_C: fc.double({ min: -200, max: 1200 }) }), fc.record({ mass_kg: fc.double({ min: 0, max: 300 }) }), fc.record({ percent: fc.double({ min: -5, max: 110 }) }), fc.record({ temperature_C: fc.string() }), fc.record({ temperature_C: fc.constant(97), mass_kg: fc.constant(3) }));
+  const any = fc.tuple(at, value).map(([when, what]) => ({ at: when, ...what }));
+  let plain = 0;
+  fc.assert(
+    fc.property(fc.array(any, { maxLength: 3 }), (readings) => {
+      if (plainReadings({ readings }) === undefined) return;
+      plain += 1;
+      const errors = validateSync(plainToInstance(SendReadings, { readings }), { whitelist: true, forbidNonWhitelisted: true });
+      expect(errors).toEqual([]);
+    }),
+    { numRuns: 2000 },
+  );
+  expect(plain).toBeGreaterThan(20);
+  expect(plainReadings({ readings: [], more: 1 })).toBeUndefined();
+  expect(plainReadings(null)).toBeUndefined();
+}); // prettier-ignore

@@ -4,18 +4,14 @@ import {
   ArrayMinSize,
   IsArray,
   IsIn,
-  IsInt,
   IsISO8601,
-  IsNumber,
   IsObject,
+  IsOptional,
   IsString,
   IsUUID,
   Length,
   Matches,
-  Max,
-  Min,
   registerDecorator,
-  ValidateIf,
   ValidateNested,
   validateSync,
   type ValidationArguments,
@@ -23,19 +19,29 @@ import {
 import { plainToInstance } from 'class-transformer';
 import {
   EVENT_TYPES,
+  PAUSES,
   TEST_VERDICTS,
   TEST_WAYS,
+  VESSELS,
   type EventType,
+  type Pause,
   type TestVerdict,
   type TestWay,
+  type Vessel,
 } from '@idle-kettle/core';
 import { flattenErrors } from './problem.js';
-
-const celsius = { message: 'write a temperature in °C, -100 to 1000' };
+import { JarredBody, LidsBody, ProcessBegunBody, ProcessedBody, ScoredBody, SealsBody, UnsealedBody } from './jar-events.js'; // prettier-ignore
+import { PotValue, Within } from './rules.js';
 
 export class PlannedBody {
   @IsIn(['ready', 'start'], { message: 'write ready or start' }) by!: 'ready' | 'start';
   @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' }) at!: string;
+
+  @IsOptional()
+  @IsArray({ message: 'write a list of codes of steps' })
+  @ArrayMaxSize(20, { message: 'write at most 20 steps' })
+  @Matches(/^[a-z0-9-]{1,60}$/, { each: true, message: 'write the code of a step, such as "soak"' })
+  with?: string[];
 }
 
 export class StepBody {
@@ -43,23 +49,32 @@ export class StepBody {
 }
 
 export class LightBody {
-  @IsNumber({}, celsius) @Min(60, celsius) @Max(140, celsius) gelTemperature_C!: number;
-  @IsNumber({}, celsius) @Min(60, celsius) @Max(120, celsius) boilingPoint_C!: number;
+  @Within(60, 140, 'write where to stop, 60 to 140 °C') gelTemperature_C!: number;
+  @Within(60, 120, 'write where water boils, 60 to 120 °C') boilingPoint_C!: number;
+}
+
+/** What an instrument's value carries besides; the server fills it in. */
+class ByInstrumentBody {
+  @IsOptional()
+  @IsUUID(undefined, { message: 'write the id of the instrument' })
+  instrument?: string;
+
+  @IsOptional()
+  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' })
+  heardAt?: string;
 }
 
 /** Kept as read; core sets apart what a pot cannot have. */
-export class ReadingBody {
-  @IsNumber({}, celsius) @Min(-100, celsius) @Max(1000, celsius) temperature_C!: number;
+export class ReadingBody extends ByInstrumentBody {
+  @PotValue('temperature_C') temperature_C!: number;
 }
 
-const weight = { message: 'write the weight of what is in the pot, 0.01 to 200 kg' };
-export class WeighedBody {
-  @IsNumber({}, weight) @Min(0.01, weight) @Max(200, weight) mass_kg!: number;
+export class WeighedBody extends ByInstrumentBody {
+  @PotValue('mass_kg') mass_kg!: number;
 }
 
-const brix = { message: 'write what the refractometer shows, 0 to 95 %' };
-export class BrixBody {
-  @IsNumber({}, brix) @Min(0, brix) @Max(95, brix) percent!: number;
+export class BrixBody extends ByInstrumentBody {
+  @PotValue('percent') percent!: number;
 }
 
 export class HeatBody {
@@ -77,38 +92,27 @@ export class TextBody {
   text!: string;
 }
 
-export class JarsFilledBody {
-  @IsString({ message: 'write a jar size' }) @Length(1, 20, { message: 'write a jar size' }) size!: string;
-  @IsInt({ message: 'write a whole number of full jars' })
-  @Min(0, { message: 'write 0 or more jars' })
-  @Max(1000, { message: 'write at most 1000 jars' })
-  full!: number;
-  @IsNumber({}, { message: 'write how full the part jar is, 0 to 1' })
-  @Min(0, { message: 'write 0 to 1' })
-  @Max(0.99, { message: 'write less than 1; a full jar counts as full' })
-  part!: number;
+export class OmissionBody {
+  @IsString({ message: 'write the ingredient' })
+  @Length(1, 60, { message: 'write the id of an ingredient of the formula, such as "lemon-juice-bottled"' })
+  ingredient!: string;
 }
 
-export class JarredBody {
-  @IsArray({ message: 'write a list of jars' })
-  @ArrayMaxSize(20, { message: 'write at most 20 sizes' })
-  @ValidateNested({ each: true })
-  @Type(() => JarsFilledBody)
-  jars!: JarsFilledBody[];
+export class CookerBody {
+  @IsIn(VESSELS, { message: `write one of ${VESSELS.join(', ')}` }) vessel!: Vessel;
 }
 
-export class ProcessedBody {
-  @IsIn(['boiling-water', 'steam'], { message: 'write boiling-water or steam' })
-  method!: 'boiling-water' | 'steam';
-  @IsNumber({}, { message: 'write the minutes of the process' })
-  @Min(1, { message: 'write at least one minute' })
-  @Max(240, { message: 'write at most 240 minutes' })
-  minutes!: number;
-  @ValidateIf((body: ProcessedBody) => body.altitude_m !== null)
-  @IsNumber({}, { message: 'write the altitude in metres, or null' })
-  @Min(-430, { message: 'write an altitude from -430 m' })
-  @Max(5500, { message: 'write an altitude to 5500 m' })
-  altitude_m!: number | null;
+export class PausedBody {
+  @IsIn(PAUSES, { message: `write one of ${PAUSES.join(', ')}` }) kept!: Pause;
+}
+
+export class SimulatedBody {
+  @Within(1, 60, 'write how many times as fast, 1 to 60') speed!: number;
+  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' }) realAt!: string;
+  @Within(0, 5, 'write the noise in K, 0 to 5') noise_K!: number;
+  @Within(-20, 20, 'write the offset in K, -20 to 20') offset_K!: number;
+  @Within(0, 300, 'write the lag in seconds, 0 to 300') lag_s!: number;
+  @Within(0, 0.5, 'write the share of time it is silent, 0 to 0.5') dropouts!: number;
 }
 
 export class UndoBody {
@@ -128,13 +132,24 @@ const BODIES: Readonly<Record<EventType, new () => object>> = {
   heat: HeatBody,
   test: TestBody,
   addition: TextBody,
+  omission: OmissionBody,
   note: TextBody,
   minute: NothingBody,
+  vessel: CookerBody,
+  stirred: NothingBody,
+  paused: PausedBody,
+  simulated: SimulatedBody,
   'off-heat': NothingBody,
   'on-heat': NothingBody,
   done: NothingBody,
   jarred: JarredBody,
+  'process-begun': ProcessBegunBody,
+  'process-lost': NothingBody,
   processed: ProcessedBody,
+  lids: LidsBody,
+  seals: SealsBody,
+  unsealed: UnsealedBody,
+  scored: ScoredBody,
   undo: UndoBody,
 };
 

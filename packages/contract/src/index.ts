@@ -9,4 +9,6 @@ export * from './batch.js';
 export * from './event.js';
 export * from './shelf.js';
 export * from './live.js';
+export * from './freezer.js';
 export * from './prepared.js';
+export * from './instrument.js';

@@ -8,6 +8,9 @@ export interface News {
     | 'batch_events'
     | 'shelf_lots'
     | 'shelf_moves'
+    | 'frozen_fruit'
+    | 'instruments'
+    | 'instrument_places'
     | 'everything';
   /** Which batch it is about, or null. */
   readonly batch: string | null;

@@ -1,4 +1,5 @@
-import { IsNumber, IsString, Length, Matches, Max, MaxLength, Min } from 'class-validator';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsInt, IsNumber, IsString, Length, Matches, Max, MaxLength, Min } from 'class-validator'; // prettier-ignore
+import { VALUE_LIMITS, type ValueName } from '@idle-kettle/core';
 
 /** Several rules as one, for what comes again and again. */
 const all =
@@ -9,6 +10,30 @@ const all =
 /** A number within its range; one message for whatever is wrong. */
 export const Within = (least: number, most: number, message: string): PropertyDecorator =>
   all(IsNumber({}, { message }), Min(least, { message }), Max(most, { message }));
+/** A whole number within its range. */
+export const Count = (least: number, most: number, message: string): PropertyDecorator =>
+  all(IsInt({ message }), Min(least, { message }), Max(most, { message }));
+/** Numbers of jars of one size: 1 and up, each once. */
+export const JarNumbers = (): PropertyDecorator => {
+  const message = 'write the numbers of the jars, 1 to 1000, each once';
+  return all(
+    IsArray({ message }),
+    ArrayUnique({ message }),
+    ArrayMaxSize(1000, { message }),
+    IsInt({ each: true, message }),
+    Min(1, { each: true, message }),
+    Max(1000, { each: true, message }),
+  );
+};
+const POT_VALUE_WORDS: Readonly<Record<ValueName, string>> = {
+  temperature_C: 'write a temperature in °C, -100 to 1000',
+  mass_kg: 'write the weight of what is in the pot, 0.01 to 200 kg',
+  percent: 'write soluble solids as the refractometer shows them, 0 to 95 %',
+};
+
+/** A value in the pot, within what is taken. */
+export const PotValue = (name: ValueName): PropertyDecorator =>
+  Within(VALUE_LIMITS[name][0], VALUE_LIMITS[name][1], POT_VALUE_WORDS[name]);
 export const Percent = (): PropertyDecorator => Within(0, 100, 'write a per cent from 0 to 100');
 export const PH = (): PropertyDecorator => Within(0, 14, 'write a pH from 0 to 14');
 /** Text of at most so many letters. */

@@ -11,10 +11,12 @@ import {
   Min,
   NotEquals,
 } from 'class-validator';
-import type { KeepingVerdict } from '@idle-kettle/core';
+import type { FormulaBody } from './formula.js';
+import { KEPT_IN, type KeepingVerdict, type KeptIn, type JarsUsed } from '@idle-kettle/core';
+import { Count, Text } from './rules.js';
 
 /** Why jars left the shelf or came back to it. */
-export const MOVE_REASONS = ['put', 'eaten', 'given', 'discarded', 'counted'] as const;
+export const MOVE_REASONS = ['put', 'eaten', 'given', 'discarded', 'counted', 'moved'] as const;
 export type MoveReason = (typeof MOVE_REASONS)[number];
 
 /** Puts jars of one size from a batch on the shelf. The id is made by the device; sending it again changes nothing. */
@@ -43,6 +45,42 @@ export class PutOnShelf {
 
   @IsISO8601({ strict: true }, { message: 'write the day it was made, as 2026-09-12' })
   madeOn!: string;
+
+  /** Where it is kept, where that is not as its batch would have it. */
+  @IsOptional()
+  @IsIn(KEPT_IN, { message: `write one of ${KEPT_IN.join(', ')}` })
+  keptIn?: KeptIn | null;
+
+  @IsOptional()
+  @Text(60, 'write the cupboard or shelf')
+  place?: string;
+}
+
+/** Jars of a lot opened, put in the cold or put elsewhere: they become a lot of their own, or go back to the one they came from. */
+export class TransferJars {
+  @IsUUID(undefined, { message: 'write a UUID' })
+  id!: string;
+
+  /** The id of their arrival at the other lot. */
+  @IsUUID(undefined, { message: 'write a UUID' })
+  arrivalId!: string;
+
+  /** The other lot; it is made where it is not there yet. */
+  @IsUUID(undefined, { message: 'write the id of the lot they go to' })
+  to!: string;
+
+  @Count(1, 1000, 'write how many jars, 1 to 1000')
+  count!: number;
+
+  @IsOptional()
+  @IsIn(KEPT_IN, { message: `write one of ${KEPT_IN.join(', ')}` })
+  keptIn?: KeptIn | null;
+
+  @Text(60, 'write the cupboard or shelf')
+  place!: string;
+
+  @IsISO8601({ strict: true }, { message: 'write when it happened, as 2026-09-12T18:00:00.000Z' })
+  at!: string;
 }
 
 /** Jars taken from, or put back to, one lot. */
@@ -59,6 +97,16 @@ export class MoveJars {
   @IsIn(MOVE_REASONS, { message: `write one of ${MOVE_REASONS.join(', ')}` })
   reason!: MoveReason;
 
+  /** To whom they were given. */
+  @IsOptional()
+  @Text(60, 'write a name')
+  whom?: string;
+
+  /** Why they were thrown out. */
+  @IsOptional()
+  @Text(200, 'write what was wrong with it')
+  note?: string;
+
   @IsISO8601({ strict: true }, { message: 'write when it happened, as 2026-09-12T18:00:00.000Z' })
   at!: string;
 }
@@ -68,8 +116,16 @@ export interface LotKeeping {
   readonly verdict: KeepingVerdict;
   /** What decides. */
   readonly reason: string;
-  /** Whole months at their best from the day they were made; 0 where they are not kept. */
-  readonly months: number;
+  /** The last day they are at their best, as 2027-09-12; null where they are not kept. */
+  readonly bestBefore: string | null;
+}
+
+/** Whether the lids of a lot hold. */
+export interface LotSeals {
+  /** `unknown` where nobody pressed them yet. */
+  readonly state: 'none' | 'unknown' | 'due' | 'sealed';
+  /** Jars of this size and batch that had not sealed, with which nothing was done yet. */
+  readonly open: number;
 }
 
 export interface LotView {
@@ -80,6 +136,31 @@ export interface LotView {
   readonly size: string;
   readonly partFill: number | null;
   readonly madeOn: string;
+  readonly keptIn: KeptIn | null;
+  readonly place: string;
+  /** When it was put where it is kept now, ISO 8601; null where it never moved. */
+  readonly keptSince: string | null;
+  /** The lot it was taken from. */
+  readonly cameFrom: string | null;
+  readonly seals: LotSeals;
   readonly keeping: LotKeeping;
   readonly count: number;
+}
+
+/** What the household got through of one kind of one fruit. */
+export interface YearUseView extends JarsUsed {
+  /** The latest batch of it, and its formula. */
+  readonly batchId: string;
+  readonly document: FormulaBody;
+}
+
+/** Jars that came or went, for the story of a lot. */
+export interface MoveView {
+  readonly id: string;
+  readonly lotId: string;
+  readonly change: number;
+  readonly reason: MoveReason;
+  readonly whom: string;
+  readonly note: string;
+  readonly at: string;
 }

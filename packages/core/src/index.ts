@@ -16,3 +16,4 @@ export * from './plan/index.js';
 export * from './kettle/index.js';
 export * from './formats/index.js';
 export * from './starters/index.js';
+export * from './label/index.js';

@@ -1,4 +1,4 @@
-import { preparePot } from '../balance/index.js';
+import { FILL_BEFORE_FOAM, fillOfPan, preparePot } from '../balance/index.js';
 import { massOf } from '../produce/index.js';
 import { parseAmount } from '../quantity/index.js';
 import { readFormula, type FormulaDocument, type PotFormula, type Kitchen } from '../formula/index.js';
@@ -29,13 +29,6 @@ const LEAST = 0.02;
 const MOST = 50;
 /** Boxes and pouches that are cooked at once. Common practice: never double a batch with added pectin. */
 const ONE_BOX = { 'pectin-powder': 0.066, 'pectin-liquid': 0.19 } as const;
-/** Share of the pot's depth that may be filled before the sugar boil; a butter or a curd does not foam so. Common practice. */
-const FILL_OF_POT = 1 / 3;
-const FILL_WITHOUT_FOAM = 0.8;
-
-const fillOfPot = ({ kind }: PotFormula): number =>
-  kind === 'fruit-butter' || kind === 'curd' ? FILL_WITHOUT_FOAM : FILL_OF_POT;
-
 /**
  * Scales a whole formula; ratios stay as they are, and amounts are written as a kitchen measures them.
  *
@@ -100,7 +93,7 @@ function factorFor(document: FormulaDocument, formula: PotFormula, target: Scale
       const pot = preparePot(formula);
       if (!pot) return { path: 'lines', message: 'nothing is in the pot' };
       const start_l = pot.contents.mass / (1 + 0.39 * (pot.contents.soluble / pot.contents.mass));
-      return (target.pot_l * fillOfPot(formula)) / start_l;
+      return (target.pot_l * fillOfPan(formula)) / start_l;
     }
   }
 }
@@ -175,9 +168,9 @@ function notesOn(document: FormulaDocument, target: ScaleTarget, kitchen: Kitche
   const pot = preparePot(formula);
   if (pot && target.by !== 'pot') {
     const litres = pot.contents.mass / (1 + 0.39 * (pot.contents.soluble / pot.contents.mass));
-    const fill = fillOfPot(formula);
+    const fill = fillOfPan(formula);
     notes.push(
-      fill === FILL_OF_POT
+      fill === FILL_BEFORE_FOAM
         ? `needs a pot of ${(litres * 3).toFixed(0)} to ${(litres * 4).toFixed(0)} l, for the foam`
         : `needs a pot of ${Math.ceil(litres / fill)} l, or less when it is loaded in stages`,
     );

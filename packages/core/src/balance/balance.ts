@@ -1,3 +1,4 @@
+import { FILL_BEFORE_FOAM } from './pan-fill.js';
 import type { Range } from '../range/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { firmnessWord, type FirmnessWord } from '../pectin/index.js';
@@ -72,8 +73,8 @@ export interface Balance {
   readonly partJar: number;
   /** Half-pints no physics can leave. */
   readonly yieldBracket: { readonly least: number; readonly most: number };
-  /** Litres the pot must hold so that foam stays in it: three times the fill at least, four times to be easy. */
-  readonly pot_l: { readonly least: number; readonly easy: number };
+  /** Litres in the pot at the start, and what it must hold so that foam stays in it: three times that at least, four times to be easy. */
+  readonly pot_l: { readonly fill: number; readonly least: number; readonly easy: number };
   readonly standards: readonly StandardCheck[];
   /** Share of the pot per document line, 0 to 1. */
   readonly lines: readonly { readonly index: number; readonly mass_kg: Range; readonly share: number }[];
@@ -203,6 +204,7 @@ export function balance(formula: PotFormula, options: BalanceOptions = {}): Bala
   const firmness = at(AT.firmness);
   const bracket = yieldBracket(massIn.high, at(AT.soluble), at(AT.insoluble), solids.low / 100);
   const startDensity = syrupDensity_kgPerM3(Math.min(contents.soluble / contents.mass, 0.8), 80);
+  const fill_l = (contents.mass / startDensity) * 1000;
   const result = {
     massIn_kg: massIn,
     solubleSolids_kg: at(AT.soluble),
@@ -229,7 +231,7 @@ export function balance(formula: PotFormula, options: BalanceOptions = {}): Bala
     readyJars: jarsToHaveHot(jars.map((jar) => jar.count)),
     partJar: lastFilled ? lastFilled.count.mid - Math.floor(lastFilled.count.mid + 1e-9) : 0,
     yieldBracket: bracket,
-    pot_l: { least: (contents.mass / startDensity) * 3000, easy: (contents.mass / startDensity) * 4000 },
+    pot_l: { fill: fill_l, least: fill_l / FILL_BEFORE_FOAM, easy: fill_l * 4 },
     standards: standardsOf(pot),
     lines: formula.lines.map(({ index, mass_kg }) => ({
       index,

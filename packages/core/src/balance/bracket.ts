@@ -1,16 +1,10 @@
 import type { Range } from '../range/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
-import { fillVolume_ml, findJar, QUARTER_INCH_MM, type JarSize } from '../jars/index.js';
+import { fillVolume_ml, HALF_PINT_ML, QUARTER_INCH_MM, type JarSize } from '../jars/index.js';
 import { AIR_SHARE, FILL_C, FILM_KG, FOAM_SHARE, JAR_DOUBT } from './evaluate.js';
 
 /** No spread is boiled further than this, mass fraction: beyond it is toffee. */
 const FURTHEST_SOLIDS = 0.72;
-
-/** Millilitres of the half-pint the bracket is told in. */
-const HALF_PINT_ML = ((): number => {
-  const jar = findJar('half-pint');
-  return jar ? fillVolume_ml(jar, QUARTER_INCH_MM) : 236.6;
-})();
 
 /** Half-pints between "boiled to toffee" and "no water lost at all". @param thinnest solids no finish goes below, mass fraction */
 export function yieldBracket(

@@ -7,3 +7,4 @@ export { gelCurve, solidsAtConsistency } from './finish.js';
 export { inHalfPints } from './bracket.js';
 export type { SetReason } from './set-reasons.js';
 export type { StandardCheck } from './standards.js';
+export * from './pan-fill.js';

@@ -3,3 +3,4 @@ export { LARGEST_IMPORT } from './recipe.js';
 export { toJsonLd } from './json-ld.js';
 export { toMarkdown } from './markdown.js';
 export { auditImport, type Audited, type Finding } from './audit.js';
+export * from './boil-log.js';

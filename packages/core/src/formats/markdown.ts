@@ -1,5 +1,6 @@
 import type { Balance } from '../balance/index.js';
 import type { Keeping } from '../keeping/index.js';
+import { fahrenheit } from '../quantity/index.js';
 import type { FormulaDocument } from '../formula/index.js';
 import { ingredientTexts } from './json-ld.js';
 
@@ -22,7 +23,7 @@ export function toMarkdown(document: FormulaDocument, made: Balance | null, keep
     lines.push(
       '## What will come out',
       '',
-      `- Stop near ${finish.temperature_C.mid.toFixed(1)} °C (${((finish.temperature_C.mid * 9) / 5 + 32).toFixed(0)} °F), ${finish.solubleSolidsPercent.low.toFixed(0)} to ${finish.solubleSolidsPercent.high.toFixed(0)} % soluble solids`,
+      `- Stop near ${finish.temperature_C.mid.toFixed(1)} °C (${fahrenheit(finish.temperature_C.mid).toFixed(0)} °F), ${finish.solubleSolidsPercent.low.toFixed(0)} to ${finish.solubleSolidsPercent.high.toFixed(0)} % soluble solids`,
       ...jars.map(({ size, count }) => `- ${count.low.toFixed(1)} to ${count.high.toFixed(1)} × ${size}`),
       '',
     );

@@ -1,5 +1,5 @@
 import { within, type Range } from '../range/index.js';
-import { parseMeasure } from '../quantity/index.js';
+import { celsius, parseMeasure } from '../quantity/index.js';
 import { checkPlace, GEL_RISE_C, type Place } from '../water/index.js';
 import {
   findJar,
@@ -118,7 +118,7 @@ export function readFinish(reader: Reader, value: unknown, kind: Kind, method: M
 }
 
 /** Where a curd is taken off: 170 F. Common practice; eggs are cooked by then. */
-export const CURD_C = ((170 - 32) * 5) / 9;
+export const CURD_C = celsius(170);
 
 /** Where the kettle stands: the document's own place, or the fallback. */
 export function readPlace(reader: Reader, value: unknown, fallback: Place): Place {

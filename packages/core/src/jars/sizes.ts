@@ -18,6 +18,9 @@ const BY_WEIGHT = 'jars sold by jam weight, brimful capacity less 6 mm; common p
 /** Inside diameter of the mouth, mm. Common practice, measured on ordinary jars. */
 const MOUTH_MM: Readonly<Record<Mouth, number>> = { regular: 60, wide: 76, twist: 56 };
 
+/** A US half-pint, ml: half of 473.2. NIST Handbook 44. */
+export const HALF_PINT_ML = 236.6;
+
 const named = (id: string, one: string, many: string, ml: number, mouth: Mouth = 'regular'): JarSize => ({
   id,
   name: [one, many],
@@ -45,7 +48,7 @@ export const JAR_SIZES: readonly JarSize[] = [
   named('190-ml', '190 ml jar', '190 ml jars', 190, 'twist'),
   byWeight(227, 190),
   named('8-oz', '8-oz jar', '8-oz jars', 236.6),
-  named('half-pint', 'half-pint', 'half-pints', 236.6),
+  named('half-pint', 'half-pint', 'half-pints', HALF_PINT_ML),
   named('250-ml', '250 ml jar', '250 ml jars', 250),
   byWeight(340, 283),
   named('12-oz', '12-oz jar', '12-oz jars', 354.9),

@@ -8,3 +8,4 @@ export type { KeepingReason } from './reason.js';
 export type { Process } from './row.js';
 export { ACID_LIMIT, BORDERLINE_LIMIT, type KeepingOptions } from './rules.js';
 export * from './compute.js';
+export * from './kept.js';

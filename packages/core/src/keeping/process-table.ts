@@ -1,4 +1,4 @@
-import { HALF_INCH_MM, QUARTER_INCH_MM } from '../jars/index.js';
+import { HALF_INCH_MM, HALF_PINT_ML, QUARTER_INCH_MM } from '../jars/index.js';
 import { PROCESS_BANDS, type ProcessBand } from './band.js';
 
 /** A row of the published process tables: minutes in boiling water by altitude band, hot pack. */
@@ -20,8 +20,7 @@ export interface ProcessRow {
 
 const GUIDE =
   'USDA Complete Guide to Home Canning and the US National Center for Home Food Preservation, from memory';
-/** US liquid measures: half-pint, pint, quart, millilitres. */
-const HALF_PINT_ML = 236.6;
+/** US liquid measures: pint, quart, millilitres. */
 const PINT_ML = 473.2;
 const QUART_ML = 946.4;
 

@@ -1,11 +1,6 @@
-import type { BatchEvent, EventBodies, EventOf, JarsFilled } from './event.js';
-
-export interface LoggedReading {
-  readonly id: string;
-  /** Milliseconds since 1970. */
-  readonly at: number;
-  readonly temperature_C: number;
-}
+import { sift, type LoggedReading, type SetApart } from './believable.js';
+import type { BatchEvent, EventBodies, EventOf, JarsFilled, Pause, SomeJars, UnsealedPlace } from './event.js'; // prettier-ignore
+import type { Vessel } from './heat.js';
 
 /** Any other look at the pot, with its one value: kilograms or per cent. */
 export interface LoggedValue {
@@ -14,18 +9,13 @@ export interface LoggedValue {
   readonly value: number;
 }
 
-/** A reading that is kept but not used, and why. */
-export interface SetApart extends LoggedReading {
-  readonly reason: string;
-}
-
 export interface LogEntry {
   readonly event: BatchEvent;
   readonly at: number;
   readonly undone: boolean;
 }
 
-export type BoilPhase = 'cold' | 'on-heat' | 'off-heat' | 'done';
+export type BoilPhase = 'cold' | 'on-heat' | 'off-heat' | 'paused' | 'done';
 
 /** Where a boil stands: a pure function of its events. */
 export interface Boil {
@@ -43,16 +33,51 @@ export interface Boil {
   /** Per cent soluble solids. */
   readonly brix: readonly LoggedValue[];
   readonly sugarInAt: number | undefined;
-  readonly wish: { readonly by: 'ready' | 'start'; readonly at: number } | undefined;
+  readonly wish:
+    { readonly by: 'ready' | 'start'; readonly at: number; readonly with?: readonly string[] } | undefined;
   /** When steps of the plan were done, by their code: as ticked, or as the log tells of itself. */
   readonly stepsDone: ReadonlyMap<string, number>;
   /** When the flame was turned up or down. */
-  readonly flameTurned: readonly number[];
+  readonly flameTurned: readonly { readonly at: number; readonly turned: 'up' | 'down' }[];
+  /** What a butter cooked in, from when on; empty where nobody said. */
+  readonly vessels: readonly { readonly at: number; readonly vessel: Vessel }[];
+  /** When the base was last stirred. */
+  readonly stirredAt: number | undefined;
+  /** Spans in which the cook was put off; the last one is open (no `to`) while it is. */
+  readonly pauses: readonly {
+    readonly from: number;
+    readonly to: number | undefined;
+    readonly kept: Pause;
+  }[];
+  /** The simulated instruments that boil it, if any do, and how the batch's clock runs since. */
+  readonly simulated: (EventBodies['simulated'] & { readonly id: string; readonly at: number }) | undefined;
   /** The last one-minute boil that was started. */
   readonly minute: { readonly startedAt: number; readonly endsAt: number } | undefined;
   readonly jarred: readonly JarsFilled[];
-  /** The last process the jars went through. */
+  /** The process that is being counted, and how often its boil was lost. */
+  readonly process: {
+    readonly begun: { readonly at: number; readonly minutes: number } | undefined;
+    readonly lost: number;
+  };
+  /** The last process the jars went through, all of them together. */
   readonly processed: EventBodies['processed'] | undefined;
+  /** When that was, milliseconds since 1970. */
+  readonly processedAt: number | undefined;
+  readonly lids: EventBodies['lids'] | undefined;
+  /** Every check of the lids, in order: the numbers of the jars whose lids were not down. */
+  readonly sealChecks: readonly {
+    readonly at: number;
+    readonly size: string;
+    readonly failed: readonly number[];
+  }[];
+  /** The last score after a jar was opened. */
+  readonly score: EventBodies['scored'] | undefined;
+  /** What was done with jars that had not sealed, in order: processed again, or into the cold. */
+  readonly rescued: readonly (SomeJars & {
+    readonly at: number;
+    readonly how: 'processed' | UnsealedPlace;
+    readonly minutes?: number;
+  })[];
   /** Spans on the heat; the last one is open (no `to`) while the pot is on. */
   readonly heat: readonly { readonly from: number; readonly to: number | undefined }[];
   /** Everything that happened, oldest first, with what was taken back marked. */
@@ -60,13 +85,15 @@ export interface Boil {
 }
 
 const MINUTE_MS = 60_000;
-/** A pot of spread is between freezing and toffee; anything else is a slip of the finger or of the unit. */
-const BELIEVABLE_C = { least: 0, most: 130 } as const;
+/** Steps of a plan with which the sugar is in. */
+const SUGARED: ReadonlySet<string> = new Set(['sugar', 'macerate']);
 
 /** Events in the order they happened, each once; ties are settled by id so that every device agrees. */
 export function inOrder(events: readonly BatchEvent[]): BatchEvent[] {
   const once = new Map(events.map((event) => [event.id, event]));
-  return [...once.values()].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1));
+  // A probe leaves thousands: each time is read once.
+  const timed = [...once.values()].map((event) => ({ event, at: Date.parse(event.at) }));
+  return timed.sort((a, b) => a.at - b.at || (a.event.id < b.event.id ? -1 : 1)).map(({ event }) => event);
 }
 
 /** Ids taken back. An undo can itself be taken back, which brings the event back. */
@@ -78,13 +105,6 @@ function undoneIds(ordered: readonly BatchEvent[]): Set<string> {
   return undone;
 }
 
-function whySetApart(temperature_C: number): string | undefined {
-  if (temperature_C >= BELIEVABLE_C.least && temperature_C <= BELIEVABLE_C.most) return undefined;
-  if (temperature_C > 130 && temperature_C <= 266)
-    return `${temperature_C.toFixed(0)} °C is past toffee; was it °F (${(((temperature_C - 32) * 5) / 9).toFixed(1)} °C)?`;
-  return `${temperature_C.toFixed(0)} °C is not a temperature a pot of fruit has`;
-}
-
 /**
  * The state of a boil from its events, in any order and with repeats.
  *
@@ -94,11 +114,14 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
   const ordered = inOrder(events);
   const undone = undoneIds(ordered);
   const log = ordered.map((event) => ({ event, at: Date.parse(event.at), undone: undone.has(event.id) }));
-  const readings: LoggedReading[] = [];
-  const setApart: SetApart[] = [];
+  const looks: LoggedReading[] = [];
   const weighings: LoggedValue[] = [];
   const brix: LoggedValue[] = [];
-  const flameTurned: number[] = [];
+  const flameTurned: Boil['flameTurned'][number][] = [];
+  const pauses: { from: number; to: number | undefined; kept: Pause }[] = [];
+  const vessels: Boil['vessels'][number][] = [];
+  let stirredAt: number | undefined;
+  let simulated: Boil['simulated'];
   let sugarInAt: number | undefined;
   let wish: Boil['wish'];
   const stepsDone = new Map<string, number>();
@@ -109,10 +132,19 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
   let endedAt: number | undefined;
   let minuteAt: number | undefined;
   let jarred: readonly JarsFilled[] = [];
+  let begun: Boil['process']['begun'];
+  let lost = 0;
   let processed: EventBodies['processed'] | undefined;
+  let processedAt: number | undefined;
+  let lids: EventBodies['lids'] | undefined;
+  let score: EventBodies['scored'] | undefined;
+  const sealChecks: Boil['sealChecks'][number][] = [];
+  const rescued: Boil['rescued'][number][] = [];
 
   const lit = (at: number): void => {
     if (phase !== 'on-heat') heat.push({ from: at, to: undefined });
+    const pause = pauses.at(-1);
+    if (pause && pause.to === undefined) pause.to = at;
     phase = 'on-heat';
     endedAt = undefined;
   };
@@ -127,6 +159,8 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
       case 'light':
         light ??= event;
         startedAt ??= at;
+        // What comes before the heat is over, ticked or not.
+        if (!stepsDone.has('lay-out')) stepsDone.set('lay-out', at);
         lit(at);
         break;
       case 'on-heat':
@@ -142,10 +176,14 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
         endedAt = at;
         break;
       case 'reading': {
-        const reading = { id: event.id, at, temperature_C: event.body.temperature_C };
-        const reason = whySetApart(reading.temperature_C);
-        if (reason === undefined) readings.push(reading);
-        else setApart.push({ ...reading, reason });
+        const { temperature_C, instrument, heardAt } = event.body;
+        looks.push({
+          id: event.id,
+          at,
+          temperature_C,
+          instrument,
+          heardAt: heardAt === undefined ? undefined : Date.parse(heardAt),
+        });
         break;
       }
       case 'weighed':
@@ -155,35 +193,77 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
         brix.push({ id: event.id, at, value: event.body.percent });
         break;
       case 'planned':
-        wish = { by: event.body.by, at: Date.parse(event.body.at) };
+        wish = { ...event.body, at: Date.parse(event.body.at) };
         break;
       case 'step':
         stepsDone.set(event.body.code, at);
+        if (SUGARED.has(event.body.code)) sugarInAt = at;
         break;
       case 'sugar-in':
         sugarInAt = at;
         stepsDone.set('sugar', at);
         break;
       case 'heat':
-        flameTurned.push(at);
+        flameTurned.push({ at, turned: event.body.turned });
         break;
       case 'minute':
         minuteAt = at;
+        break;
+      case 'vessel':
+        vessels.push({ at, vessel: event.body.vessel });
+        break;
+      case 'stirred':
+        stirredAt = at;
+        break;
+      case 'paused':
+        taken(at, 'paused');
+        pauses.push({ from: at, to: undefined, kept: event.body.kept });
+        break;
+      case 'simulated':
+        simulated = { ...event.body, id: simulated?.id ?? event.id, at };
         break;
       case 'jarred':
         jarred = event.body.jars;
         stepsDone.set('fill', at);
         break;
+      case 'process-begun':
+        begun = { at, minutes: event.body.minutes };
+        break;
+      case 'process-lost':
+        if (begun) lost += 1;
+        begun = undefined;
+        break;
       case 'processed':
-        processed = event.body;
+        begun = undefined;
+        if (event.body.again) {
+          rescued.push({ ...event.body.again, at, how: 'processed', minutes: event.body.minutes });
+        } else {
+          processed = event.body;
+          processedAt = at;
+        }
+        break;
+      case 'lids':
+        lids = event.body;
+        break;
+      case 'scored':
+        score = event.body;
+        break;
+      case 'seals':
+        sealChecks.push({ at, ...event.body });
+        break;
+      case 'unsealed':
+        rescued.push({ size: event.body.size, jars: event.body.jars, at, how: event.body.kept });
         break;
       case 'test':
       case 'addition':
+      case 'omission':
       case 'note':
       case 'undo':
         break;
     }
   }
+  const disturbed = log.flatMap(({ event, at, undone: gone }) => !gone && ['addition', 'off-heat', 'paused', 'sugar-in'].includes(event.type) ? [at] : []); // prettier-ignore
+  const { readings, setApart } = sift(looks, { startedAt, endedAt, disturbed, simulated: simulated !== undefined }); // prettier-ignore
   return {
     phase,
     startedAt,
@@ -198,9 +278,19 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
     wish,
     stepsDone,
     flameTurned,
+    vessels,
+    stirredAt,
+    pauses,
+    simulated,
     minute: minuteAt === undefined ? undefined : { startedAt: minuteAt, endsAt: minuteAt + MINUTE_MS },
     jarred,
+    process: { begun, lost },
     processed,
+    processedAt,
+    lids,
+    score,
+    sealChecks,
+    rescued,
     heat,
     log,
   };

@@ -1,6 +1,6 @@
 import { Z90, type Range } from '../range/index.js';
 import { BoilingCurve, boilingCurve } from './boiling-curve.js';
-import { advance, massOfPot, PAN_DIAMETER_M, solidsOf, type Kettle, type PotState } from './heat.js';
+import { advance, massOfPot, PAN_DIAMETER_M, putInto, solidsOf, type Kettle, type PotState } from './heat.js';
 import { binned, type Bin, type Look } from './looks.js';
 
 /** When the flame was changed; `share` of the heat before it if the cook knows, 0 for off the heat. */
@@ -14,13 +14,17 @@ export interface Added {
   readonly time_s: number;
   readonly water_kg: number;
   readonly soluble_kg: number;
+  /** The whole pot is this warm then: it comes back from a pause. */
+  readonly cooledTo_C?: number;
 }
 
 export type Target =
   /** On the thermometer in use. */
   | { readonly type: 'temperature'; readonly reading_C: number }
   | { readonly type: 'mass'; readonly mass_kg: number }
-  | { readonly type: 'solids'; readonly percent: number };
+  | { readonly type: 'solids'; readonly percent: number }
+  /** So many seconds after it comes to the full boil. */
+  | { readonly type: 'boil'; readonly then_s: number };
 
 export interface ForecastInput {
   /** The pot when the clock began. Its range of mass is how well the amounts are known. */
@@ -39,6 +43,8 @@ export interface ForecastInput {
   readonly added?: readonly Added[];
   readonly target: Target;
   readonly now_s: number;
+  /** How far ahead the target is looked for, s; {@link MOST_AHEAD_S} unless given. */
+  readonly mostAhead_s?: number;
 }
 
 /** Thermometers drift as they steam up, K an hour, standard deviation. A guess. */
@@ -51,6 +57,8 @@ const CURVE_SD = 0.35;
 const SURFACE_SD = 0.35;
 /** A change of flame whose size is not known: factor, standard deviation of its logarithm. A guess. */
 const CHANGE_SD = 0.5;
+/** A pot this near its boiling point boils. */
+const AT_BOIL_K = 0.05;
 /** The pot changes by less than a hundredth in this, s. */
 const STEP_S = 15;
 export const MOST_AHEAD_S = 4 * 3600;
@@ -101,7 +109,7 @@ export class ForecastModel {
   private follow(
     theta: Float64Array,
     until_s: number,
-    see: (time: number, state: PotState, reading: number) => boolean,
+    see: (time: number, state: PotState, reading: number, curve: BoilingCurve) => boolean,
   ): void {
     const { added = [] } = this.input;
     const state = this.begin(theta);
@@ -125,13 +133,10 @@ export class ForecastModel {
         else factor *= Math.exp((theta[FITTED.length + unknown++] ?? 0) * CHANGE_SD);
       }
       for (let next = added[put]; next && next.time_s <= time; next = added[++put]) {
-        const before = massOfPot(state);
-        state.water += next.water_kg;
-        state.soluble += next.soluble_kg;
-        state.temperature_C =
-          (state.temperature_C * before + 20 * (next.water_kg + next.soluble_kg)) / massOfPot(state);
+        putInto(state, next.water_kg, next.soluble_kg);
+        if (next.cooledTo_C !== undefined) state.temperature_C = next.cooledTo_C;
       }
-      if (!see(time, state, state.temperature_C + offset + drift * time)) return;
+      if (!see(time, state, state.temperature_C + offset + drift * time, blended.curve)) return;
       advance(state, power * factor, blended, STEP_S, faster);
     }
   }
@@ -175,16 +180,23 @@ export class ForecastModel {
   }
 
   timeToTarget(theta: Float64Array): number {
-    const { target, now_s } = this.input;
+    const { target, now_s, mostAhead_s = MOST_AHEAD_S } = this.input;
     let before: { time: number; short: number } | undefined;
-    let found = now_s + MOST_AHEAD_S;
-    this.follow(theta, now_s + MOST_AHEAD_S, (time, state, reading) => {
-      const short =
-        target.type === 'temperature'
-          ? target.reading_C - reading
-          : target.type === 'mass'
-            ? massOfPot(state) - target.mass_kg
-            : target.percent - solidsOf(state) * 100;
+    let found = now_s + mostAhead_s;
+    const shortOf = (state: PotState, reading: number, curve: BoilingCurve): number => {
+      switch (target.type) {
+        case 'temperature':
+          return target.reading_C - reading;
+        case 'mass':
+          return massOfPot(state) - target.mass_kg;
+        case 'solids':
+          return target.percent - solidsOf(state) * 100;
+        case 'boil':
+          return curve.at(solidsOf(state), state.invertShare) - AT_BOIL_K - state.temperature_C;
+      }
+    };
+    this.follow(theta, now_s + mostAhead_s, (time, state, reading, curve) => {
+      const short = shortOf(state, reading, curve);
       if (short <= 0) {
         found =
           before && before.short > 0
@@ -195,7 +207,7 @@ export class ForecastModel {
       before = { time, short };
       return true;
     });
-    return found;
+    return target.type === 'boil' ? found + target.then_s : found;
   }
 
   stateAt(theta: Float64Array, time_s: number): PotState {

@@ -111,7 +111,10 @@ export function forecast(input: ForecastInput): Forecast {
       high: Math.min(now.invertShare + 0.1, 1),
     },
     now: { mass_kg: massOfPot(now), solidsPercent: solidsOf(now) * 100, temperature_C: now.temperature_C },
-    path: model.path(theta, Math.min(Math.max(end, input.now_s) + 300, input.now_s + MOST_AHEAD_S)),
+    path: model.path(
+      theta,
+      Math.min(Math.max(end, input.now_s) + 300, input.now_s + (input.mostAhead_s ?? MOST_AHEAD_S)),
+    ),
     misfit: looks.length > 0 ? Math.sqrt(square(residuals) / looks.length) : 0,
   };
 }

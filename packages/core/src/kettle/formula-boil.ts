@@ -50,13 +50,17 @@ export function finishWatch(
 /** A pot whose fruit has softened and whose sugar has just gone in, C. Common practice. */
 const START_C = 60;
 
-/** A boil of a formula from the sugar to its finish, or to what `until` says; see {@link simulateBoil}. */
-export function simulateFormula(pot: PreparedPot, options: SimulateOptions): Simulation {
+/**
+ * A boil of a formula from the sugar to its finish, or to what `until` says; see {@link simulateBoil}.
+ *
+ * @param from_C how warm the pot is at first
+ */
+export function simulateFormula(pot: PreparedPot, options: SimulateOptions, from_C = START_C): Simulation {
   const { pressure_kPa } = boilingPointAt(pot.formula.place);
   const kettle: Kettle = {
     curve: boilingCurve(pressure_kPa),
     diameter_m: PAN_DIAMETER_M,
     pH: pot.outcome.pH,
   };
-  return simulateBoil(startOf(pot, START_C), kettle, { until: finishWatch(pot, kettle), ...options });
+  return simulateBoil(startOf(pot, from_C), kettle, { until: finishWatch(pot, kettle), ...options });
 }

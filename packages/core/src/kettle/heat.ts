@@ -5,7 +5,10 @@ import type { BoilingCurve } from './boiling-curve.js';
 
 /** Heat a pan loses to the room by its walls, W/K. Common practice. */
 export const LOSS_W_PER_K = 3;
+/** Kitchen air, C. Common practice. */
 const ROOM_C = 21;
+/** What goes into a pot is as warm as this, and so is one that has not been on the heat, C. Common practice. */
+export const PANTRY_C = 20;
 /** Open surface of a household preserving pan, m. Common practice. */
 export const PAN_DIAMETER_M = 0.28;
 /** Mass transfer from an open surface in still kitchen air, m/s. Common practice. */
@@ -135,6 +138,15 @@ export function advance(
   return boiling;
 }
 
+/** Something as warm as the kitchen goes into the pot, in place. */
+export function putInto(state: PotState, water_kg: number, soluble_kg: number): void {
+  const before = massOfPot(state);
+  state.water += water_kg;
+  state.soluble += soluble_kg;
+  state.temperature_C =
+    (state.temperature_C * before + PANTRY_C * (water_kg + soluble_kg)) / massOfPot(state);
+}
+
 /** Vessels with their water loss; the pan's follows from its heat. */
 export const VESSELS = [
   'pan',
@@ -155,12 +167,16 @@ export const VESSEL_LOSS_KG_PER_H: Readonly<Record<Exclude<Vessel, 'pan'>, Range
   'low-stove': { low: 0.3, mid: 0.4, high: 0.5 },
 };
 
-/** Share of a burner's power that reaches the pot. Common practice, from memory. */
-export const BURNER_SHARE = { gas: 0.45, induction: 0.85, electric: 0.7 } as const;
-
 /** Water a pan at a rolling boil gives off, kg/h. @param net_W heat into the pot, 300 to 5000 */
 export const panLoss_kgPerH = (net_W: number, boilsAt_C = 101): number =>
   (Math.max(net_W - LOSS_W_PER_K * (boilsAt_C - ROOM_C), 0) / LATENT_J_PER_KG) * 3600;
+
+/** Heat that makes a pot at its boil lose so much water, with what its walls lose to the room, W. */
+export function vesselHeat_W(vessel: Exclude<Vessel, 'pan'>, boilsAt_C = 100): Range {
+  const heat = (loss_kgPerH: number): number => (loss_kgPerH * LATENT_J_PER_KG) / 3600 + LOSS_W_PER_K * (boilsAt_C - ROOM_C); // prettier-ignore
+  const { low, mid, high } = VESSEL_LOSS_KG_PER_H[vessel];
+  return { low: heat(low), mid: heat(mid), high: heat(high) };
+}
 
 /** Hours a butter takes to lose so much water in a vessel. @param water_kg to boil away */
 export function hoursToLose(water_kg: number, vessel: Exclude<Vessel, 'pan'>): Range {

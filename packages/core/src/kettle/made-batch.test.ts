@@ -1,5 +1,5 @@
 import { documentOf, type Lines } from '../testing/formula.js';
-import { FIGS } from '../testing/keeping.js';
+import { FIGS, TESTED } from '../testing/keeping.js';
 import { fingerprint, type FormulaDocument } from '../formula/index.js';
 import {
   boilFrom,
@@ -197,5 +197,50 @@ describe('where it was made', () => {
     const agreed = event('light', { gelTemperature_C: 100.5, boilingPoint_C: 96.1 });
     const measured = { ...UP, boilingPoint_C: 96.12 };
     expect(made([agreed], DAMSON, measured).formula.place.boilingPoint_C).toBe(96.12);
+  });
+});
+
+describe('what was left out, and where it was really stopped', () => {
+  const APRICOT = documentOf([['1.6 kg', 'apricot'], ['600 g', 'tart-apple', 'chopped'], ['1.45 kg', 'white-sugar'], ['120 ml', 'lemon-juice-bottled']]); // prettier-ignore
+  const LIGHT = event('light', { gelTemperature_C: 100.5, boilingPoint_C: 96.05 });
+  test('a forgotten lemon turns shelf into fridge, at once; taken back it is shelf again', () => {
+    expect(made([], APRICOT, UP, { planned: true }).keeping.verdict).toBe('shelf');
+    const forgotten = event('omission', { ingredient: 'lemon-juice-bottled' });
+    const without = made([forgotten], APRICOT, UP, { planned: true });
+    expect(without.keeping.verdict).toBe('fridge');
+    expect(without.document.lines).toHaveLength(3);
+    expect(made([forgotten, event('undo', { eventId: forgotten.id })], APRICOT, UP, { planned: true }).keeping.verdict).toBe('shelf'); // prettier-ignore
+  });
+  test('stopped early it is thinner and fills more jars; as planned nothing changes', () => {
+    const meant = made([LIGHT]);
+    const stop = (temperature_C: number): MadeBatch => made([LIGHT, event('reading', { temperature_C }), event('done', {})]); // prettier-ignore
+    expect(stop(100.4).document.finish).toEqual(DAMSON.finish);
+    const early = stop(98.8);
+    expect(early.balance?.finish.solubleSolidsPercent.mid).toBeLessThan((meant.balance?.finish.solubleSolidsPercent.mid ?? 0) - 4); // prettier-ignore
+    expect(early.balance?.jars[0]?.count.mid).toBeGreaterThan(meant.balance?.jars[0]?.count.mid ?? 99);
+    expect(early.balance?.set.firmness.mid).toBeLessThan(meant.balance?.set.firmness.mid ?? 0);
+  });
+  test('the weight is believed before the thermometer, and a look long before the end is none', () => {
+    const heavy = made([LIGHT, event('weighed', { mass_kg: 4.3 }), event('reading', { temperature_C: 100.5 }), event('done', {})]); // prettier-ignore
+    expect(heavy.document.finish).toEqual({ type: 'weight', mass: '4.300 kg' });
+    const long = [LIGHT, event('reading', { temperature_C: 97 })];
+    const late = { ...event('done', {}), at: new Date(Date.UTC(2026, 8, 12, 19)).toISOString() };
+    expect(made([...long, late]).document.finish).toEqual(DAMSON.finish);
+  });
+  test('boiled further than planned the verdict is no kinder for it', () => {
+    const thin = documentOf([['2.4 kg', 'damson'], ['900 g', 'white-sugar'], ['300 ml', 'water']], { finish: { type: 'soluble-solids', percent: 48 } }); // prettier-ignore
+    const planned = made([LIGHT], thin, UP, { planned: true });
+    const further = made([LIGHT, event('brix', { percent: 64 }), event('done', {})], thin, UP, {
+      planned: true,
+    });
+    expect(further.balance?.finish.solubleSolidsPercent.mid).toBeCloseTo(64, 0);
+    const { verdict, process, storage } = planned.keeping;
+    expect(further.keeping).toMatchObject({ verdict, process, storage });
+  });
+  test('an attested formula that was stopped elsewhere is attested no more', () => {
+    const tested = documentOf(FIGS, { testedSource: TESTED });
+    const stopped = made([LIGHT, event('reading', { temperature_C: 98 }), event('done', {})], tested, UP, { planned: true }); // prettier-ignore
+    expect(made([LIGHT], tested, UP, { planned: true }).keeping.verdict).toBe('shelf');
+    expect(stopped.keeping.verdict).not.toBe('shelf');
   });
 });

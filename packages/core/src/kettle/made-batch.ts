@@ -9,10 +9,11 @@ import {
   type PotFormula,
   type Problem,
 } from '../formula/index.js';
-import { assessKeeping, type Keeping } from '../keeping/index.js';
+import { assessKeeping, KEEPING_VERDICTS, type Keeping } from '../keeping/index.js';
 import { findJar } from '../jars/index.js';
 import { boilingPointAt } from '../water/index.js';
 import type { Boil } from './boil.js';
+import { withoutOmitted } from './pot-of-batch.js';
 
 /** A batch as it was made: the formula, what the log of its boil adds to it, and what comes of that. */
 export interface MadeBatch<D extends FormulaDocument = FormulaDocument> {
@@ -49,12 +50,15 @@ export function madeBatch<D extends FormulaDocument>(
   { on, planned = false, size }: MadeOptions = {},
 ): MadeBatch<D> {
   const filled = boil.jarred.filter(({ full, part }) => full + part > 0).map((jar) => jar.size);
-  const { document, notUnderstood } = asMade(
+  const { document: mixed, notUnderstood } = asMade(
     withoutPlace(written),
     boil,
     size === undefined ? filled : [...filled, size],
   );
-  const { formula, problems } = readFormula(document, placeOf(boil, kitchen));
+  const place = placeOf(boil, kitchen);
+  const finish = actualFinish(boil, mixed, place);
+  const document: D = finish ? withoutLooseClaims({ ...mixed, finish }) : mixed;
+  const { formula, problems } = readFormula(document, place);
   const made = balance(formula);
   const { processed } = boil;
   const { claims } = formula;
@@ -67,28 +71,60 @@ export function madeBatch<D extends FormulaDocument>(
         ? claims
         : { ...claims, processing: 'none' },
   };
-  return {
-    document,
-    formula,
-    problems,
-    balance: made,
-    keeping: assessKeeping(
-      judged,
-      {
-        notUnderstood: [...notUnderstood, ...notUnderstoodIn(document, problems)],
-        ...(on !== undefined && { on }),
-      },
-      made,
-    ),
-  };
-}
+  const options = { notUnderstood: [...notUnderstood, ...notUnderstoodIn(document, problems)], ...(on !== undefined && { on }) }; // prettier-ignore
+  const keeping = assessKeeping(judged, options, made);
+  const result = { document, formula, problems, balance: made };
+  if (!finish) return { ...result, keeping };
+  // Where it was really stopped can make the verdict, the process and the storage stricter, never kinder: it is a measurement of
+  // the maker's.
+  const asPlanned = readFormula(mixed, place).formula;
+  const meantBalance = balance(asPlanned);
+  const asMeant = assessKeeping({ ...asPlanned, jars: judged.jars, claims: judged.claims }, options, meantBalance);
+  const strictness = ({ verdict }: Keeping): number => KEEPING_VERDICTS.indexOf(verdict);
+  const thinner = (made?.finish.solubleSolidsPercent.mid ?? 0) < (meantBalance?.finish.solubleSolidsPercent.mid ?? 0);
+  const meant = strictness(asMeant) > strictness(keeping) || (strictness(asMeant) === strictness(keeping) && !thinner);
+  return { ...result, keeping: meant ? asMeant : keeping };
+} // prettier-ignore
+
+/** A look at the pot this long before the end is still one of the finish, ms. Common practice. */
+const AT_THE_END_MS = 4 * 60_000;
+/** Nearer to the planned finish than this it was meant to be there: K, per cent of solids, share of the weight. Common practice. */
+const AS_MEANT = { K: 0.5, percent: 1.5, mass: 0.03 } as const;
+
+/**
+ * Where it was really stopped, as a finish of the document, when the last look before the end says it was elsewhere than planned:
+ * the weight before the refractometer before the thermometer.
+ */
+function actualFinish(boil: Boil, document: FormulaDocument, place: Kitchen): FormulaDocument['finish'] | undefined {
+  const { endedAt, boilingPoint_C } = boil;
+  if (endedAt === undefined) return undefined;
+  const { formula } = readFormula(document, place);
+  const planned = balance(formula);
+  if (!planned || ['hard-boil', 'curd'].includes(formula.finish.type)) return undefined;
+  const lately = <T extends { readonly at: number }>(looks: readonly T[]): T | undefined =>
+    looks.findLast(({ at }) => at <= endedAt && endedAt - at <= AT_THE_END_MS);
+  const weighed = lately(boil.weighings)?.value;
+  if (weighed !== undefined) {
+    const off = weighed / planned.finish.mass_kg.mid - 1;
+    return Math.abs(off) > AS_MEANT.mass ? { type: 'weight', mass: `${weighed.toFixed(3)} kg` } : undefined;
+  }
+  const percent = lately(boil.brix)?.value;
+  if (percent !== undefined) {
+    const off = percent - planned.finish.solubleSolidsPercent.mid;
+    return Math.abs(off) > AS_MEANT.percent ? { type: 'soluble-solids', percent: Math.round(percent * 10) / 10 } : undefined;
+  }
+  const reading = lately(boil.readings)?.temperature_C;
+  if (reading === undefined || boilingPoint_C === undefined || formula.finish.type !== 'gel-temperature') return undefined;
+  const rise = Math.min(Math.max(reading - boilingPoint_C, 0.5), 15);
+  return Math.abs(rise - formula.finish.rise_K) > AS_MEANT.K ? { type: 'gel-temperature', rise: `${rise.toFixed(1)} C` } : undefined;
+} // prettier-ignore
 
 const isSame = (one: string, other: string): boolean =>
   one === other || (findJar(one) !== undefined && findJar(one) === findJar(other));
 
 /**
- * The formula with everything the log adds to it: each addition as a line of its own, and jars that were filled though they
- * were not planned. A claim that does not say of which formula it is does not pass on to another one.
+ * The formula with everything the log adds to it: each addition as a line of its own, without what was left out, and jars that
+ * were filled though they were not planned. A claim that does not say of which formula it is does not pass on to another one.
  */
 function asMade<D extends FormulaDocument>(
   document: D,
@@ -107,15 +143,24 @@ function asMade<D extends FormulaDocument>(
   const unplanned = [...new Set(filled)]
     .filter((size) => !document.jars.some((jar) => isSame(jar.size, size)))
     .map((size) => ({ size }));
-  if (added.length + notUnderstood.length + unplanned.length === 0) return { document, notUnderstood };
-  const made = {
+  const left = withoutOmitted(document, boil).lines;
+  if (left === document.lines && added.length + notUnderstood.length + unplanned.length === 0)
+    return { document, notUnderstood };
+  const made = withoutLooseClaims({
     ...document,
-    lines: [...document.lines, ...added],
+    lines: [...left, ...added],
     jars: [...document.jars, ...unplanned],
-  };
-  if (made.testedSource?.of === undefined || notUnderstood.length > 0) delete made.testedSource;
-  if (made.measuredPH?.of === undefined) delete made.measuredPH;
+  });
+  if (notUnderstood.length > 0) delete made.testedSource;
   return { document: made, notUnderstood };
+}
+
+/** A claim that does not say of which formula it is falls with any change. */
+function withoutLooseClaims<D extends FormulaDocument>(document: D): D {
+  const made = { ...document };
+  if (made.testedSource?.of === undefined) delete made.testedSource;
+  if (made.measuredPH?.of === undefined) delete made.measuredPH;
+  return made;
 }
 
 /** Boiling points closer than this are one measurement, rounded, K. */

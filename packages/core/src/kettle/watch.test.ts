@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { preparePot } from '../balance/index.js';
 import { readFormula, type FormulaDocument, type Kitchen } from '../formula/index.js';
 import { STARTERS } from '../starters/index.js';
@@ -11,11 +10,11 @@ import {
   saturationTemperature_C,
   standardPressure_kPa,
 } from '../water/index.js';
-import { boilFrom, nextAction, simulateFormula, watchBoil, weighEvidence, type BatchEvent, type EventBodies, type EventType, type Simulation, type Watched } from './index.js'; // prettier-ignore
+import { logFrom } from '../testing/log.js';
+import { boilFrom, nextAction, simulateFormula, watchBoil, weighEvidence, type BatchEvent, type Simulation, type Watched } from './index.js'; // prettier-ignore
 
 const START = Date.parse('2026-09-12T18:00:00.000Z');
-const event = <T extends EventType>(type: T, seconds: number, body: EventBodies[T]): BatchEvent =>
-  ({ id: randomUUID(), type, at: new Date(START + seconds * 1000).toISOString(), device: 'stove', body }) as BatchEvent; // prettier-ignore
+const event = logFrom(START);
 
 interface Kettle {
   readonly kitchen: Kitchen;
@@ -114,6 +113,14 @@ test('cold water in mid-boil puts the end off; off the heat nothing comes nearer
   expect(left([...off, event('on-heat', until + 300, {})], until + 300)).toBeGreaterThan(before - 60);
 });
 
+test('what was left out is not in the pot that is watched', () => {
+  const log = [event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 }), event('reading', 300, { temperature_C: 60 })]; // prettier-ignore
+  const mass = (events: readonly BatchEvent[]): number => at(events, DAMSON, KETTLE.kitchen, 310)?.forecast.now.mass_kg ?? NaN; // prettier-ignore
+  const whole = mass(log);
+  expect(mass([...log, event('omission', 10, { ingredient: 'water' })])).toBeCloseTo(whole - 0.3, 1);
+  expect(mass([...log, event('omission', 10, { ingredient: 'honey' })])).toBeCloseTo(whole, 6);
+});
+
 test('sugar that goes in late is not in the pot before', () => {
   const log = [event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 }), ...[300, 600, 900].map((s) => event('reading', s, { temperature_C: s === 300 ? 80 : 96.3 }))]; // prettier-ignore
   const now = (events: readonly BatchEvent[]): number =>
@@ -123,14 +130,11 @@ test('sugar that goes in late is not in the pot before', () => {
   expect(before).toBeDefined();
 });
 
-test('nothing is forecast before the heat, after the end, for a timed minute or a curd', () => {
+test('nothing is forecast before the heat, while it is put off, and after the end', () => {
   const light = event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 });
   expect(at([], DAMSON, {}, 10)).toBeUndefined();
   expect(at([light, event('done', 60, {})], DAMSON, {}, 90)).toBeUndefined();
-  for (const kind of ['curd', 'savoury-jelly'] as const)
-    expect(
-      at([light], STARTERS.find((each) => each.kind === kind) as FormulaDocument, {}, 60),
-    ).toBeUndefined();
+  expect(at([light, event('paused', 60, { kept: 'fridge' })], DAMSON, {}, 90)).toBeUndefined();
 });
 
 describe('what to do next, and what the evidence says', () => {

@@ -44,6 +44,14 @@ describe('steps follow the way to a set', () => {
       expect([document.title, put.toSorted((a, b) => a - b)]).toEqual([document.title, formula.lines.map(({ index }) => index)]); // prettier-ignore
     }
   });
+  test('fruit that stands in its sugar has it already; every line still goes in once', () => {
+    const list = steps('Damson jam', { with: ['macerate'] });
+    const { formula } = made('Damson jam');
+    expect(codes(list)).not.toContain('sugar');
+    expect(list.find(({ code }) => code === 'macerate')?.lines).toHaveLength(2);
+    expect(list.flatMap(({ lines }) => lines).toSorted((a, b) => a - b)).toEqual(formula.lines.map(({ index }) => index)); // prettier-ignore
+    expect(codes(steps('Bitter orange marmalade', { with: [] }))).not.toContain('soak');
+  });
   test('sugar after the pectin, liquid pectin after the sugar', () => {
     const [bring, boil] = ['bring-up', 'boil'].map((code) => steps('Sour cherry jam').find((step) => step.code === code)?.lines); // prettier-ignore
     const { formula } = made('Sour cherry jam');
@@ -88,6 +96,20 @@ describe('a schedule', () => {
     expect(find(plan, 'lift').end).toBe(
       NINE + plan.late * MINUTE + ((find(plan, 'lift').end - NINE) % MINUTE),
     );
+  });
+  test('a stand in sugar is ended when it suits: no doubt of the end, and cut down when time is short', () => {
+    const list = steps('Damson jam', { with: ['macerate'] });
+    const long = schedule(list, { by: 'ready', at: NINE }, new Map(), NINE - 40 * 60 * MINUTE);
+    expect((long.ready.high - long.ready.low) / MINUTE).toBeLessThan(150);
+    const stand = (plan: Schedule): number => (find(plan, 'macerate').end - find(plan, 'macerate').start) / MINUTE; // prettier-ignore
+    expect(stand(long)).toBe(14 * 60);
+    const short = schedule(list, { by: 'ready', at: NINE }, new Map(), NINE - 11 * 60 * MINUTE);
+    expect(short.late).toBe(0);
+    expect(stand(short)).toBeLessThan(14 * 60);
+    expect(stand(short)).toBeGreaterThanOrEqual(4 * 60);
+    const none = schedule(list, { by: 'ready', at: NINE }, new Map(), NINE - 5 * 60 * MINUTE);
+    expect(stand(none)).toBe(4 * 60);
+    expect(none.late).toBeGreaterThan(0);
   });
   test('what is done is where it was, and the rest follows from it', () => {
     const start = NINE - 5 * 60 * MINUTE;

@@ -27,11 +27,16 @@ const MINUTE_MS = 60_000;
 /** The step at whose end the jars stand on the counter. */
 const READY = 'lift';
 
-const middle = ({ least, most }: PlanStep): number => ((least + most) / 2) * MINUTE_MS;
+const usual = ({ least, most }: PlanStep): number => ((least + most) / 2) * MINUTE_MS;
+
+/** What a stand can give up when time is short, ms. */
+const give = ({ elastic, least, most }: PlanStep): number =>
+  elastic === true ? ((most - least) / 2) * MINUTE_MS : 0;
 
 /**
  * The steps laid out in time: backwards from when the jars should be ready, or forwards from the start. What is done is where it
- * was, and the rest follows from the last of it; what should have begun is begun now.
+ * was, and the rest follows from the last of it; what should have begun is begun now. A soak or a drip is cut down towards its
+ * least when time is short, and its range is not a doubt of when the jars are ready: it is ended when it suits.
  *
  * @param done when steps were ticked, by their code
  * @param now milliseconds since 1970
@@ -42,6 +47,23 @@ export function schedule(
   done: ReadonlyMap<string, number>,
   now: number,
 ): Schedule {
+  const plan = laidOut(steps, wish, done, now, 0);
+  const short_ms = plan.late * MINUTE_MS;
+  if (wish.by === 'start' || short_ms <= 0) return plan;
+  const lastDone = steps.findLastIndex(({ code, before }) => before === undefined && done.has(code));
+  const spare = steps.slice(lastDone + 1).reduce((sum, step) => sum + give(step), 0);
+  return spare > 0 ? laidOut(steps, wish, done, now, Math.min(short_ms / spare, 1)) : plan;
+}
+
+/** @param cut how much of what stands could give up it does, 0 to 1 */
+function laidOut(
+  steps: readonly PlanStep[],
+  wish: Wish,
+  done: ReadonlyMap<string, number>,
+  now: number,
+  cut: number,
+): Schedule {
+  const middle = (step: PlanStep): number => usual(step) - give(step) * cut;
   const chain = steps.filter(({ before }) => before === undefined);
   const untilReady = chain.slice(0, chain.findIndex(({ code }) => code === READY) + 1);
   const whole = untilReady.reduce((sum, step) => sum + middle(step), 0);
@@ -72,7 +94,10 @@ export function schedule(
   const ready = timed.find(({ code }) => code === READY)?.end ?? at;
   const open = untilReady.slice(Math.max(lastDone + 1, 0));
   const spread = (pick: (step: PlanStep) => number): number =>
-    open.reduce((sum, step) => sum + pick(step) * MINUTE_MS - middle(step), 0);
+    open.reduce(
+      (sum, step) => (step.elastic === true ? sum : sum + pick(step) * MINUTE_MS - middle(step)),
+      0,
+    );
   const late = wish.by === 'ready' ? (ready - wish.at) / MINUTE_MS : (ready - wish.at - whole) / MINUTE_MS;
   return {
     steps: [...timed, ...beside].sort((a, b) => a.start - b.start),

@@ -1,3 +1,4 @@
+import { fahrenheit } from './measure.js';
 import { unitById, type Unit } from './units.js';
 
 /** The habit of the person: which units are shown first. */
@@ -91,7 +92,7 @@ export function formatVolume(volume_ml: number, system: UnitSystem): string {
 
 /** A temperature with one decimal and its letter: "100.5 °C". */
 export function formatTemperature(temperature_C: number, unit: 'C' | 'F'): string {
-  const value = unit === 'C' ? temperature_C : (temperature_C * 9) / 5 + 32;
+  const value = unit === 'C' ? temperature_C : fahrenheit(temperature_C);
   return `${value.toFixed(1)} °${unit}`;
 }
 

@@ -10,7 +10,10 @@ interface MeasureKind {
 }
 
 const FOOT_M = 0.3048; // international foot: NIST Handbook 44, appendix C
-const celsius = (fahrenheit: number): number => ((fahrenheit - 32) * 5) / 9;
+
+/** Degrees Celsius of a temperature in Fahrenheit, and back. */
+export const celsius = (fahrenheit_F: number): number => ((fahrenheit_F - 32) * 5) / 9;
+export const fahrenheit = (celsius_C: number): number => (celsius_C * 9) / 5 + 32;
 
 const KINDS = {
   /** Altitude in metres. */

@@ -1,3 +1,4 @@
+import { fahrenheit } from '../quantity/index.js';
 import type { Range } from '../range/index.js';
 import { ALTITUDE_RANGE_M, standardPressure_kPa } from './atmosphere.js';
 import { saturationPressure_kPa, saturationTemperature_C } from './saturation.js';
@@ -95,7 +96,7 @@ export function checkPlace(place: Place): PlaceProblem[] {
   if (boilingPoint_C !== undefined && !(boilingPoint_C >= 75 && boilingPoint_C <= 108)) {
     problems.push({
       field: 'boilingPoint_C',
-      message: `water boiling at ${boilingPoint_C.toFixed(1)} C (${((boilingPoint_C * 9) / 5 + 32).toFixed(1)} F) is not believable; write what the thermometer shows in boiling water, 75 to 108 C (167 to 226 F)`,
+      message: `water boiling at ${boilingPoint_C.toFixed(1)} C (${fahrenheit(boilingPoint_C).toFixed(1)} F) is not believable; write what the thermometer shows in boiling water, 75 to 108 C (167 to 226 F)`,
     });
   }
   return problems;

@@ -1,0 +1,70 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, Min, ValidateIf, ValidateNested } from 'class-validator'; // prettier-ignore
+import { UNSEALED_PLACES, type UnsealedPlace } from '@idle-kettle/core';
+import { Count, JarNumbers, Text, Within } from './rules.js';
+
+export class JarsFilledBody {
+  @IsString({ message: 'write a jar size' }) @Length(1, 20, { message: 'write a jar size' }) size!: string;
+  @IsInt({ message: 'write a whole number of full jars' })
+  @Min(0, { message: 'write 0 or more jars' })
+  @Max(1000, { message: 'write at most 1000 jars' })
+  full!: number;
+  @IsNumber({}, { message: 'write how full the part jar is, 0 to 1' })
+  @Min(0, { message: 'write 0 to 1' })
+  @Max(0.99, { message: 'write less than 1; a full jar counts as full' })
+  part!: number;
+}
+
+export class JarredBody {
+  @IsArray({ message: 'write a list of jars' })
+  @ArrayMaxSize(20, { message: 'write at most 20 sizes' })
+  @ValidateNested({ each: true })
+  @Type(() => JarsFilledBody)
+  jars!: JarsFilledBody[];
+}
+
+export class ProcessBegunBody {
+  @Within(1, 240, 'write the minutes of the process, 1 to 240') minutes!: number;
+}
+
+export class SomeJarsBody {
+  @Text(20, 'write a jar size such as "half-pint"') size!: string;
+  @JarNumbers() jars!: number[];
+}
+
+export class ProcessedBody {
+  @IsIn(['boiling-water', 'steam'], { message: 'write boiling-water or steam' })
+  method!: 'boiling-water' | 'steam';
+  @IsNumber({}, { message: 'write the minutes of the process' })
+  @Min(1, { message: 'write at least one minute' })
+  @Max(240, { message: 'write at most 240 minutes' })
+  minutes!: number;
+  @ValidateIf((body: ProcessedBody) => body.altitude_m !== null)
+  @IsNumber({}, { message: 'write the altitude in metres, or null' })
+  @Min(-430, { message: 'write an altitude from -430 m' })
+  @Max(5500, { message: 'write an altitude to 5500 m' })
+  altitude_m!: number | null;
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => SomeJarsBody)
+  again?: SomeJarsBody;
+}
+
+export class LidsBody {
+  @Count(0, 2000, 'write how many lids were laid out, 0 to 2000') out!: number;
+  @Count(0, 2000, 'write how many lids are left, 0 to 2000') left!: number;
+}
+
+export class SealsBody {
+  @Text(20, 'write a jar size such as "half-pint"') size!: string;
+  @JarNumbers() failed!: number[];
+}
+
+export class ScoredBody {
+  @Count(-2, 2, 'write the set from -2 (runs) to 2 (stiff)') set!: number;
+  @Count(1, 5, 'write the taste from 1 to 5') taste!: number;
+}
+
+export class UnsealedBody extends SomeJarsBody {
+  @IsIn(UNSEALED_PLACES, { message: `write one of ${UNSEALED_PLACES.join(', ')}` }) kept!: UnsealedPlace;
+}

@@ -1,0 +1,68 @@
+import { balance } from '../balance/index.js';
+import { readFormula, withoutPlace, type FormulaDocument, type Kitchen } from '../formula/index.js';
+import { fillVolume_ml, filledVolume_ml, findJar, QUARTER_INCH_MM } from '../jars/index.js';
+import type { Range } from '../range/index.js';
+import type { Boil } from './boil.js';
+import { isSettledUnsealed, sealsOf } from './seals.js';
+
+/** What was expected of a batch and what came of it; undefined where it is not known. */
+export interface BatchOutcome {
+  /** Where to stop, and the last reading before the end, C. */
+  readonly stop: { readonly planned_C: number | undefined; readonly actual_C: number | undefined };
+  /** Minutes at the boil with the sugar in; planned only where the log says when the sugar went in, and never for a butter. */
+  readonly boil: { readonly planned: Range | undefined; readonly actual: number | undefined };
+  /** Millilitres of jars, to their headspace. */
+  readonly yield_ml: { readonly planned: Range | undefined; readonly actual: number | undefined };
+  /** Full jars, and how many of them sealed in the end or did not. */
+  readonly seals: { readonly jars: number; readonly sealed: number; readonly failed: number };
+  readonly tests: readonly { readonly at: number; readonly way: string; readonly verdict: string }[];
+  readonly notes: readonly { readonly at: number; readonly text: string }[];
+  /** The last score after a jar was opened. */
+  readonly score: { readonly set: number; readonly taste: number } | undefined;
+}
+
+/** This near to boiling water the pot boils, K: its first bubbles are local. Common practice. */
+const AT_THE_BOIL_K = 0.5;
+
+/**
+ * A batch's plan against what happened: the formula as it was written, in the kitchen as its log has it, against the log.
+ *
+ * @param now milliseconds since 1970
+ */
+export function outcomeOf(document: FormulaDocument, boil: Boil, kitchen: Kitchen, now: number): BatchOutcome {
+  const place = boil.boilingPoint_C === undefined ? kitchen : { ...kitchen, boilingPoint_C: boil.boilingPoint_C };
+  const { formula } = readFormula(withoutPlace(document), place);
+  const planned = balance(formula);
+  const { endedAt, readings, heat, jarred, boilingPoint_C, gelTemperature_C, sugarInAt } = boil;
+  const last = endedAt === undefined ? undefined : readings.findLast(({ at }) => at <= endedAt);
+  const boiled = boilingPoint_C === undefined ? undefined : readings.find((each) => each.temperature_C >= boilingPoint_C - AT_THE_BOIL_K)?.at;
+  const began = boiled === undefined ? undefined : Math.max(boiled, sugarInAt ?? 0);
+  const toldOfSugar = sugarInAt !== undefined && formula.kind !== 'fruit-butter';
+  const onHeat = (from: number, to: number): number =>
+    heat.reduce((sum, span) => sum + Math.max(Math.min(span.to ?? to, to) - Math.max(span.from, from), 0), 0);
+  const headspace_mm = formula.jars[0]?.headspace_mm ?? QUARTER_INCH_MM;
+  const volume = (size: string, count: Range): Range | undefined => {
+    const jar = findJar(size);
+    if (!jar) return undefined;
+    const each = fillVolume_ml(jar, headspace_mm);
+    return { low: count.low * each, mid: count.mid * each, high: count.high * each };
+  };
+  const volumes = planned?.jars.flatMap(({ size, count }) => volume(size, count) ?? []) ?? [];
+  const total = volumes.length === 0 ? undefined : volumes.reduce((sum, each) => ({ low: sum.low + each.low, mid: sum.mid + each.mid, high: sum.high + each.high }));
+  const states = sealsOf(boil, now).sizes.flatMap(({ jars }) => jars.map(({ state }) => state));
+  const told = boil.log.filter(({ undone }) => !undone);
+  const scored = told.findLast(({ event }) => event.type === 'scored')?.event;
+  return {
+    stop: { planned_C: gelTemperature_C ?? planned?.finish.temperature_C.mid, actual_C: last?.temperature_C },
+    boil: { planned: toldOfSugar ? planned?.boilMinutes : undefined, actual: began === undefined || endedAt === undefined ? undefined : onHeat(began, endedAt) / 60_000 },
+    yield_ml: { planned: total, actual: jarred.length === 0 ? undefined : filledVolume_ml(jarred, headspace_mm) },
+    seals: {
+      jars: jarred.reduce((sum, { full }) => sum + full, 0),
+      sealed: states.filter((state) => state === 'sealed').length,
+      failed: states.filter((state) => state === 'open' || isSettledUnsealed(state)).length,
+    },
+    tests: told.flatMap(({ event, at }) => (event.type === 'test' ? [{ at, ...event.body }] : [])),
+    notes: told.flatMap(({ event, at }) => (event.type === 'note' ? [{ at, text: event.body.text }] : [])),
+    score: scored?.type === 'scored' ? scored.body : undefined,
+  };
+} // prettier-ignore

@@ -1,0 +1,2 @@
+export * from './label.js';
+export * from './sheets.js';

@@ -1,0 +1,72 @@
+/** Labels on a sheet, or one after the other on a roll: all in millimetres from the top left corner. */
+export interface LabelSheet {
+  readonly id: string;
+  readonly name: string;
+  readonly page: { readonly width: number; readonly height: number };
+  readonly cell: { readonly width: number; readonly height: number };
+  readonly columns: number;
+  readonly rows: number;
+  readonly left: number;
+  readonly top: number;
+  /** From one label's edge to the next one's. */
+  readonly gap: { readonly across: number; readonly down: number };
+}
+
+const A4 = { width: 210, height: 297 };
+const LETTER = { width: 215.9, height: 279.4 };
+
+const grid = (id: string, name: string, page: LabelSheet['page'], columns: number, rows: number, width: number, height: number, across: number, down: number): LabelSheet => ({
+  id,
+  name,
+  page,
+  cell: { width, height },
+  columns,
+  rows,
+  left: (page.width - columns * width - (columns - 1) * across) / 2,
+  top: (page.height - rows * height - (rows - 1) * down) / 2,
+  gap: { across, down },
+}); // prettier-ignore
+
+const roll = (width: number, height: number): LabelSheet =>
+  grid(
+    `roll-${width}x${height}`,
+    `roll, ${width} × ${height} mm`,
+    { width, height },
+    1,
+    1,
+    width,
+    height,
+    0,
+    0,
+  );
+
+/** Sheets and rolls as they are commonly sold. Common practice, no source: measure a sheet before printing many. */
+export const LABEL_SHEETS: readonly [LabelSheet, ...LabelSheet[]] = [
+  grid('a4-21', 'A4, 21 labels of 63.5 × 38.1 mm', A4, 3, 7, 63.5, 38.1, 2.5, 0),
+  grid('a4-14', 'A4, 14 labels of 99.1 × 38.1 mm', A4, 2, 7, 99.1, 38.1, 2.5, 0),
+  grid('a4-8', 'A4, 8 labels of 99.1 × 67.7 mm', A4, 2, 4, 99.1, 67.7, 2.5, 0),
+  grid('a4-24', 'A4, 24 labels of 70 × 37 mm, edge to edge', A4, 3, 8, 70, 37, 0, 0),
+  grid('letter-30', 'Letter, 30 labels of 2 5/8 × 1 in', LETTER, 3, 10, 66.675, 25.4, 3.175, 0),
+  grid('letter-10', 'Letter, 10 labels of 4 × 2 in', LETTER, 2, 5, 101.6, 50.8, 4.775, 0),
+  roll(62, 29),
+  roll(57, 32),
+  roll(62, 40),
+];
+
+export const findSheet = (id: string): LabelSheet | undefined =>
+  LABEL_SHEETS.find((sheet) => sheet.id === id);
+
+/**
+ * Where a label lies on its sheet.
+ *
+ * @param index 0 and up, row by row; what does not fit on the first page goes on the next
+ */
+export function cellAt(sheet: LabelSheet, index: number): { readonly page: number; readonly x: number; readonly y: number } {
+  const each = sheet.columns * sheet.rows;
+  const [column, row] = [index % sheet.columns, Math.floor((index % each) / sheet.columns)];
+  return {
+    page: Math.floor(index / each),
+    x: sheet.left + column * (sheet.cell.width + sheet.gap.across),
+    y: sheet.top + row * (sheet.cell.height + sheet.gap.down),
+  };
+} // prettier-ignore

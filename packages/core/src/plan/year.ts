@@ -1,0 +1,72 @@
+import type { PotFormula } from '../formula/index.js';
+import { inSeason } from '../produce/index.js';
+
+/** What a household got through of one kind of one fruit, and what is left of it. */
+export interface JarsUsed {
+  readonly title: string;
+  /** Id of its fruit; null where it has none. */
+  readonly fruit: string | null;
+  /** Jars eaten or given away, over so many days, 1 to 365. */
+  readonly used: number;
+  readonly days: number;
+  readonly left: number;
+  /** Jars that its last batch filled. */
+  readonly perBatch: number;
+}
+
+/** What to make of it, and when. */
+export interface YearRow extends JarsUsed {
+  /** Jars a year; undefined while it is too early to tell. */
+  readonly aYear: number | undefined;
+  /** Days until the last one is eaten, at that pace; undefined where nothing is eaten. */
+  readonly lastsDays: number | undefined;
+  /** Whole batches that make up for what is missing over the year to come. */
+  readonly batches: number;
+  /** First month it is in season from now on, 1 to 12; undefined where it is all year. */
+  readonly from: number | undefined;
+  /** It is in season now. */
+  readonly now: boolean;
+}
+
+/** Before so many days a year's use is a guess. Common practice. */
+const TELLS_AFTER_DAYS = 60;
+const YEAR_DAYS = 365;
+/** A seventh of a batch more or less is not worth another one. */
+const NOT_WORTH_ONE = 0.15;
+
+/**
+ * What a household makes in the year to come so that it lasts: its use over the last year, less what is left.
+ *
+ * @param month 1 to 12, now
+ */
+export function yearPlan(uses: readonly JarsUsed[], month: number, southern = false): YearRow[] {
+  return uses
+    .map((each): YearRow => {
+      const { used, days, left, perBatch, fruit } = each;
+      const aYear = days < TELLS_AFTER_DAYS ? undefined : (used * YEAR_DAYS) / Math.min(days, YEAR_DAYS);
+      const missing = aYear === undefined ? 0 : Math.max(aYear - left, 0);
+      const batches = perBatch > 0 ? Math.max(Math.ceil(missing / perBatch - NOT_WORTH_ONE), 0) : 0;
+      const seasonal = fruit !== null && Array.from({ length: 12 }, (_, i) => i + 1).some((each) => !inSeason(fruit, each, southern)); // prettier-ignore
+      const ahead = Array.from({ length: 12 }, (_, i) => ((month - 1 + i) % 12) + 1);
+      return {
+        ...each,
+        aYear,
+        lastsDays: aYear === undefined || aYear === 0 ? undefined : Math.round((left / aYear) * YEAR_DAYS),
+        batches,
+        from: seasonal ? ahead.find((each) => inSeason(fruit, each, southern)) : undefined,
+        now: fruit === null || inSeason(fruit, month, southern),
+      };
+    })
+    .sort((a, b) => b.batches - a.batches || (a.lastsDays ?? Infinity) - (b.lastsDays ?? Infinity));
+}
+
+/** What so many batches of a formula take: sugar, and each pectin product, kg; a lid for every jar, and its band where it has none yet. */
+export function batchNeeds({ lines }: Pick<PotFormula, 'lines'>, batches: number): { readonly sugar_kg: number; readonly pectin: readonly { readonly name: string; readonly mass_kg: number }[] } {
+  const pectin = new Map<string, number>();
+  let sugar_kg = 0;
+  for (const { ingredient, label, mass_kg } of lines) {
+    if (ingredient.category === 'sweetener') sugar_kg += mass_kg.mid * batches;
+    if (ingredient.pectinProduct) pectin.set(label, (pectin.get(label) ?? 0) + mass_kg.mid * batches);
+  }
+  return { sugar_kg, pectin: [...pectin].map(([name, mass_kg]) => ({ name, mass_kg })) };
+} // prettier-ignore
