@@ -1,18 +1,21 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { SequelizeModule } from '@nestjs/sequelize';
 import { BatchModule } from './batches/batch.module.js';
+import { ClockModule, type Clock } from './clock/clock.js';
 import { connectionOptions } from './database/connect.js';
 import { FormulaModule } from './formulas/formula.module.js';
 import { HealthController } from './health/health.controller.js';
 import { HouseholdModule } from './households/household.module.js';
+import { InstrumentModule } from './instruments/instrument.module.js';
 import { KitchenModule } from './kitchens/kitchen.module.js';
 import { LiveModule } from './live/live.module.js';
 import type { Settings } from './settings.js';
+import { FreezerModule } from './freezer/freezer.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
 
 @Module({})
 export class AppModule {
-  static with(settings: Settings): DynamicModule {
+  static with(settings: Settings, clock: Clock): DynamicModule {
     return {
       module: AppModule,
       imports: [
@@ -24,11 +27,15 @@ export class AppModule {
           retryAttempts: 10,
           retryDelay: 500,
         }),
+        ClockModule.with(clock),
+        // First, since its way is the one most walked.
+        InstrumentModule,
         HouseholdModule,
         KitchenModule,
         FormulaModule,
         BatchModule,
         ShelfModule,
+        FreezerModule,
         LiveModule.with(settings.databaseUrl),
       ],
       controllers: [HealthController],

@@ -1,8 +1,10 @@
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { RequestHandler } from 'express';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import { AppModule } from './app.module.js';
+import { SystemClock, type Clock } from './clock/clock.js';
 import { hostGuard } from './http/host-guard.js';
 import { makePino, PinoLogger } from './http/logger.js';
 import { serveOpenApi } from './http/openapi.js';
@@ -11,10 +13,28 @@ import { validationPipe } from './http/validation.js';
 import { serveWebApp } from './http/web-app.js';
 import type { Settings } from './settings.js';
 
-/** The whole server, ready to listen. The schema must be up to date (see `migrate`). */
-export async function createApp(settings: Settings): Promise<NestExpressApplication> {
+/**
+ * A probe speaks every second and a thousand of them may: what is there for browsers and for reading along later is left out.
+ * Who sends what is in the log of the batch.
+ */
+const notForInstruments =
+  (handle: RequestHandler): RequestHandler =>
+  (request, response, next) => {
+    if (request.url === '/api/readings') next();
+    else handle(request, response, next);
+  };
+
+/**
+ * The whole server, ready to listen. The schema must be up to date (see `migrate`).
+ *
+ * @param clock where it takes the time from
+ */
+export async function createApp(
+  settings: Settings,
+  clock: Clock = new SystemClock(),
+): Promise<NestExpressApplication> {
   const pino = makePino(settings.logLevel);
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings, clock), {
     logger: new PinoLogger(pino),
     bodyParser: false,
     forceCloseConnections: true,
@@ -22,25 +42,31 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   });
   app.disable('x-powered-by');
   app.use(
-    pinoHttp({
-      logger: pino,
-      quietReqLogger: true,
-      autoLogging: { ignore: (request) => !request.url?.startsWith('/api') || request.url === '/api/health' },
-    }),
+    notForInstruments(
+      pinoHttp({
+        logger: pino,
+        quietReqLogger: true,
+        autoLogging: {
+          ignore: ({ url }) => !url?.startsWith('/api') || url === '/api/health',
+        },
+      }) as RequestHandler,
+    ),
   );
   app.use(hostGuard(settings.allowedHosts));
   app.use(
-    helmet({
-      contentSecurityPolicy: {
-        // Plain http on loopback: nothing to upgrade to.
-        directives: {
-          'upgrade-insecure-requests': null,
-          'worker-src': ["'self'"],
-          'img-src': ["'self'", 'data:', 'blob:'],
+    notForInstruments(
+      helmet({
+        contentSecurityPolicy: {
+          // Plain http on loopback: nothing to upgrade to.
+          directives: {
+            'upgrade-insecure-requests': null,
+            'worker-src': ["'self'"],
+            'img-src': ["'self'", 'data:', 'blob:'],
+          },
         },
-      },
-      strictTransportSecurity: false,
-    }),
+        strictTransportSecurity: false,
+      }),
+    ),
   );
   app.useBodyParser('json', { limit: `${BODY_LIMIT_KB}kb` });
   app.setGlobalPrefix('api');

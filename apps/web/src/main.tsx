@@ -10,7 +10,7 @@ import { Shell } from './app/shell.js';
 import { startTheme } from './app/theme.js';
 import { outbox } from './data/outbox.js';
 import { startLive } from './data/live.js';
-import { keys, queryClient, takeIntoCache } from './data/queries.js';
+import { keys, prefetchBatch, queryClient, takeIntoCache } from './data/queries.js';
 import { Loading } from './ui/page.js';
 import './styles.css';
 
@@ -68,11 +68,28 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./stations/shelf/shelf.js')).Shelf }),
           },
           {
+            path: 'logbook',
+            lazy: async () => ({ Component: (await import('./stations/logbook/logbook.js')).Logbook }),
+          },
+          {
+            path: 'logbook/:ids',
+            lazy: async () => ({ Component: (await import('./stations/logbook/story.js')).Story }),
+          },
+          {
+            path: 'shelf/year',
+            lazy: async () => ({ Component: (await import('./stations/shelf/year.js')).Year }),
+          },
+          {
             path: 'kitchen',
             lazy: async () => ({ Component: (await import('./stations/kitchen/kitchen.js')).Kitchen }),
           },
           {
             path: 'batches/:batchId',
+            loader: ({ params }) => {
+              if (params.batchId !== undefined) prefetchBatch(params.batchId);
+              return null;
+            },
+            shouldRevalidate: ({ currentParams, nextParams }) => currentParams.batchId !== nextParams.batchId,
             lazy: async () => ({ Component: (await import('./batch/batch-frame.js')).BatchFrame }),
             children: [
               { index: true, element: <Navigate to="balance" replace /> },
@@ -98,6 +115,10 @@ const router = createBrowserRouter([
                 lazy: async () => ({
                   Component: (await import('./stations/shelf/batch-shelf.js')).BatchShelf,
                 }),
+              },
+              {
+                path: 'labels',
+                lazy: async () => ({ Component: (await import('./stations/labels/labels.js')).Labels }),
               },
             ],
           },

@@ -1,7 +1,6 @@
 import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
 import { Column, DataType, Model, PrimaryKey, Table } from 'sequelize-typescript';
 import type { BatchEvent } from '@idle-kettle/core';
-import type { StoredEvent } from '@idle-kettle/contract';
 
 /** A row of the append-only log; the database itself refuses to change or delete one. */
 @Table({ tableName: 'batch_events', timestamps: false })
@@ -19,7 +18,7 @@ export class BatchEventRow extends Model<
   @Column({ type: DataType.UUID, field: 'batch_id' })
   declare batchId: string;
 
-  /** Given by the database: the order of arrival, for reading on from where one stopped. */
+  /** Given by the database: the order of arrival. */
   @Column(DataType.BIGINT)
   declare seq: CreationOptional<string>;
 
@@ -36,12 +35,11 @@ export class BatchEventRow extends Model<
   declare body: object;
 }
 
-export const storedEvent = (row: BatchEventRow): StoredEvent =>
+export const storedEvent = (row: BatchEventRow): BatchEvent =>
   ({
     id: row.id,
     type: row.type,
     at: row.happenedAt.toISOString(),
     device: row.device,
     body: row.body,
-    seq: Number(row.seq),
-  }) as BatchEvent & { seq: number };
+  }) as BatchEvent;

@@ -1,35 +1,18 @@
-import {
-  Body,
-  Controller,
-  Delete,
-  Get,
-  HttpCode,
-  Param,
-  ParseIntPipe,
-  Post,
-  Put,
-  Query,
-} from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
 import {
   AppendEvents,
+  ListBatches,
   SaveBatch,
   type AppendResult,
   type BatchSummary,
   type BatchView,
-  type EventPage,
 } from '@idle-kettle/contract';
 import { ProblemException } from '../http/problem.filter.js';
 import { idPipe } from '../http/validation.js';
 import { BatchService } from './batch.service.js';
 import { EventLogService } from './event-log.service.js';
 
-const seqPipe = new ParseIntPipe({
-  optional: true,
-  exceptionFactory: () =>
-    new ProblemException(400, '"after" must be a whole number', {
-      errors: [{ path: 'after', message: 'write the lastSeq of the page before' }],
-    }),
-});
+const CURSOR = /^\d{1,19}$/;
 
 @Controller('batches')
 export class BatchController {
@@ -39,8 +22,8 @@ export class BatchController {
   ) {}
 
   @Get()
-  list(): Promise<BatchSummary[]> {
-    return this.batches.list();
+  list(@Query() query: ListBatches): Promise<BatchSummary[]> {
+    return this.batches.list(query);
   }
 
   @Get(':id')
@@ -60,8 +43,13 @@ export class BatchController {
   }
 
   @Get(':id/events')
-  events(@Param('id', idPipe) id: string, @Query('after', seqPipe) after?: number): Promise<EventPage> {
-    return this.log.after(id, after ?? 0);
+  @Header('Content-Type', 'application/json; charset=utf-8')
+  events(@Param('id', idPipe) id: string, @Query('since') since?: string): Promise<string> {
+    if (since !== undefined && !CURSOR.test(since))
+      throw new ProblemException(400, '"since" is not a cursor', {
+        errors: [{ path: 'since', message: 'write the cursor of the page before' }],
+      });
+    return this.log.page(id, since);
   }
 
   @Post(':id/events')

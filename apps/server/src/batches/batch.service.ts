@@ -1,14 +1,17 @@
 import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
-import { QueryTypes } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { boilFrom, firstFruit, type BatchEvent } from '@idle-kettle/core';
-import type { BatchSummary, BatchView, SaveBatch } from '@idle-kettle/contract';
+import type { Literal } from 'sequelize/types/utils';
+import { boilFrom, firstFruit, sealsOf, type BatchEvent } from '@idle-kettle/core';
+import type { BatchSummary, BatchView, ListBatches, SaveBatch } from '@idle-kettle/contract';
 import { saveDocument } from '../database/save-document.js';
+import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
 import { BatchEventRow, storedEvent } from './batch-event.model.js';
 import { Batch } from './batch.model.js';
+import { EventLogService } from './event-log.service.js';
 
 /** Events of a batch that has only been planned. */
 const ONLY_PLANNED: ReadonlySet<string> = new Set(['planned', 'step', 'undo']);
@@ -29,8 +32,14 @@ const isoOrNull = (at: number | undefined): string | null =>
   at === undefined ? null : new Date(at).toISOString();
 
 /** The fruit that gives a batch its colour: the first one in its pot. */
-const summary = (batch: Batch, events: readonly BatchEvent[], onShelf: boolean): BatchSummary => {
+const summary = (
+  batch: Batch,
+  events: readonly BatchEvent[],
+  onShelf: boolean,
+  now: number,
+): BatchSummary => {
   const boil = boilFrom(events);
+  const seals = sealsOf(boil, now);
   const last = boil.readings.at(-1);
   return {
     id: batch.id,
@@ -44,6 +53,8 @@ const summary = (batch: Batch, events: readonly BatchEvent[], onShelf: boolean):
     gelTemperature_C: boil.gelTemperature_C ?? null,
     jarsFilled: boil.jarred.reduce((sum, jar) => sum + jar.full + jar.part, 0),
     onShelf,
+    score: boil.score ?? null,
+    sealsDueAt: seals.phase === 'cooling' || seals.phase === 'due' ? isoOrNull(seals.dueAt) : null,
     createdAt: batch.createdAt.toISOString(),
     updatedAt: batch.updatedAt.toISOString(),
   };
@@ -55,23 +66,39 @@ export class BatchService {
     @InjectModel(Batch) private readonly batches: typeof Batch,
     @InjectModel(BatchEventRow) private readonly events: typeof BatchEventRow,
     @InjectConnection() private readonly sequelize: Sequelize,
+    private readonly log: EventLogService,
     private readonly households: HouseholdService,
+    private readonly clock: Clock,
   ) {}
 
-  /** The latest batches with where each stands, newest first. */
-  async list(): Promise<BatchSummary[]> {
+  /** Batches with where each stands, newest first: the latest, or those that are looked for. */
+  async list({ search = '', kind, before, limit = LISTED }: ListBatches = {}): Promise<BatchSummary[]> {
     const householdId = await this.households.current();
     const batches = await this.batches.findAll({
-      where: { householdId, removedAt: null },
+      where: {
+        householdId,
+        removedAt: null,
+        ...(before !== undefined && { createdAt: { [Op.lt]: new Date(before) } }),
+        [Op.and]: [
+          ...(kind === undefined
+            ? []
+            : [this.sequelize.literal(`document->>'kind' = ${this.sequelize.escape(kind)}`)]),
+          ...(search.trim() === '' ? [] : [this.lookingFor(search.trim())]),
+        ],
+      },
       order: [['createdAt', 'DESC']],
-      limit: LISTED,
+      limit,
     });
     const ids = batches.map((batch) => batch.id);
     if (ids.length === 0) return [];
-    const rows = await this.events.findAll({ where: { householdId, batchId: ids }, order: [['seq', 'ASC']] });
+    // All that was done, and of the readings (there may be thousands) only the last few: one of them may be set apart.
+    const rows = await this.events.findAll({
+      where: { householdId, batchId: ids, type: { [Op.ne]: 'reading' } },
+    });
+    const readings = await this.log.lastReadings(ids);
     const events = new Map<string, BatchEventRow[]>();
     for (const id of ids) events.set(id, []);
-    for (const row of rows) events.get(row.batchId)?.push(row);
+    for (const row of [...rows, ...readings]) events.get(row.batchId)?.push(row);
     const shelved = new Set(
       (
         await this.sequelize.query<{ batch_id: string }>(
@@ -80,8 +107,9 @@ export class BatchService {
         )
       ).map((row) => row.batch_id),
     );
+    const now = this.clock.now().getTime();
     return batches.map((batch) =>
-      summary(batch, (events.get(batch.id) ?? []).map(storedEvent), shelved.has(batch.id)),
+      summary(batch, (events.get(batch.id) ?? []).map(storedEvent), shelved.has(batch.id), now),
     );
   }
 
@@ -98,13 +126,44 @@ export class BatchService {
   async remove(id: string): Promise<void> {
     const batch = await this.find(id);
     const events = await this.events.findAll({ where: { batchId: id }, attributes: ['type'] });
+    const jars = await this.jarsOf(id);
+    if (jars > 0)
+      throw new ProblemException(
+        409,
+        `${jars} ${jars === 1 ? 'jar' : 'jars'} of this batch ${jars === 1 ? 'is' : 'are'} on the shelf; eat, give or throw ${jars === 1 ? 'it' : 'them'} out first`,
+      );
     if (events.some(({ type }) => !ONLY_PLANNED.has(type)))
       throw new ProblemException(
         409,
         'this batch has been boiled, so it stays in the log; only a batch that was never started can be removed',
       );
-    if (events.length === 0) await batch.destroy();
-    else await batch.update({ removedAt: new Date() });
+    if (events.length === 0 && !(await this.hadJars(id))) await batch.destroy();
+    else await batch.update({ removedAt: this.clock.now() });
+  }
+
+  private async hadJars(id: string): Promise<boolean> {
+    const [found] = await this.sequelize.query('SELECT 1 FROM shelf_lots WHERE batch_id = :id LIMIT 1', {
+      replacements: { id },
+      type: QueryTypes.SELECT,
+    });
+    return found !== undefined;
+  }
+
+  /** In the title, or in a note of the log; what is typed is looked for as it stands. */
+  private lookingFor(search: string): Literal {
+    const like = this.sequelize.escape(`%${search.replace(/[\\%_]/g, '\\$&')}%`);
+    return this.sequelize.literal(
+      `("Batch".title ILIKE ${like} OR EXISTS (SELECT 1 FROM batch_events note WHERE note.batch_id = "Batch".id AND note.type = 'note' AND note.body->>'text' ILIKE ${like}))`,
+    );
+  }
+
+  /** How many of its jars are still there. */
+  private async jarsOf(id: string): Promise<number> {
+    const [found] = await this.sequelize.query<{ count: number }>(
+      'SELECT coalesce(sum(change), 0)::int AS count FROM shelf_moves JOIN shelf_lots lot ON lot.id = lot_id WHERE lot.batch_id = :id',
+      { replacements: { id }, type: QueryTypes.SELECT },
+    );
+    return found?.count ?? 0;
   }
 
   private async find(id: string): Promise<Batch> {

@@ -1,13 +1,28 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
-import { InjectModel } from '@nestjs/sequelize';
-import { Op } from 'sequelize';
-import type { AppendResult, EventBody, EventPage } from '@idle-kettle/contract';
+import { InjectConnection, InjectModel } from '@nestjs/sequelize';
+import { QueryTypes } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import type { AppendResult, EventBody } from '@idle-kettle/contract';
 import { boilFrom, type Boil, type EventType } from '@idle-kettle/core';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound } from '../http/problem.filter.js';
 import { Batch } from './batch.model.js';
 import { BatchEventRow, storedEvent } from './batch-event.model.js';
+
+/** One statement, so that the events and the cursor are of one moment; text at once, since a probe leaves thousands. */
+const PAGE = `
+  SELECT '{"events":[' || coalesce(string_agg(
+    '{"id":"' || id || '","type":"' || type || '","device":' || to_json(device) || ',"body":' || body
+    || ',"at":"' || to_char(happened_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') || '"}', ',' ORDER BY seq), '')
+    || '],"cursor":"' || pg_snapshot_xmin(pg_current_snapshot()) || '"}' AS page
+  FROM batch_events WHERE household_id = $1 AND batch_id = $2 AND written_by >= $3::xid8`;
+
+const LAST_READINGS = `
+  SELECT reading.* FROM unnest(ARRAY[:ids]::uuid[]) AS wanted (id) CROSS JOIN LATERAL (
+    SELECT * FROM batch_events
+    WHERE batch_id = wanted.id AND household_id = :householdId AND type = 'reading' ORDER BY happened_at DESC LIMIT 8
+  ) AS reading`;
 
 /** The append-only log of a batch: an event is stored once, whoever sends it how often and in what order. */
 @Injectable()
@@ -15,32 +30,46 @@ export class EventLogService {
   constructor(
     @InjectModel(Batch) private readonly batches: typeof Batch,
     @InjectModel(BatchEventRow) private readonly events: typeof BatchEventRow,
+    @InjectConnection() private readonly sequelize: Sequelize,
     private readonly households: HouseholdService,
   ) {}
 
-  /** Events stored after `seq`, in order of arrival. */
-  async after(batchId: string, seq: number): Promise<EventPage> {
+  /**
+   * Events in order of arrival: all of them, or what was stored since a page was read. Exact however many write at once: the
+   * cursor is the oldest transaction that was still running then.
+   *
+   * @returns an {@link EventPage} as JSON text: the database writes it, and nobody here needs to read it
+   */
+  async page(batchId: string, since: string | undefined): Promise<string> {
     const householdId = await this.ownerOf(batchId);
-    const rows = await this.events.findAll({
-      where: { householdId, batchId, seq: { [Op.gt]: String(seq) } },
-      order: [['seq', 'ASC']],
+    const [found] = await this.sequelize.query<{ page: string }>(PAGE, {
+      bind: [householdId, batchId, since ?? '0'],
+      type: QueryTypes.SELECT,
     });
-    const events = rows.map(storedEvent);
-    return { events, lastSeq: events.at(-1)?.seq ?? seq };
+    return found?.page ?? '{"events":[],"cursor":"0"}';
   }
 
-  /** The boils of several batches, as far as one type of event or another tells of them; for lists, which need no readings. */
-  async boilsOf(batchIds: readonly string[], types: readonly EventType[]): Promise<Map<string, Boil>> {
-    const rows = await this.events.findAll({
-      where: {
-        householdId: await this.households.current(),
-        batchId: [...batchIds],
-        type: [...types, 'undo'],
-      },
+  /** Of each batch the last few readings; one of them may be set apart. */
+  async lastReadings(batchIds: readonly string[]): Promise<BatchEventRow[]> {
+    if (batchIds.length === 0) return [];
+    return this.sequelize.query<BatchEventRow>(LAST_READINGS, {
+      replacements: { ids: [...batchIds], householdId: await this.households.current() },
+      type: QueryTypes.SELECT,
+      model: this.events,
+      mapToModel: true,
     });
-    return new Map(
-      batchIds.map((id) => [id, boilFrom(rows.filter(({ batchId }) => batchId === id).map(storedEvent))]),
-    );
+  }
+
+  /** The boils of several batches, as far as types of event tell of them, with the last readings; for lists. */
+  async boilsOf(batchIds: readonly string[], types: readonly EventType[]): Promise<Map<string, Boil>> {
+    const householdId = await this.households.current();
+    const [told, readings] = await Promise.all([
+      this.events.findAll({ where: { householdId, batchId: [...batchIds], type: [...types, 'undo'] } }),
+      this.lastReadings(batchIds),
+    ]);
+    const rows = new Map<string, BatchEventRow[]>(batchIds.map((id) => [id, []]));
+    for (const row of [...told, ...readings]) rows.get(row.batchId)?.push(row);
+    return new Map([...rows].map(([id, all]) => [id, boilFrom(all.map(storedEvent))]));
   }
 
   async append(batchId: string, events: readonly EventBody[]): Promise<AppendResult> {

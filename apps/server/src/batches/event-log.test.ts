@@ -72,15 +72,31 @@ test('an id that already stands for something else is refused by name, and the r
   });
 });
 
+const since = async (id: string, cursor: string): Promise<EventPage> =>
+  (await kitchen.http.get(`/api/batches/${id}/events?since=${cursor}`).expect(200)).body as EventPage;
+
 test('reading on from where one stopped gives only what is newer', async () => {
   const id = await newBatch(kitchen.http);
   await append(id, [reading(96), reading(97)]).expect(200);
-  const { lastSeq } = await stored(id);
+  const { cursor } = await stored(id);
   await append(id, [reading(98)]).expect(200);
-  const { body } = (await kitchen.http.get(`/api/batches/${id}/events?after=${lastSeq}`).expect(200)) as {
-    body: EventPage;
-  };
-  expect(body.events.map((e) => e.body)).toEqual([{ temperature_C: 98 }]);
+  expect((await since(id, cursor)).events.map((e) => e.body)).toEqual([{ temperature_C: 98 }]);
+  await kitchen.http.get(`/api/batches/${id}/events?since=yesterday`).expect(400);
+});
+
+test('an event that was being written while another overtook it is not missed', async () => {
+  const id = await newBatch(kitchen.http);
+  const slow = new Client({ connectionString: url });
+  await slow.connect();
+  const late = reading(96.5);
+  await slow.query('BEGIN');
+  await slow.query(`INSERT INTO batch_events (id, household_id, batch_id, type, happened_at, device, body) SELECT '${late.id}', household_id, id, 'reading', '${late.at}', 'slow', '{"temperature_C":96.5}' FROM batches WHERE id = '${id}'`); // prettier-ignore
+  await append(id, [reading(97)]).expect(200);
+  const { cursor, events } = await stored(id);
+  expect(events).toHaveLength(1);
+  await slow.query('COMMIT');
+  await slow.end();
+  expect((await since(id, cursor)).events.map((e) => e.id)).toContain(late.id);
 });
 
 test('every wrong event is named with its place, and nothing of the message is stored', async () => {

@@ -89,14 +89,15 @@ test('the demo household is added once: finished batches, one on the stove, jars
   expect(await seedDemo(kitchen.app, now)).toBe(false);
   const batches = (await kitchen.http.get('/api/batches').expect(200)).body as BatchSummary[];
   expect(batches.filter((batch) => batch.phase === 'on-heat')).toHaveLength(1);
-  expect(batches.filter((batch) => batch.phase === 'done' && batch.onShelf)).toHaveLength(3);
+  expect(batches.filter((batch) => batch.phase === 'done' && batch.onShelf)).toHaveLength(5);
   for (const batch of batches)
     expect(Math.abs((batch.lastReading?.temperature_C ?? 0) - (batch.gelTemperature_C ?? 0))).toBeLessThan(3);
   const lots = (await kitchen.http.get('/api/shelf').expect(200)).body as LotView[];
   expect(lots.every((lot) => lot.count > 0)).toBe(true);
-  // Full jars were processed as the table says for this altitude; part jars go in the fridge.
-  for (const { title, partFill, keeping } of lots)
-    expect([title, keeping.verdict]).toEqual([title, partFill === null ? 'shelf' : 'fridge']);
+  // Full jars were processed as the table says for this altitude; part jars, opened ones and what has not sealed are in the fridge.
+  for (const { title, partFill, keptIn, keeping } of lots)
+    expect([title, keeping.verdict]).toEqual([title, partFill === null && keptIn === null ? 'shelf' : 'fridge']); // prettier-ignore
+  expect(lots.filter(({ seals }) => seals.state === 'due').map(({ title }) => title)).toEqual(['Blackcurrant jam']); // prettier-ignore
   expect((await kitchen.http.get('/api/kitchens').expect(200)).body).toMatchObject([{ altitude_m: 1180 }]);
   await kitchen.close();
 });

@@ -19,6 +19,8 @@ const DAMSON = starter('Damson jam');
 const APRICOT = starter('Apricot jam with vanilla');
 const REDCURRANT = starter('Redcurrant jelly');
 const PEAR = starter('Pear butter');
+const MARMALADE = starter('Bitter orange marmalade');
+const BLACKCURRANT = starter('Blackcurrant jam');
 
 /** What stands in the kitchen of Hollow Lane. */
 export const DEMO_GEAR: KitchenGear = {
@@ -52,12 +54,42 @@ export interface DemoBatch {
   readonly evaporation_kgPerH: number;
   readonly minutesBetweenReadings: number;
   /** For a batch that is over. */
-  readonly finished?: { readonly jars: readonly JarsFilled[]; readonly eaten: number; readonly note: string };
+  readonly finished?: {
+    readonly jars: readonly JarsFilled[];
+    readonly eaten: number;
+    readonly note: string;
+    readonly place: string;
+    /** Lids that had not gone down, by jar; absent while they are still to be pressed. */
+    readonly failed?: readonly number[];
+    /** To whom two of them were given. */
+    readonly givenTo?: string;
+    /** One of them stands opened. */
+    readonly opened?: boolean;
+  };
 }
 
 const DAY = 24 * 60;
 
+/** What waits in the freezer of Hollow Lane, and for how many days. */
+export const DEMO_FREEZER = [
+  { ingredient: 'redcurrant', mass_kg: 1.4, note: 'on their stalks, top drawer', daysAgo: 131 },
+  { ingredient: 'damson', mass_kg: 1.8, note: 'pitted', daysAgo: 64 },
+] as const;
+
 export const DEMO_BATCHES: readonly DemoBatch[] = [
+  {
+    document: MARMALADE,
+    minutesAgo: 290 * DAY,
+    evaporation_kgPerH: 1.9,
+    minutesBetweenReadings: 4,
+    finished: {
+      jars: [{ size: '454-g', full: 7, part: 0 }],
+      eaten: 5,
+      note: 'Peel cut finer this time.',
+      place: 'Cellar',
+      failed: [],
+    },
+  },
   {
     document: APRICOT,
     minutesAgo: 19 * DAY,
@@ -67,6 +99,9 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
       jars: [{ size: '340-g', full: 7, part: 0.75 }],
       eaten: 3,
       note: 'Foamed a lot at the start; the wider pan next time.',
+      place: 'Larder, top',
+      failed: [],
+      opened: true,
     },
   },
   {
@@ -74,7 +109,14 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
     minutesAgo: 12 * DAY,
     evaporation_kgPerH: 1.8,
     minutesBetweenReadings: 2,
-    finished: { jars: [{ size: '190-ml', full: 6, part: 0.5 }], eaten: 2, note: 'Dripped overnight, clear.' },
+    finished: {
+      jars: [{ size: '190-ml', full: 6, part: 0.5 }],
+      eaten: 1,
+      note: 'Dripped overnight, clear.',
+      place: 'Cellar',
+      failed: [],
+      givenTo: 'the neighbours',
+    },
   },
   {
     document: PEAR,
@@ -85,6 +127,20 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
       jars: [{ size: '340-g', full: 6, part: 0.25 }],
       eaten: 1,
       note: 'Thickened more as it cooled.',
+      place: 'Larder, top',
+      failed: [4],
+    },
+  },
+  {
+    document: BLACKCURRANT,
+    minutesAgo: 20 * 60,
+    evaporation_kgPerH: 1.9,
+    minutesBetweenReadings: 2,
+    finished: {
+      jars: [{ size: '340-g', full: 6, part: 0.75 }],
+      eaten: 0,
+      note: 'Set quickly on the plate.',
+      place: 'Larder, top',
     },
   },
   { document: DAMSON, minutesAgo: 16, evaporation_kgPerH: 1.9, minutesBetweenReadings: 2 },

@@ -13,17 +13,21 @@ import {
   type FormulaDocument,
   type PotFormula,
 } from '@idle-kettle/core';
-import type { FormulaBody } from '@idle-kettle/contract';
+import type { FormulaBody, LotView, PutOnShelf } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
 import { EventLogService } from '../batches/event-log.service.js';
 import { FormulaService } from '../formulas/formula.service.js';
 import { KitchenService } from '../kitchens/kitchen.service.js';
+import { FreezerService } from '../freezer/freezer.service.js';
 import { ShelfService } from '../shelf/shelf.service.js';
-import { DEMO_BATCHES, DEMO_GEAR, DEMO_KITCHEN, type DemoBatch } from './household.js';
+import { DEMO_BATCHES, DEMO_FREEZER, DEMO_GEAR, DEMO_KITCHEN, type DemoBatch } from './household.js';
 
 const MINUTE_MS = 60_000;
 /** Sugar inverted by the middle of a boil; enough to draw a believable curve. */
 const INVERT_SHARE = 0.35;
+
+/** The household presses its lids the morning after, minutes from the end of the boil. */
+const PRESSED_AFTER_MIN = 14 * 60;
 
 const FAVOURITES = ['Damson jam', 'Redcurrant jelly'];
 
@@ -81,6 +85,13 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
       altitude_m: DEMO_KITCHEN.altitude_m,
     });
   add('note', end + 60, { text: batch.finished.note });
+  const { failed, jars } = batch.finished;
+  if (failed && process)
+    for (const { size } of jars) {
+      add('seals', end + PRESSED_AFTER_MIN, { size, failed });
+      if (failed.length > 0)
+        add('unsealed', end + PRESSED_AFTER_MIN + 1, { size, jars: failed, kept: 'fridge' });
+    }
   return events;
 }
 
@@ -118,23 +129,33 @@ export async function seedDemo(app: NestExpressApplication, now: Date): Promise<
       formulaId: formulaIds.get(batch.document.title) ?? null,
     });
     await log.append(id, logOf(batch, now));
-    for (const [i, { size, full, part }] of (batch.finished?.jars ?? []).entries()) {
-      const madeOn = new Date(now.getTime() - batch.minutesAgo * MINUTE_MS).toISOString().slice(0, 10);
-      const lot = await shelf.put({ id: randomUUID(), batchId: id, size, count: full, madeOn });
-      if (part > 0)
-        await shelf.put({ id: randomUUID(), batchId: id, size, count: 1, partFill: part, madeOn });
-      if (i === 0 && batch.finished && batch.finished.eaten > 0) {
-        await shelf.move(lot.id, {
-          id: randomUUID(),
-          change: -batch.finished.eaten,
-          reason: 'eaten',
-          at: now.toISOString(),
-        });
-      }
-    }
+    if (batch.finished) await shelve(shelf, id, batch, batch.finished, now);
+  }
+  const freezer = app.get(FreezerService);
+  for (const { daysAgo, ...fruit } of DEMO_FREEZER) {
+    const frozenOn = new Date(now.getTime() - daysAgo * 24 * 60 * MINUTE_MS).toISOString().slice(0, 10);
+    await freezer.save(randomUUID(), { ...fruit, frozenOn });
   }
   return true;
 }
+
+/** Its jars on the shelf: what has not sealed in the fridge, some eaten, given away or opened since. */
+async function shelve(shelf: ShelfService, batchId: string, { minutesAgo }: DemoBatch, finished: NonNullable<DemoBatch['finished']>, now: Date): Promise<void> {
+  const madeOn = new Date(now.getTime() - minutesAgo * MINUTE_MS).toISOString().slice(0, 10);
+  const { jars, failed = [], eaten, givenTo, opened = false, place } = finished;
+  const at = now.toISOString();
+  const put = (size: string, count: number, more: Partial<PutOnShelf> = {}): Promise<LotView> =>
+    shelf.put({ id: randomUUID(), batchId, size, count, madeOn, ...more });
+  for (const [i, { size, full, part }] of jars.entries()) {
+    const lot = await put(size, full - failed.length, { place });
+    if (failed.length > 0) await put(size, failed.length, { keptIn: 'fridge' });
+    if (part > 0) await put(size, 1, { partFill: part });
+    if (i > 0) continue;
+    if (eaten > 0) await shelf.move(lot.id, { id: randomUUID(), change: -eaten, reason: 'eaten', at });
+    if (givenTo !== undefined) await shelf.move(lot.id, { id: randomUUID(), change: -2, reason: 'given', whom: givenTo, at }); // prettier-ignore
+    if (opened) await shelf.transfer(lot.id, { id: randomUUID(), arrivalId: randomUUID(), to: randomUUID(), count: 1, keptIn: 'opened', place: '', at }); // prettier-ignore
+  }
+} // prettier-ignore
 
 function outcome(formula: PotFormula): Balance {
   const result = balance(formula);

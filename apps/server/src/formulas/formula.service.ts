@@ -10,6 +10,7 @@ import type {
   SaveDocument,
 } from '@idle-kettle/contract';
 import { saveDocument } from '../database/save-document.js';
+import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
 import { FormulaVersionRow } from './formula-version.model.js';
@@ -31,6 +32,7 @@ export class FormulaService {
     @InjectModel(Formula) private readonly formulas: typeof Formula,
     @InjectModel(FormulaVersionRow) private readonly kept: typeof FormulaVersionRow,
     private readonly households: HouseholdService,
+    private readonly clock: Clock,
   ) {}
 
   async list(): Promise<FormulaView[]> {
@@ -87,7 +89,9 @@ export class FormulaService {
     const formula = await this.find(id);
     await formula.update({
       ...(favourite !== undefined && { favourite }),
-      ...(archived !== undefined && { archivedAt: archived ? (formula.archivedAt ?? new Date()) : null }),
+      ...(archived !== undefined && {
+        archivedAt: archived ? (formula.archivedAt ?? this.clock.now()) : null,
+      }),
     });
     return view(formula);
   }

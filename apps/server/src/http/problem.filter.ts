@@ -19,12 +19,14 @@ export const notFound = (what: string): ProblemException =>
 
 const TITLES: Readonly<Record<number, string>> = {
   400: 'Not understood',
+  401: 'Not known here',
   403: 'Not allowed from here',
   404: 'Not found',
   409: 'Changed in the meantime',
   413: 'Too large',
   415: 'Not JSON',
   421: 'Not addressed to this kitchen',
+  429: 'Too much at once',
   503: 'The database is away',
 };
 
@@ -73,6 +75,7 @@ export class ProblemFilter implements ExceptionFilter {
     if (!known && status === 500)
       this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
     if (status === 503) response.setHeader('Retry-After', '2');
+    if (status === 429) response.setHeader('Retry-After', '1');
     const problem: ProblemBody = {
       type: 'about:blank',
       title: TITLES[status] ?? (status >= 500 ? 'Our mistake' : 'Refused'),

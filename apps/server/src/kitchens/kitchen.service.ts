@@ -9,6 +9,7 @@ import {
   type KitchenView,
 } from '@idle-kettle/contract';
 import type { Kitchen as KnownKitchen } from '@idle-kettle/core';
+import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
 import { Kitchen } from './kitchen.model.js';
@@ -35,6 +36,7 @@ export class KitchenService {
     @InjectModel(Kitchen) private readonly kitchens: typeof Kitchen,
     private readonly households: HouseholdService,
     private readonly prepared: PreparedService,
+    private readonly clock: Clock,
   ) {}
 
   /** Every kitchen of the household, the one in use first; the first request makes one whose altitude is not known yet. */
@@ -60,13 +62,13 @@ export class KitchenService {
   /** The kitchen in use as the computation takes it, as far as the household has said. */
   async inUse(): Promise<KnownKitchen> {
     const [kitchen] = await this.list();
-    return kitchen ? kitchenOf(kitchen, Date.now(), await this.prepared.list()) : {};
+    return kitchen ? kitchenOf(kitchen, this.clock.now().getTime(), await this.prepared.list()) : {};
   }
 
   /** From now on everything is computed for this kitchen. */
   async use(id: string): Promise<KitchenView> {
     const kitchen = await this.find(id);
-    await kitchen.update({ usedAt: new Date() });
+    await kitchen.update({ usedAt: this.clock.now() });
     return view(kitchen);
   }
 

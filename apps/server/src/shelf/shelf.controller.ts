@@ -1,11 +1,22 @@
 import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
-import { MoveJars, PutOnShelf, type LotView } from '@idle-kettle/contract';
+import {
+  MoveJars,
+  PutOnShelf,
+  TransferJars,
+  type LotView,
+  type MoveView,
+  type YearUseView,
+} from '@idle-kettle/contract';
 import { idPipe } from '../http/validation.js';
 import { ShelfService } from './shelf.service.js';
+import { YearService } from './year.service.js';
 
 @Controller('shelf')
 export class ShelfController {
-  constructor(private readonly shelf: ShelfService) {}
+  constructor(
+    private readonly shelf: ShelfService,
+    private readonly year: YearService,
+  ) {}
 
   @Get()
   list(): Promise<LotView[]> {
@@ -22,5 +33,23 @@ export class ShelfController {
   @HttpCode(200)
   move(@Param('id', idPipe) id: string, @Body() body: MoveJars): Promise<LotView> {
     return this.shelf.move(id, body);
+  }
+
+  /** What the household gets through in a year. */
+  @Get('year')
+  uses(): Promise<YearUseView[]> {
+    return this.year.uses();
+  }
+
+  /** What came and went, the latest first. */
+  @Get('moves')
+  moves(): Promise<MoveView[]> {
+    return this.shelf.latestMoves();
+  }
+
+  @Post(':id/transfers')
+  @HttpCode(200)
+  transfer(@Param('id', idPipe) id: string, @Body() body: TransferJars): Promise<LotView> {
+    return this.shelf.transfer(id, body);
   }
 }

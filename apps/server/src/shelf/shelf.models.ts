@@ -1,5 +1,6 @@
 import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
 import { Column, CreatedAt, DataType, Model, PrimaryKey, Table } from 'sequelize-typescript';
+import type { KeptIn } from '@idle-kettle/core';
 
 /** Jars of one size from one batch. How many are left is the sum of its moves. */
 @Table({ tableName: 'shelf_lots', updatedAt: false })
@@ -23,6 +24,18 @@ export class ShelfLot extends Model<InferAttributes<ShelfLot>, InferCreationAttr
   @Column({ type: DataType.DATEONLY, field: 'made_on' })
   declare madeOn: string;
 
+  @Column({ type: DataType.TEXT, field: 'kept_in' })
+  declare keptIn: KeptIn | null;
+
+  @Column(DataType.TEXT)
+  declare place: string;
+
+  @Column({ type: DataType.DATE, field: 'kept_since' })
+  declare keptSince: Date | null;
+
+  @Column({ type: DataType.UUID, field: 'came_from' })
+  declare cameFrom: string | null;
+
   @CreatedAt
   declare createdAt: CreationOptional<Date>;
 }
@@ -45,6 +58,12 @@ export class ShelfMove extends Model<InferAttributes<ShelfMove>, InferCreationAt
 
   @Column(DataType.TEXT)
   declare reason: string;
+
+  @Column(DataType.TEXT)
+  declare whom: string;
+
+  @Column(DataType.TEXT)
+  declare note: string;
 
   @Column({ type: DataType.DATE, field: 'happened_at' })
   declare happenedAt: Date;

@@ -5,11 +5,12 @@ import { KitchenModule } from '../kitchens/kitchen.module.js';
 import { ShelfController } from './shelf.controller.js';
 import { ShelfLot, ShelfMove } from './shelf.models.js';
 import { ShelfService } from './shelf.service.js';
+import { YearService } from './year.service.js';
 
 @Module({
   imports: [SequelizeModule.forFeature([ShelfLot, ShelfMove]), BatchModule, KitchenModule],
   controllers: [ShelfController],
-  providers: [ShelfService],
+  providers: [ShelfService, YearService],
   exports: [ShelfService],
 })
 export class ShelfModule {}

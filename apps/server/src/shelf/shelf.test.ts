@@ -42,7 +42,12 @@ test('jars put on the shelf are there once, however often they are sent', async 
       size: '340-g',
       partFill: null,
       madeOn: '2026-09-12',
-      keeping: { verdict: 'fridge', reason: expect.stringMatching(/not processed/) as string, months: 1 },
+      keptIn: null,
+      place: '',
+      keptSince: null,
+      cameFrom: null,
+      seals: { state: 'none', open: 0 },
+      keeping: { verdict: 'fridge', reason: expect.stringMatching(/not processed/) as string, bestBefore: '2026-10-12' }, // prettier-ignore
       count: 6,
     },
   ]);
@@ -87,7 +92,7 @@ describe('jars keep by what they are and what they hold', () => {
     Object.fromEntries(
       ((await kitchen.http.get('/api/shelf').expect(200)).body as LotView[])
         .filter((each) => each.batchId === batchId)
-        .map(({ size, keeping }) => [size, `${keeping.verdict}, ${keeping.months} months`]),
+        .map(({ size, keeping }) => [size, `${keeping.verdict}, ${keeping.bestBefore ?? 'never'}`]),
     );
   const process = { method: 'boiling-water', minutes: 15, altitude_m: 1180 };
 
@@ -96,9 +101,9 @@ describe('jars keep by what they are and what they hold', () => {
     await log(id, 'processed', process);
     for (const size of ['half-pint', 'pint', 'quart']) await shelve(id, size);
     expect(await verdicts(id)).toEqual({
-      'half-pint': 'shelf, 12 months',
-      pint: 'shelf, 12 months',
-      quart: 'fridge, 1 months',
+      'half-pint': 'shelf, 2027-09-12',
+      pint: 'shelf, 2027-09-12',
+      quart: 'fridge, 2026-10-12',
     });
   });
 
@@ -106,15 +111,15 @@ describe('jars keep by what they are and what they hold', () => {
     const id = await batch();
     await shelve(id, '454-g');
     await log(id, 'processed', { ...process, minutes: 10 });
-    expect(await verdicts(id)).toEqual({ '454-g': 'stop, 0 months' });
+    expect(await verdicts(id)).toEqual({ '454-g': 'stop, never' });
     const longer = randomUUID();
     await kitchen.http
       .post(`/api/batches/${id}/events`)
       .send({ events: [{ id: longer, type: 'processed', at: '2026-09-12T20:00:00.000Z', device: 'bench', body: process }] })
       .expect(200);
-    expect(await verdicts(id)).toEqual({ '454-g': 'shelf, 12 months' });
+    expect(await verdicts(id)).toEqual({ '454-g': 'shelf, 2027-09-12' });
     await log(id, 'undo', { eventId: longer });
-    expect(await verdicts(id)).toEqual({ '454-g': 'stop, 0 months' });
+    expect(await verdicts(id)).toEqual({ '454-g': 'stop, never' });
   }); // prettier-ignore
 
   test('a measured pH counts for the formula it was taken of, on the day of the batch', async () => {
@@ -133,9 +138,9 @@ describe('jars keep by what they are and what they hold', () => {
       await log(id, 'processed', process);
       await shelve(id, '454-g');
     }
-    expect(await verdicts(good)).toEqual({ '454-g': 'shelf, 12 months' });
-    expect(await verdicts(edited)).toEqual({ '454-g': 'fridge, 1 months' });
-    expect(await verdicts(old)).toEqual({ '454-g': 'fridge, 1 months' });
+    expect(await verdicts(good)).toEqual({ '454-g': 'shelf, 2027-09-12' });
+    expect(await verdicts(edited)).toEqual({ '454-g': 'fridge, 2026-10-12' });
+    expect(await verdicts(old)).toEqual({ '454-g': 'fridge, 2026-10-12' });
   });
 });
 
@@ -167,4 +172,134 @@ test('jars of an unknown size, batch or number are refused by name', async () =>
   const { body } = await put({ ...jars, count: 0, partFill: 2, madeOn: 'soon' }).expect(400);
   expect((body as ProblemBody).errors?.map((e) => e.path).sort()).toEqual(['count', 'madeOn', 'partFill']);
   await move(randomUUID(), -1).expect(404);
+});
+
+describe('jars that go elsewhere are a lot of their own', () => {
+  const transfer = (from: string, body: Record<string, unknown>) =>
+    kitchen.http.post(`/api/shelf/${from}/transfers`).send({ id: randomUUID(), arrivalId: randomUUID(), to: randomUUID(), count: 1, place: '', at: '2026-11-01T10:00:00.000Z', ...body }); // prettier-ignore
+  const counts = async (batchId: string): Promise<Record<string, number>> =>
+    Object.fromEntries(
+      ((await kitchen.http.get('/api/shelf').expect(200)).body as LotView[])
+        .filter((each) => each.batchId === batchId)
+        .map(({ keptIn, place, count }) => [keptIn ?? (place || 'here'), count]),
+    );
+
+  test('opened, frozen, in another cupboard, and back; no jar is lost or made', async () => {
+    const jars = await lot();
+    await put({ ...jars, place: 'larder' }).expect(200);
+    const opened = { id: randomUUID(), arrivalId: randomUUID(), to: randomUUID(), keptIn: 'opened' };
+    for (let i = 0; i < 3; i++)
+      expect((await transfer(jars.id, opened).expect(200)).body).toMatchObject({ count: 1, keptIn: 'opened', cameFrom: jars.id, keeping: { verdict: 'fridge', bestBefore: '2026-10-12' } }); // prettier-ignore
+    await transfer(jars.id, { keptIn: 'freezer', count: 2, at: '2026-09-20T10:00:00.000Z' }).expect(200);
+    await transfer(jars.id, { place: 'cellar', count: 2 }).expect(200);
+    expect(await counts(jars.batchId)).toEqual({ larder: 1, cellar: 2, opened: 1, freezer: 2 });
+    await transfer(opened.to, { to: jars.id }).expect(200);
+    expect(await counts(jars.batchId)).toEqual({ larder: 2, cellar: 2, opened: 0, freezer: 2 });
+    expect(((await transfer(jars.id, { count: 3 }).expect(409)).body as ProblemBody).detail).toBe('only 2 jars are left of this lot'); // prettier-ignore
+  });
+
+  test('the cold is not left for the shelf, and a move never lengthens what a jar has', async () => {
+    const jars = await lot();
+    await put(jars).expect(200);
+    const [fridge, opened, cellar] = [randomUUID(), randomUUID(), randomUUID()];
+    const to = (id: string, keptIn: string | null, at: string, place = '') => ({ to: id, keptIn, at: `${at}T10:00:00.000Z`, place }); // prettier-ignore
+    const best = async (from: string, body: object): Promise<string | null> =>
+      ((await transfer(from, { ...body }).expect(200)).body as LotView).keeping.bestBefore;
+    expect(await best(jars.id, to(fridge, 'fridge', '2026-09-20'))).toBe('2026-10-12');
+    const refused = async (from: string, body: object): Promise<string> =>
+      ((await transfer(from, { ...body }).expect(409)).body as ProblemBody).detail;
+    // To another cupboard, as a shelf jar: no.
+    expect(await refused(fridge, to(cellar, null, '2026-09-21', 'Cellar'))).toMatch(/does not go back on the shelf/); // prettier-ignore
+    await transfer(jars.id, to(opened, 'opened', '2026-09-20')).expect(200);
+    expect(await refused(opened, to(randomUUID(), 'fridge', '2026-09-25'))).toMatch(/does not go back/);
+    // To another shelf of the fridge: still the same four weeks.
+    const lower = randomUUID();
+    await transfer(opened, to(lower, 'opened', '2026-10-10', 'lower shelf')).expect(200);
+    const lots = (await kitchen.http.get('/api/shelf').expect(200)).body as LotView[];
+    expect(lots.find(({ id }) => id === lower)).toMatchObject({ keptSince: '2026-09-20T10:00:00.000Z', place: 'lower shelf' }); // prettier-ignore
+    expect(await refused(fridge, to(randomUUID(), 'freezer', '2026-11-30'))).toMatch(/over on 2026-10-12/);
+    expect(await best(fridge, to(randomUUID(), 'freezer', '2026-09-30'))).toBe('2027-09-30');
+  });
+
+  test('never to jars of another batch', async () => {
+    const [one, other] = [await lot(), await lot()];
+    await put(one).expect(200);
+    await put(other).expect(200);
+    await transfer(one.id, { to: other.id }).expect(409);
+    expect(await counts(one.batchId)).toEqual({ here: 6 });
+  });
+
+  test('to whom, and what was wrong with it, stay in the story', async () => {
+    const jars = await lot();
+    await put(jars).expect(200);
+    const given = { id: randomUUID(), change: -2, reason: 'given', whom: 'the neighbours', at: '2026-11-02T10:00:00.000Z' }; // prettier-ignore
+    await kitchen.http.post(`/api/shelf/${jars.id}/moves`).send(given).expect(200);
+    const moves = (await kitchen.http.get('/api/shelf/moves').expect(200)).body as { id: string }[];
+    expect(moves.find(({ id }) => id === given.id)).toMatchObject({ change: -2, whom: 'the neighbours' });
+  });
+
+  test('a batch whose jars are there is not taken off; without them it is', async () => {
+    const jars = await lot();
+    await put(jars).expect(200);
+    const remove = () => kitchen.http.delete(`/api/batches/${jars.batchId}`);
+    expect(((await remove().expect(409)).body as ProblemBody).detail).toMatch(/^6 jars of this batch are on the shelf/); // prettier-ignore
+    await move(jars.id, -6).expect(200);
+    await remove().expect(204);
+  });
+
+  test('jars are not made in the future', async () => {
+    const { body } = await put({ ...(await lot()), madeOn: '2999-01-01' }).expect(400);
+    expect((body as ProblemBody).errors?.[0]?.path).toBe('madeOn');
+  });
+});
+
+test('a lid that is not down takes the lot off the shelf until that jar is seen to', async () => {
+  const jars = await lot();
+  await put({ ...jars, count: 3 }).expect(200);
+  const log = (type: string, hours: number, body: object) =>
+    kitchen.http
+      .post(`/api/batches/${jars.batchId}/events`)
+      .send({ events: [{ id: randomUUID(), type, at: new Date(Date.parse('2026-09-12T18:00:00Z') + hours * 3_600_000).toISOString(), device: 'bench', body }] })
+      .expect(200); // prettier-ignore
+  const found = async (): Promise<string> => {
+    const all = (await kitchen.http.get('/api/shelf').expect(200)).body as LotView[];
+    const { keeping, seals } = all.find(({ id }) => id === jars.id) ?? {};
+    return `${keeping?.verdict}, ${seals?.state}, ${seals?.open} open`;
+  };
+  await log('jarred', 0, { jars: [{ size: '340-g', full: 3, part: 0 }] });
+  const process = { method: 'boiling-water', minutes: 15, altitude_m: 1180 };
+  await log('processed', 1, process);
+  expect(await found()).toBe('shelf, due, 0 open');
+  await log('seals', 14, { size: '340-g', failed: [2] });
+  expect(await found()).toBe('fridge, sealed, 1 open');
+  await log('processed', 16, { ...process, again: { size: '340-g', jars: [2] } });
+  expect(await found()).toBe('shelf, due, 0 open');
+  await log('seals', 30, { size: '340-g', failed: [] });
+  expect(await found()).toBe('shelf, sealed, 0 open');
+});
+
+test('a year of jars: batches of one kind and fruit together, jars that were moved counted once', async () => {
+  const uses = async () =>
+    ((await kitchen.http.get('/api/shelf/year').expect(200)).body as { fruit: string; used: number; left: number; perBatch: number; days: number }[]).find(({ fruit }) => fruit === 'quince'); // prettier-ignore
+  expect(await uses()).toBeUndefined();
+  const quince = damsonJam({ title: 'Quince jam', lines: [{ ingredient: 'quince', amount: '1 kg' }, { ingredient: 'white-sugar', amount: '900 g' }] }); // prettier-ignore
+  const day = (ago: number): string => new Date(Date.now() - ago * 86_400_000).toISOString();
+  for (const [ago, count] of [
+    [300, 6],
+    [100, 5],
+  ] as const) {
+    // prettier-ignore
+    const jars = { ...(await lot()), batchId: await newBatch(kitchen.http, quince), count, madeOn: day(ago).slice(0, 10) }; // prettier-ignore
+    await put(jars).expect(200);
+    const take = (reason: string, at: string) => kitchen.http.post(`/api/shelf/${jars.id}/moves`).send({ id: randomUUID(), change: -1, reason, at }).expect(200); // prettier-ignore
+    await take('eaten', day(90));
+    await take('given', day(80));
+    await take('discarded', day(70));
+    await take('eaten', day(500));
+    await kitchen.http
+      .post(`/api/shelf/${jars.id}/transfers`)
+      .send({ id: randomUUID(), arrivalId: randomUUID(), to: randomUUID(), count: 1, keptIn: 'opened', place: '', at: day(1) })
+      .expect(200); // prettier-ignore
+  }
+  expect(await uses()).toMatchObject({ title: 'Quince jam', used: 4, left: 3, perBatch: 5, days: 300 });
 });

@@ -1,4 +1,4 @@
-import { BookText, House, Moon, Refrigerator, Soup, Sun, Zap } from 'lucide-react';
+import { BookText, House, Moon, NotebookText, Refrigerator, Soup, Sun, Zap } from 'lucide-react';
 import { NavLink, Outlet } from 'react-router';
 import { setTheme, useTheme } from './theme.js';
 import { Shortcuts } from './shortcuts.js';
@@ -8,12 +8,13 @@ const ROOMS = [
   { to: '/', name: 'Today', Icon: Soup },
   { to: '/quick', name: 'Quick', Icon: Zap },
   { to: '/formulas', name: 'Formulas', Icon: BookText },
+  { to: '/logbook', name: 'Logbook', Icon: NotebookText },
   { to: '/shelf', name: 'Shelf', Icon: Refrigerator },
   { to: '/kitchen', name: 'Kitchen', Icon: House },
 ] as const;
 
 const linkClass = ({ isActive }: { isActive: boolean }): string =>
-  `flex min-h-[58px] flex-1 flex-col items-center justify-center gap-1 rounded-xl text-[13px] md:w-full md:flex-none md:py-2 ${isActive ? 'bg-base-100 font-semibold' : 'text-soft hover:text-base-content'}`;
+  `flex min-h-[58px] flex-1 flex-col items-center justify-center gap-1 rounded-xl text-[12px] md:w-full md:text-[13px] md:flex-none md:py-2 ${isActive ? 'bg-base-100 font-semibold' : 'text-soft hover:text-base-content'}`;
 
 /** The rooms of the house at the left, or at the bottom of a phone. */
 export function Shell() {

@@ -1,6 +1,16 @@
 import { createContext, useContext } from 'react';
 import type { FormulaBody } from '@idle-kettle/contract';
-import type { Balance, BatchEvent, Boil, Keeping, PotFormula, Problem } from '@idle-kettle/core';
+import {
+  batchNow,
+  type Balance,
+  type BatchEvent,
+  type Boil,
+  type Keeping,
+  type PotFormula,
+  type Problem,
+} from '@idle-kettle/core';
+import { now } from '../data/clock.js';
+import { useNow } from '../ui/now.js';
 
 /** The batch on the bench, with everything computed from it. */
 export interface BenchBatch {
@@ -36,3 +46,12 @@ export function useBatch(): BenchBatch {
   if (!batch) throw new Error('no batch is on the bench here');
   return batch;
 }
+
+/** Milliseconds since 1970 by the clock of the batch on the bench, a new value twice a second. */
+export function useBatchNow(): number {
+  const { boil } = useBatch();
+  return batchNow(boil, useNow());
+}
+
+/** The same, once. */
+export const timeOfBatch = (boil: Pick<Boil, 'simulated'>): number => batchNow(boil, now());

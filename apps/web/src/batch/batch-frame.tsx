@@ -14,8 +14,10 @@ import { BatchContext, useBatch, type BenchBatch } from './batch-context.js';
 import { Rail } from './rail.js';
 import { KEEPING_WORDS } from './readouts.js';
 import { useDocument } from './use-document.js';
+import { useSimulatedStove } from './use-simulated-stove.js';
 import { VerdictPanel } from './verdict-panel.js';
 import { METHOD_WORDS, stopWords } from './words.js';
+import { now } from '../data/clock.js';
 
 /** The bench: the batch's name, its rail, the open station, and what will come out. */
 export function BatchFrame() {
@@ -24,7 +26,7 @@ export function BatchFrame() {
   const { events } = useEvents(batchId);
   const { place } = useHabit();
   const boil = useMemo(() => boilFrom(events), [events]);
-  const [today] = useState(() => format(new Date(), 'yyyy-MM-dd'));
+  const [today] = useState(() => format(now(), 'yyyy-MM-dd'));
   const jarsPutAway = useShelf().lots.some((lot) => lot.batchId === batchId);
   const made = useMemo(() => {
     if (!document) return undefined;
@@ -32,6 +34,7 @@ export function BatchFrame() {
     return madeBatch(document, boil, place, { on, planned: !jarsPutAway });
   }, [document, boil, place, jarsPutAway, today]);
   const theme = useTheme();
+  useSimulatedStove(batchId, boil, document, place);
 
   if (!document || !made) {
     if (error instanceof ApiProblem && error.status === 404) {

@@ -137,7 +137,12 @@ function Swap({ index }: { readonly index: number }) {
       onSubmit={(event) => {
         event.preventDefault();
         if (!next) return;
-        change('', () => next as FormulaBody);
+        const { id } = (reading?.ok === true && reading.ingredient) || {};
+        // The formula as it is now, not as it was when this was drawn.
+        change(
+          '',
+          (current) => ((id !== undefined && swapped(current, index, id)) || current) as FormulaBody,
+        );
         setText('');
       }}
     >

@@ -166,9 +166,10 @@ function Apply({
       toast.success(`Logged: ${remedy.text}`);
       return;
     }
-    change('', (was) => edited(was, remedy.change) as FormulaBody);
+    let before = document;
+    change('', (was) => edited((before = was), remedy.change) as FormulaBody);
     toast(`${capital(remedy.text)}: done`, {
-      action: { label: 'Undo', onClick: () => change('', () => document) },
+      action: { label: 'Undo', onClick: () => change('', () => before) },
       duration: 8000,
     });
   };

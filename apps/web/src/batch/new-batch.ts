@@ -3,6 +3,7 @@ import { emptyFormula } from '@idle-kettle/core';
 import type { FormulaBody } from '@idle-kettle/contract';
 import { outbox } from '../data/outbox.js';
 import { useHabit } from '../ui/habit.js';
+import { now } from '../data/clock.js';
 
 /** Lays a new batch on the bench, from a formula or empty. Works with the server away. */
 export function useNewBatch(): (from?: { id?: string; document: FormulaBody }) => Promise<void> {
@@ -17,7 +18,7 @@ export function useNewBatch(): (from?: { id?: string; document: FormulaBody }) =
       document,
       revision: 0,
       formulaId: from?.id ?? null,
-      editedAt: Date.now(),
+      editedAt: now(),
     });
     // The batch is in the outbox at once; the bench does not wait for the disk.
     await Promise.all([kept, navigate(`/batches/${batchId}/balance`)]);

@@ -3,6 +3,7 @@ import type { FormulaBody } from '@idle-kettle/contract';
 import { outbox } from '../data/outbox.js';
 import { useBatchQuery, useOutbox } from '../data/queries.js';
 import { useSame } from '../ui/use-same.js';
+import { now } from '../data/clock.js';
 
 const STEP_PAUSE_MS = 1500;
 const MOST_STEPS = 100;
@@ -49,7 +50,7 @@ export function useDocument(batchId: string): EditedDocument {
         document: next,
         revision,
         formulaId: of,
-        editedAt: Math.max(Date.now(), lastEdit + 1),
+        editedAt: Math.max(now(), lastEdit + 1),
       }),
     [batchId, revision, formulaId, lastEdit],
   );
@@ -62,7 +63,7 @@ export function useDocument(batchId: string): EditedDocument {
   const change = useCallback((label: string, make: (document: FormulaBody) => FormulaBody) => {
     const { document: current, keep: keepCurrent } = latest.current;
     if (!current) return;
-    const at = Date.now();
+    const at = now();
     setHistory((was) => {
       const sameStep =
         label !== '' && was.label === label && at - was.at < STEP_PAUSE_MS && was.past.length > 0;

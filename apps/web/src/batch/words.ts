@@ -1,6 +1,9 @@
 import type { Balance, FinishType, Ingredient, Kind, Method, PotFormula, Stage } from '@idle-kettle/core';
 import type { Formats } from '../ui/habit.js';
 
+/** How a jar had set when it was opened, from -2 to 2. */
+export const SET_WORDS = ['runs', 'soft', 'just right', 'firm', 'stiff'] as const;
+
 export const KIND_WORDS: Readonly<Record<Kind, string>> = {
   jam: 'Jam',
   jelly: 'Jelly',

@@ -27,12 +27,13 @@ export async function request<T>(
   method: 'GET' | 'PUT' | 'POST' | 'PATCH' | 'DELETE',
   path: string,
   body?: unknown,
+  headers: Readonly<Record<string, string>> = {},
 ): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
-      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+      headers: { ...headers, ...(body !== undefined && { 'Content-Type': 'application/json' }) },
       ...(body !== undefined && { body: JSON.stringify(body) }),
       signal: AbortSignal.timeout(PATIENCE_MS),
     });

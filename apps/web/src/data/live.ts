@@ -1,6 +1,6 @@
 import type { News } from '@idle-kettle/contract';
 import { setListening } from './listening.js';
-import { keys, queryClient } from './queries.js';
+import { forgetCursors, keys, queryClient } from './queries.js';
 
 /** A stream the server refused is asked for again after this. */
 const AGAIN_MS = 3000;
@@ -11,14 +11,33 @@ const KEY_OF: Readonly<Partial<Record<News['of'], readonly (readonly string[])[]
   prepared_weights: [keys.prepared],
   shelf_lots: [keys.shelf, keys.batches],
   shelf_moves: [keys.shelf],
+  frozen_fruit: [keys.freezer],
+  instruments: [keys.instruments],
+  instrument_places: [keys.instruments],
+};
+
+/** Probes speak every second; the list of batches need not be asked for as often. */
+const LIST_EVERY_MS = 2000;
+let listDue: ReturnType<typeof setTimeout> | undefined;
+const askForList = (): void => {
+  listDue ??= setTimeout(() => {
+    listDue = undefined;
+    void queryClient.invalidateQueries({ queryKey: keys.batches });
+    // How jars keep is of their batch as made.
+    void queryClient.invalidateQueries({ queryKey: keys.shelf });
+  }, LIST_EVERY_MS);
 };
 
 function take({ of, batch }: News): void {
-  if (of === 'everything') void queryClient.invalidateQueries();
+  if (of === 'everything') {
+    forgetCursors();
+    void queryClient.invalidateQueries();
+  }
   for (const queryKey of KEY_OF[of] ?? []) void queryClient.invalidateQueries({ queryKey });
   if (batch === null || (of !== 'batches' && of !== 'batch_events')) return;
   void queryClient.invalidateQueries({ queryKey: of === 'batches' ? keys.batch(batch) : keys.events(batch) });
-  void queryClient.invalidateQueries({ queryKey: keys.batches });
+  if (of === 'batch_events') askForList();
+  else void queryClient.invalidateQueries({ queryKey: keys.batches });
 }
 
 /** Hears from the server what other devices changed. It comes back by itself; until then lists are asked for as before. */

@@ -1,7 +1,9 @@
 import type { AppendResult, BatchView } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
 import { ApiProblem, request, ServerAway } from './api.js';
+import { forgetJotted, jot, jotted } from './jottings.js';
 import { store, type Draft, type Parcel } from './store.js';
+import { now } from './clock.js';
 
 export interface Conflict {
   readonly batchId: string;
@@ -72,7 +74,9 @@ export class Outbox {
   async start(listener: Listener): Promise<void> {
     this.listener = listener;
     const db = await store();
-    const parcels = (await db.getAll('parcels')).sort((a, b) => a.order - b.order);
+    const kept = await db.getAll('parcels');
+    const had = new Set(kept.map(({ id }) => id));
+    const parcels = [...kept, ...jotted().filter(({ id }) => !had.has(id))].sort((a, b) => a.order - b.order);
     this.order = Math.max(0, ...parcels.map((parcel) => parcel.order));
     const drafts = new Map((await db.getAll('drafts')).map((draft) => [draft.batchId, draft]));
     this.set({
@@ -88,12 +92,21 @@ export class Outbox {
     await this.add({ id: event.id, order: (this.order += 1), kind: 'event', batchId, event });
   }
 
+  /** Keeps many at once, such as a log that is brought in. */
+  async addEvents(batchId: string, events: readonly BatchEvent[]): Promise<void> {
+    await this.add(...events.map((event): Parcel => ({ id: event.id, order: (this.order += 1), kind: 'event', batchId, event }))); // prettier-ignore
+  }
+
   async addPut(body: Extract<Parcel, { kind: 'put' }>['body']): Promise<void> {
     await this.add({ id: body.id, order: (this.order += 1), kind: 'put', body });
   }
 
   async addMove(lotId: string, body: Extract<Parcel, { kind: 'move' }>['body']): Promise<void> {
     await this.add({ id: body.id, order: (this.order += 1), kind: 'move', lotId, body });
+  }
+
+  async addTransfer(lotId: string, body: Extract<Parcel, { kind: 'transfer' }>['body']): Promise<void> {
+    await this.add({ id: body.id, order: (this.order += 1), kind: 'transfer', lotId, body });
   }
 
   /** Keeps the latest text of a batch's formula; sent after a short pause in typing. */
@@ -114,7 +127,7 @@ export class Outbox {
     this.set({ conflicts });
     if (!conflict || !draft) return;
     if (keep === 'mine') {
-      await this.saveDraft({ ...draft, revision: conflict.theirs.revision, editedAt: Date.now() });
+      await this.saveDraft({ ...draft, revision: conflict.theirs.revision, editedAt: now() });
       return;
     }
     this.listener.onSaved(conflict.theirs);
@@ -127,10 +140,15 @@ export class Outbox {
     this.kick(0);
   };
 
-  private async add(parcel: Parcel): Promise<void> {
-    this.set({ parcels: [...this.now.parcels, parcel] });
+  private async add(...parcels: readonly Parcel[]): Promise<void> {
+    // A page that is closed the moment after a tap would take a write under way with it: this one is done when it returns.
+    jot(parcels);
+    this.set({ parcels: [...this.now.parcels, ...parcels] });
     this.kick(0);
-    await (await store()).put('parcels', parcel);
+    const transaction = (await store()).transaction('parcels', 'readwrite');
+    for (const parcel of parcels) void transaction.store.put(parcel);
+    await transaction.done;
+    forgetJotted(parcels);
   }
 
   private set(change: Partial<OutboxState>): void {
@@ -246,6 +264,7 @@ export class Outbox {
     const transaction = (await store()).transaction('parcels', 'readwrite');
     for (const id of gone) void transaction.store.delete(id);
     await transaction.done;
+    forgetJotted(parcels);
     // Told first, so that what was taken is on screen from the server's answer before it leaves the outbox.
     this.listener.onTaken(parcels);
     this.set({ parcels: this.now.parcels.filter((parcel) => !gone.has(parcel.id)) });
@@ -274,6 +293,9 @@ async function send(first: Parcel, together: readonly Parcel[]): Promise<AppendR
       return [];
     case 'move':
       await request('POST', `/shelf/${first.lotId}/moves`, first.body);
+      return [];
+    case 'transfer':
+      await request('POST', `/shelf/${first.lotId}/transfers`, first.body);
       return [];
   }
 }

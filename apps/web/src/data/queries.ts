@@ -1,5 +1,6 @@
 import {
   QueryClient,
+  queryOptions,
   useMutation,
   useQuery,
   useQueryClient,
@@ -11,6 +12,7 @@ import type {
   BatchView,
   EventPage,
   FormulaView,
+  InstrumentView,
   KitchenSettings,
   KitchenView,
   LotView,
@@ -31,6 +33,8 @@ export const keys = {
   events: (id: string) => ['events', id] as const,
   shelf: ['shelf'] as const,
   prepared: ['prepared-weights'] as const,
+  freezer: ['freezer'] as const,
+  instruments: ['instruments'] as const,
   versions: (id: string) => ['formula-versions', id] as const,
 };
 
@@ -60,6 +64,8 @@ export const useVersions = (id: string): UseQueryResult<FormulaVersion[]> =>
   });
 export const usePreparedWeights = (): UseQueryResult<PreparedWeightView[]> =>
   useQuery({ queryKey: keys.prepared, queryFn: () => get<PreparedWeightView[]>('/prepared-weights') });
+export const useInstruments = (): UseQueryResult<InstrumentView[]> =>
+  useQuery({ queryKey: keys.instruments, queryFn: () => get<InstrumentView[]>('/instruments') });
 export const useBatches = (): UseQueryResult<BatchSummary[]> =>
   useQuery({
     queryKey: keys.batches,
@@ -67,12 +73,20 @@ export const useBatches = (): UseQueryResult<BatchSummary[]> =>
     refetchInterval: askEvery(10_000),
   });
 
+/** How one batch, and its log, are asked for. */
+export const batchQuery = (id: string) =>
+  queryOptions({ queryKey: keys.batch(id), queryFn: () => get<BatchView>(`/batches/${id}`) });
+export const eventsQuery = (id: string) =>
+  queryOptions({ queryKey: keys.events(id), queryFn: () => readOn(id) });
+
 export const useBatchQuery = (id: string, enabled: boolean): UseQueryResult<BatchView> =>
-  useQuery({ queryKey: keys.batch(id), queryFn: () => get<BatchView>(`/batches/${id}`), enabled });
+  useQuery({ ...batchQuery(id), enabled });
 
 export function useSaveKitchen() {
   const client = useQueryClient();
   return useMutation({
+    // One after the other: what was changed last is what stays.
+    scope: { id: 'kitchens' },
     mutationFn: ({ id, settings }: { id: string; settings: KitchenSettings }) =>
       request<KitchenView>('PUT', `/kitchens/${id}`, settings),
     onSuccess: () => client.invalidateQueries({ queryKey: keys.kitchens }),
@@ -85,8 +99,7 @@ export function useEvents(batchId: string): { events: readonly BatchEvent[]; isP
   // A batch the server has never seen has no events there yet.
   const enabled = drafts.get(batchId)?.revision !== 0;
   const query = useQuery({
-    queryKey: keys.events(batchId),
-    queryFn: () => get<EventPage>(`/batches/${batchId}/events`),
+    ...eventsQuery(batchId),
     refetchInterval: askEvery(5000),
     enabled,
   });
@@ -98,6 +111,52 @@ export function useEvents(batchId: string): { events: readonly BatchEvent[]; isP
   return { events, isPending: query.isPending && !query.isError };
 }
 
+/** Where the last known answers are kept for a reload without a server; see the service worker's settings. */
+const LAST_KNOWN = 'last-known';
+const KEEP_AFTER_MS = 3000;
+const keeping = new Map<string, ReturnType<typeof setTimeout>>();
+
+/** The whole log of a batch the first time, afterwards what was stored since: a probe leaves thousands of readings. */
+async function readOn(batchId: string): Promise<EventPage> {
+  const path = `/batches/${batchId}/events`;
+  const known = queryClient.getQueryData<EventPage>(keys.events(batchId));
+  if (!known || known.cursor === '') return get<EventPage>(path);
+  const { events, cursor } = await get<EventPage>(`${path}?since=${known.cursor}`);
+  return mergePage({ ...known, cursor }, batchId, events);
+}
+
+function mergePage(page: EventPage, batchId: string, events: EventPage['events']): EventPage {
+  const had = new Set(page.events.map(({ id }) => id));
+  const fresh = events.filter(({ id }) => !had.has(id));
+  if (fresh.length === 0) return page;
+  const merged = { ...page, events: [...page.events, ...fresh] };
+  if (typeof caches !== 'undefined' && !keeping.has(batchId))
+    keeping.set(
+      batchId,
+      setTimeout(() => {
+        keeping.delete(batchId);
+        const whole = queryClient.getQueryData<EventPage>(keys.events(batchId));
+        const answer = new Response(JSON.stringify(whole), { headers: { 'Content-Type': 'application/json' } });
+        void caches.open(LAST_KNOWN).then((cache) => cache.put(`/api/batches/${batchId}/events`, answer));
+      }, KEEP_AFTER_MS),
+    ); // prettier-ignore
+  return merged;
+}
+
+/** Begins to fetch a batch while its screen is still being loaded. */
+export function prefetchBatch(batchId: string): void {
+  if (outbox.snapshot().drafts.get(batchId)?.revision === 0) return;
+  void queryClient.prefetchQuery(batchQuery(batchId));
+  void queryClient.prefetchQuery(eventsQuery(batchId));
+}
+
+/** Something may have been missed: the next time, logs are asked for whole. */
+export const forgetCursors = (): void =>
+  void queryClient.setQueriesData<EventPage>(
+    { queryKey: ['events'] },
+    (page) => page && { ...page, cursor: '' },
+  );
+
 const eventsIn = (parcels: readonly Parcel[], batchId: string): BatchEvent[] =>
   parcels.flatMap((parcel) => (parcel.kind === 'event' && parcel.batchId === batchId ? [parcel.event] : []));
 
@@ -107,41 +166,59 @@ export function takeIntoCache(parcels: readonly Parcel[]): void {
     parcels.flatMap((parcel) => (parcel.kind === 'event' ? [parcel.batchId] : [])),
   )) {
     queryClient.setQueryData<EventPage>(keys.events(batchId), (page) => {
-      const taken = eventsIn(parcels, batchId).map((event) => ({ ...event, seq: 0 }));
-      return { events: [...(page?.events ?? []), ...taken], lastSeq: page?.lastSeq ?? 0 };
+      const taken = eventsIn(parcels, batchId);
+      return { events: [...(page?.events ?? []), ...taken], cursor: page?.cursor ?? '' };
     });
     void queryClient.invalidateQueries({ queryKey: keys.events(batchId) });
   }
   void queryClient.invalidateQueries({ queryKey: keys.batches });
   if (parcels.some((parcel) => parcel.kind !== 'event')) {
     queryClient.setQueryData<LotView[]>(keys.shelf, (lots) => withParcels(lots ?? [], parcels, ''));
-    void queryClient.invalidateQueries({ queryKey: keys.shelf });
   }
+  // How jars keep is of their batch as made; what a probe says changes nothing of it.
+  if (parcels.some((parcel) => parcel.kind !== 'event' || parcel.event.type !== 'reading'))
+    void queryClient.invalidateQueries({ queryKey: keys.shelf });
 }
 
 /** Jars the server does not know yet: it has not said how they keep. */
-const NOT_SENT: LotView['keeping'] = { verdict: 'fridge', reason: 'not yet sent to the server', months: 1 };
+const NOT_SENT: LotView['keeping'] = { verdict: 'fridge', reason: 'not yet sent to the server', bestBefore: null }; // prettier-ignore
 
 /** The lots with what is still in the outbox counted in. */
 function withParcels(lots: readonly LotView[], parcels: readonly Parcel[], title: string): LotView[] {
   const shown = new Map(lots.map((lot) => [lot.id, lot]));
+  const count = (lot: LotView, change: number): void =>
+    void shown.set(lot.id, { ...lot, count: lot.count + change });
   for (const parcel of parcels) {
     if (parcel.kind === 'put' && !shown.has(parcel.id)) {
-      const { id, batchId, size, madeOn, count, partFill } = parcel.body;
+      const { id, batchId, size, madeOn, partFill, keptIn, place } = parcel.body;
       shown.set(id, {
         id,
         batchId,
         size,
         madeOn,
-        count,
+        count: parcel.body.count,
         partFill: partFill ?? null,
+        keptIn: keptIn ?? null,
+        place: place ?? '',
+        keptSince: null,
+        cameFrom: null,
+        seals: { state: 'none', open: 0 },
         title,
         fruit: null,
         keeping: NOT_SENT,
       });
     }
-    const lot = parcel.kind === 'move' ? shown.get(parcel.lotId) : undefined;
-    if (lot && parcel.kind === 'move') shown.set(lot.id, { ...lot, count: lot.count + parcel.body.change });
+    if (parcel.kind !== 'move' && parcel.kind !== 'transfer') continue;
+    const lot = shown.get(parcel.lotId);
+    if (!lot) continue;
+    if (parcel.kind === 'move') {
+      count(lot, parcel.body.change);
+      continue;
+    }
+    const { to, keptIn, place, at } = parcel.body;
+    count(lot, -parcel.body.count);
+    const target = shown.get(to) ?? { ...lot, id: to, count: 0, keptIn: keptIn ?? null, place, keptSince: at, cameFrom: lot.id }; // prettier-ignore
+    count(target, parcel.body.count);
   }
   return [...shown.values()];
 }

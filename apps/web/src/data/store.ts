@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { FormulaBody, MoveJars, PutOnShelf } from '@idle-kettle/contract';
+import type { FormulaBody, MoveJars, PutOnShelf, TransferJars } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
 
 /** Something to tell the server; sending it twice is harmless. */
@@ -18,6 +18,13 @@ export type Parcel =
       readonly kind: 'move';
       readonly lotId: string;
       readonly body: MoveJars;
+    }
+  | {
+      readonly id: string;
+      readonly order: number;
+      readonly kind: 'transfer';
+      readonly lotId: string;
+      readonly body: TransferJars;
     };
 
 /** A batch's formula as edited here and not yet taken by the server. */

@@ -2,12 +2,13 @@ import { toast } from 'sonner';
 import type { SavePreparedWeight } from '@idle-kettle/contract';
 import { ApiProblem, request } from './api.js';
 import { keys, queryClient } from './queries.js';
+import { today } from './clock.js';
 
 /** Keeps a weighing of fruit before and after, so that the next estimate is better. */
 export async function keepWeighing(weighing: Omit<SavePreparedWeight, 'at'>): Promise<void> {
   try {
     const id = crypto.randomUUID();
-    await request('PUT', `/prepared-weights/${id}`, { ...weighing, at: new Date().toISOString() });
+    await request('PUT', `/prepared-weights/${id}`, { ...weighing, at: today().toISOString() });
     await queryClient.invalidateQueries({ queryKey: keys.prepared });
     toast.success('Kept for next time', {
       action: {

@@ -1,6 +1,8 @@
 import { createContext, useContext } from 'react';
 import type { TemperatureUnit } from '@idle-kettle/contract';
 import {
+  celsius,
+  fahrenheit,
   formatAltitude,
   formatMass,
   formatTemperature,
@@ -43,18 +45,18 @@ export interface Formats {
 }
 
 export function formatsOf({ units, temperatureUnit }: Pick<Habit, 'units' | 'temperatureUnit'>): Formats {
-  const fahrenheit = temperatureUnit === 'F';
-  const toUnit = (celsius: number): number => (fahrenheit ? (celsius * 9) / 5 + 32 : celsius);
+  const inF = temperatureUnit === 'F';
+  const toUnit = (temperature_C: number): number => (inF ? fahrenheit(temperature_C) : temperature_C);
   return {
     mass: (kg) => formatMass(kg, units),
     otherMass: (kg) => formatMass(kg, units === 'metric' ? 'us' : 'metric'),
     volume: (ml) => formatVolume(ml, units),
-    temperature: (celsius) => formatTemperature(celsius, temperatureUnit),
-    degrees: (celsius) => `${toUnit(celsius).toFixed(1)}°`,
-    difference: (kelvin) => `${(kelvin * (fahrenheit ? 9 / 5 : 1)).toFixed(1)}°`,
+    temperature: (temperature_C) => formatTemperature(temperature_C, temperatureUnit),
+    degrees: (temperature_C) => `${toUnit(temperature_C).toFixed(1)}°`,
+    difference: (kelvin) => `${(kelvin * (inF ? 9 / 5 : 1)).toFixed(1)}°`,
     altitude: (metres) => formatAltitude(metres, units),
     toUnit,
-    fromUnit: (value) => (fahrenheit ? ((value - 32) * 5) / 9 : value),
+    fromUnit: (value) => (inF ? celsius(value) : value),
   };
 }
 

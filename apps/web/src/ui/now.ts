@@ -1,17 +1,18 @@
 import { useSyncExternalStore } from 'react';
+import { now } from '../data/clock.js';
 
 const listeners = new Set<() => void>();
-let now = Date.now();
+let shown = now();
 let ticking: ReturnType<typeof setInterval> | undefined;
 
 const tick = (): void => {
-  now = Date.now();
+  shown = now();
   listeners.forEach((tell) => tell());
 };
 
 function watch(tell: () => void): () => void {
   if (listeners.size === 0) {
-    now = Date.now();
+    shown = now();
     ticking = setInterval(tick, 500);
   }
   listeners.add(tell);
@@ -21,13 +22,13 @@ function watch(tell: () => void): () => void {
   };
 }
 
-const current = (): number => now;
+const current = (): number => shown;
 
 /** Milliseconds since 1970, a new value twice a second while anything on screen shows it. */
 export const useNow = (): number => useSyncExternalStore(watch, current);
 
 const HOUR_MS = 3_600_000;
-const thisHour = (): number => Math.floor(Date.now() / HOUR_MS) * HOUR_MS;
+const thisHour = (): number => Math.floor(now() / HOUR_MS) * HOUR_MS;
 
 /** The full hour, milliseconds since 1970; a new value once an hour. */
 export const useHour = (): number => useSyncExternalStore(watch, thisHour);

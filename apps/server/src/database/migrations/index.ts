@@ -1,6 +1,9 @@
 import * as batches from './0002-batches.js';
 import * as formulas from './0001-kitchens-formulas.js';
+import * as freezer from './0009-freezer.js';
 import * as gear from './0004-gear-versions.js';
+import * as instruments from './0007-instruments.js';
+import * as jars from './0008-jars.js';
 import * as live from './0005-live.js';
 import * as planned from './0006-planned.js';
 import * as shelf from './0003-shelf.js';
@@ -12,4 +15,14 @@ export interface Migration {
 }
 
 /** In the order they are applied. A step that has landed is never changed; the next one is added. */
-export const MIGRATIONS: readonly Migration[] = [formulas, batches, shelf, gear, live, planned];
+export const MIGRATIONS: readonly Migration[] = [
+  formulas,
+  batches,
+  shelf,
+  gear,
+  live,
+  planned,
+  instruments,
+  jars,
+  freezer,
+];

@@ -16,11 +16,14 @@ export function JarSlider() {
   if (!jar || others.length > 0 || problems.length > 0 || !(count > 0.3)) return null;
   const now = Math.max(Math.round(count), 1);
   const value = held?.value ?? now;
-  const base = held?.from ?? document;
   const drag = (next: number): void => {
-    setHeld({ value: next, from: base });
-    const scaled = scaleFormula(base, { by: 'jars', count: next, jar }, place);
-    if (scaled.ok) change('jars dragged', () => scaled.document as FormulaBody);
+    // The formula as it is now, not as it was when this was drawn.
+    change('jars dragged', (current) => {
+      const from = held?.from ?? current;
+      setHeld({ value: next, from });
+      const scaled = scaleFormula(from, { by: 'jars', count: next, jar }, place);
+      return scaled.ok ? (scaled.document as FormulaBody) : current;
+    });
   };
   const letGo = (): void => setHeld(undefined);
   return (

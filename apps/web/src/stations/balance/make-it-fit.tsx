@@ -19,8 +19,16 @@ export function MakeItFit() {
     reading?.ok === true ? scaleFormula(document, reading.target, place) : undefined;
   const wrong = reading?.ok === false ? reading.message : result?.ok === false ? result.message : undefined;
   const fit = ({ document: scaled, factor }: ScaleResult & { ok: true }): void => {
-    const before = document;
-    change('', () => scaled as FormulaBody);
+    let before = document;
+    change('', (current) => {
+      before = current;
+      // A line typed since this was shown is scaled too.
+      const again =
+        reading?.ok === true && current !== document
+          ? scaleFormula(current, reading.target, place)
+          : undefined;
+      return (again?.ok === true ? again.document : scaled) as FormulaBody;
+    });
     setText('');
     toast(`Everything × ${factor.toFixed(2)}`, {
       action: { label: 'Undo', onClick: () => change('', () => before) },

@@ -29,10 +29,12 @@ export function Steering() {
   const pot = preparePot(formula);
   if (!pot || problems.length > 0 || document.lines.length === 0) return null;
   const move = (what: Steered, value: number): void => {
-    const from = held?.what === what ? held.from : document;
-    setHeld({ what, value, from });
-    const next = steer(from, what, value, { kitchen: place, units });
-    if (next) change(`steer ${what}`, () => next as FormulaBody);
+    // This panel is drawn a moment after the lines: what is steered is the formula as it is now.
+    change(`steer ${what}`, (current) => {
+      const from = held?.what === what ? held.from : current;
+      setHeld({ what, value, from });
+      return (steer(from, what, value, { kitchen: place, units }) ?? current) as FormulaBody;
+    });
   };
   return (
     <section aria-label="Steer it" className="panel p-4">

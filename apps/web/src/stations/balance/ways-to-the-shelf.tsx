@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { format } from 'date-fns';
 import { fingerprint } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
+import { now } from '../../data/clock.js';
 
 /** Refusals that nothing in the pot can lift, only a tested source or a measured pH; see the keeping rules. */
 const LIFTED_BY_ROUTE: ReadonlySet<string> = new Set(['low-acid', 'unknown-ingredient']);
@@ -139,7 +140,7 @@ function Tested() {
 function Measured() {
   const { document, asMade, change } = useBatch();
   const { measuredPH } = document;
-  const today = format(new Date(), 'yyyy-MM-dd');
+  const today = format(now(), 'yyyy-MM-dd');
   const [value, setValue] = useState('');
   const [calibrated, setCalibrated] = useState('');
   const [measured, setMeasured] = useState('');

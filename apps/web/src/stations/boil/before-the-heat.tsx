@@ -1,9 +1,11 @@
 import { Link } from 'react-router';
 import { boilingPointAt, gelTemperature_C } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
+import { VesselChoice } from '../../batch/vessel-choice.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
+import { Instruments } from './instruments.js';
 
 /** What to know and to have ready, and the tap that starts the clock. */
 export function BeforeTheHeat() {
@@ -34,6 +36,9 @@ export function BeforeTheHeat() {
             ', as measured with this thermometer.'
           )}
         </p>
+        <div className="mt-3 empty:hidden">
+          <VesselChoice />
+        </div>
         <button
           type="button"
           className="btn btn-primary mt-5 h-[68px] w-full text-xl"
@@ -75,6 +80,9 @@ export function BeforeTheHeat() {
           </li>
         </ul>
       </Notice>
+      <div className="lg:col-span-2">
+        <Instruments />
+      </div>
     </div>
   );
 }

@@ -1,25 +1,33 @@
-import { Maximize2, Minimize2, Moon, Sun } from 'lucide-react';
-import { lazy, Suspense, useLayoutEffect, useState } from 'react';
-import { Link } from 'react-router';
+import { lazy, Suspense, useState } from 'react';
 import { toast } from 'sonner';
-import { boilingPointAt, gelTemperature_C, laterSugar, timeOnHeat_ms, type BatchEvent, type Watched } from '@idle-kettle/core'; // prettier-ignore
+import { boilingPointAt, CURDLES_K, gelTemperature_C, timeOnHeat_ms, type BatchEvent, type Watched } from '@idle-kettle/core'; // prettier-ignore
 import { useTheme, type Theme } from '../../app/theme.js';
-import { useBatch } from '../../batch/batch-context.js';
+import { useBatch, useBatchNow } from '../../batch/batch-context.js';
+import { VesselChoice } from '../../batch/vessel-choice.js';
 import { stopWords } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
-import { useNow } from '../../ui/now.js';
+import { useScreenAwake } from '../../ui/attention.js';
 import { BeforeTheHeat } from './before-the-heat.js';
+import { BigView } from './big-view.js';
+import { CallChoice } from './call-choice.js';
 import { FlameRow, MeasureRow, TestRow, TextRow } from './entry-row.js';
 import { EventList, eventWords } from './event-list.js';
+import { Instruments } from './instruments.js';
+import { LeftOut } from './left-out.js';
 import { NextStep } from './next-step.js';
+import { OtherKettles } from './other-kettles.js';
+import { PauseRow } from './pause-row.js';
+import { PotActions, type Opened } from './pot-actions.js';
+import { usePotKeys } from './pot-keys.js';
 import { ReadingEntry } from './reading-entry.js';
 import { Readouts } from './readouts.js';
 import { useWatched } from './use-watched.js';
 
-const Curve = lazy(() => import('./curve.js'));
-
-type Open = 'test' | 'addition' | 'measure' | 'flame' | 'note' | null;
+// Fetched while the log is: a fallback that was on the screen once stays there for a third of a second.
+const curve = import('../../batch/boil-curve.js');
+curve.catch(() => undefined);
+const Curve = lazy(() => curve);
 
 /** The boil: how far, how long, what now. */
 export function Boil() {
@@ -33,7 +41,7 @@ function AtTheStove() {
   const { place } = useHabit();
   const formats = useFormats();
   const pageTheme = useTheme();
-  const [open, setOpen] = useState<Open>(null);
+  const [open, setOpen] = useState<Opened | null>(null);
   const [big, setBig] = useState(false);
   const [bigTheme, setBigTheme] = useState<Theme>('night');
   const gel_C = boil.gelTemperature_C ?? balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
@@ -57,10 +65,12 @@ function AtTheStove() {
   };
   const reading = (temperature_C: number): void =>
     void log(id, 'reading', { temperature_C: Math.round(temperature_C * 100) / 100 });
-  const toggle = (which: Open): void => setOpen((was) => (was === which ? null : which));
-  const off = boil.phase === 'off-heat';
+  const toggle = (which: Opened): void => setOpen((was) => (was === which ? null : which));
+  const paused = boil.phase === 'paused';
+  const curdles_C = formula.finish.type === 'curd' ? formula.finish.temperature_C + CURDLES_K : undefined;
+  const awake = useScreenAwake(!['done', 'cold', 'paused'].includes(boil.phase));
   const done = boil.phase === 'done';
-  useBoilKeys({
+  usePotKeys({
     t: () => toggle('test'),
     a: () => toggle('addition'),
     n: () => toggle('note'),
@@ -83,6 +93,7 @@ function AtTheStove() {
               boilingPoint_C={boilingPoint_C}
               theme={big ? bigTheme : pageTheme}
               watched={boil.phase === 'on-heat' ? watched : undefined}
+              curdles_C={curdles_C}
             />
           </Suspense>
         </section>
@@ -92,16 +103,14 @@ function AtTheStove() {
             gel_C={gel_C}
             stop={stop}
             byTemperature={byTemperature}
-            left={
-              watched && {
-                low: watched.forecast.left_s.low / 60,
-                high: watched.forecast.left_s.high / 60,
-              }
-            }
+            watched={watched}
+            curdles_C={curdles_C}
           />
         </div>
       </div>
       {!done && <NextStep watched={watched} />}
+      {!big && <OtherKettles />}
+      {!done && <VesselChoice />}
       {open === 'measure' && (
         <MeasureRow
           finish={
@@ -113,6 +122,7 @@ function AtTheStove() {
           onBrix={(percent) => log(id, 'brix', { percent })}
         />
       )}
+      {open === 'pause' && <PauseRow onPause={(kept) => log(id, 'paused', { kept })} />}
       {open === 'flame' && <FlameRow onTurn={(turned) => log(id, 'heat', { turned })} />}
       {open === 'test' && <TestRow onTest={(way, verdict) => log(id, 'test', { way, verdict })} />}
       {open === 'addition' && (
@@ -121,7 +131,9 @@ function AtTheStove() {
           hint="What went in, as you would write it. It changes what comes out, so it belongs in the log."
           placeholder="1 tbsp lemon juice"
           onText={(text) => log(id, 'addition', { text })}
-        />
+        >
+          <LeftOut onLeftOut={(ingredient) => log(id, 'omission', { ingredient })} />
+        </TextRow>
       )}
       {open === 'note' && (
         <TextRow
@@ -131,99 +143,29 @@ function AtTheStove() {
           onText={(text) => log(id, 'note', { text })}
         />
       )}
-      {!done && (
+      {!done && !paused && (
         <ReadingEntry near_C={last?.temperature_C ?? boilingPoint_C} gel_C={gel_C} onReading={reading} />
       )}
-      {done ? (
-        <div className="flex flex-wrap gap-2">
-          <Link to="../jar" className="btn btn-primary h-[68px] flex-1 text-xl">
-            To the jars
-          </Link>
-          <button type="button" className="btn h-[68px] text-lg" onClick={() => log(id, 'on-heat', {})}>
-            Back on the heat
-          </button>
-          <button type="button" className="btn h-[68px] text-lg" onClick={() => toggle('note')}>
-            Note
-          </button>
-        </div>
-      ) : (
-        <>
-          <div className="grid grid-cols-3 gap-2 sm:gap-3 lg:grid-cols-6">
-            <Act name="Set test" hint="T" onClick={() => toggle('test')} />
-            <Act name="I added…" hint="A" onClick={() => toggle('addition')} />
-            <Act name="Weight, Brix" hint="W" onClick={() => toggle('measure')} />
-            <Act name="Flame turned" hint="F" onClick={() => toggle('flame')} />
-            <Act
-              name={off ? 'Back on' : 'Off the heat'}
-              hint={off ? 'starts the clock' : 'stops the clock'}
-              onClick={() => log(id, off ? 'on-heat' : 'off-heat', {})}
-            />
-            <Act name="It is done" hint="ends the boil" primary onClick={() => log(id, 'done', {})} />
-          </div>
-          <div className="flex flex-wrap gap-2">
-            {boil.sugarInAt === undefined && laterSugar(formula).length > 0 && (
-              <button
-                type="button"
-                className="btn h-14 flex-1 text-lg"
-                onClick={() => log(id, 'sugar-in', {})}
-              >
-                The sugar is in
-              </button>
-            )}
-            <button type="button" className="btn h-14 flex-1 text-lg" onClick={() => log(id, 'minute', {})}>
-              One minute of hard boil
-            </button>
-            <button type="button" className="btn h-14 flex-1 text-lg" onClick={() => toggle('note')}>
-              Note
-            </button>
-          </div>
-        </>
-      )}
-      <div className="order-3">
+      <PotActions onLog={log} onOpen={toggle} />
+      <div className="order-3 flex flex-col gap-3">
+        <Instruments />
         <EventList boil={boil} onUndo={undo} />
       </div>
     </div>
   );
 
-  if (!big) {
-    return (
-      <>
-        <div className="mb-2 flex justify-end">
-          <button type="button" className="btn btn-ghost" onClick={() => setBig(true)}>
-            <Maximize2 aria-hidden="true" className="size-5" /> Big view for the stove
-          </button>
-        </div>
-        {bench}
-      </>
-    );
-  }
   return (
-    <div
-      data-theme={bigTheme}
-      className="fixed inset-0 z-40 overflow-y-auto bg-base-200 p-3 text-base-content sm:p-6"
+    <BigView
+      big={big}
+      theme={bigTheme}
+      title={document.title}
+      others={<OtherKettles compact />}
+      beside={done ? null : <CallChoice awake={awake} />}
+      onBig={setBig}
+      onTheme={setBigTheme}
     >
-      <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
-        <h2 className="text-[26px]">{document.title}</h2>
-        <div className="flex gap-2">
-          <button
-            type="button"
-            className="btn btn-ghost"
-            onClick={() => setBigTheme((was) => (was === 'night' ? 'day' : 'night'))}
-          >
-            {bigTheme === 'night' ? (
-              <Sun aria-hidden="true" className="size-5" />
-            ) : (
-              <Moon aria-hidden="true" className="size-5" />
-            )}
-            {bigTheme === 'night' ? 'Bright' : 'Dark'}
-          </button>
-          <button type="button" className="btn" onClick={() => setBig(false)}>
-            <Minimize2 aria-hidden="true" className="size-5" /> Leave big view
-          </button>
-        </div>
-      </div>
       {bench}
-    </div>
+    </BigView>
   );
 }
 
@@ -232,14 +174,16 @@ function CurveNow({
   boilingPoint_C,
   theme,
   watched,
+  curdles_C,
 }: {
   readonly gel_C: number;
   readonly boilingPoint_C: number;
   readonly theme: Theme;
   readonly watched: Watched | undefined;
+  readonly curdles_C: number | undefined;
 }) {
   const { boil, formula } = useBatch();
-  const now = useNow();
+  const now = useBatchNow();
   // A minute at a time, so that the chart is not drawn anew twice a second.
   const lastAt = boil.readings.at(-1)?.at ?? boil.startedAt ?? 0;
   const shownUntil = boil.phase === 'done' ? (boil.endedAt ?? lastAt) : Math.min(now, lastAt + 3_600_000);
@@ -258,51 +202,7 @@ function CurveNow({
       lineName={formula.finish.type === 'gel-temperature' ? 'gel line here' : 'finish near'}
       theme={theme}
       watched={watched}
+      curdles_C={curdles_C}
     />
   );
-}
-
-function Act({
-  name,
-  hint,
-  primary = false,
-  onClick,
-}: {
-  readonly name: string;
-  readonly hint: string;
-  readonly primary?: boolean;
-  readonly onClick: () => void;
-}) {
-  return (
-    <button
-      type="button"
-      className={`btn h-[84px] flex-col gap-0.5 px-1 text-[17px] sm:h-[92px] sm:text-[19px] ${primary ? 'btn-primary' : ''}`}
-      onClick={onClick}
-    >
-      {name}
-      <span className={`text-[13px] font-normal ${primary ? '' : 'text-soft'}`}>{hint}</span>
-    </button>
-  );
-}
-
-/** Single letters, when no field is being typed in; R goes to the reading. */
-function useBoilKeys(acts: Readonly<Record<string, () => void>>): void {
-  // At the stove a key counts from the moment the screen is there.
-  useLayoutEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.target instanceof HTMLInputElement && event.key !== 'Escape') return;
-      if (event.key === 'r') {
-        event.preventDefault();
-        window.document.querySelector<HTMLInputElement>('[data-key="r"]')?.focus();
-        return;
-      }
-      const act = acts[event.key];
-      if (!act) return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [acts]);
 }

@@ -9,7 +9,8 @@ const WAY_WORDS: Readonly<Record<TestWay, string>> = {
   finger: 'Finger line',
 };
 
-function Row({
+/** What a tap has opened. */
+export function Row({
   title,
   hint,
   children,
@@ -98,10 +99,11 @@ interface TextRowProps {
   readonly hint: string;
   readonly placeholder: string;
   readonly onText: (text: string) => void;
+  readonly children?: ReactNode;
 }
 
 /** Something in words: what was added, or a note. */
-export function TextRow({ title, hint, placeholder, onText }: TextRowProps) {
+export function TextRow({ title, hint, placeholder, onText, children }: TextRowProps) {
   const [text, setText] = useState('');
   return (
     <Row title={title} hint={hint}>
@@ -126,6 +128,7 @@ export function TextRow({ title, hint, placeholder, onText }: TextRowProps) {
           Log
         </button>
       </form>
+      {children}
     </Row>
   );
 }

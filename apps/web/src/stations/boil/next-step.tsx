@@ -1,8 +1,8 @@
-import { useMemo } from 'react';
-import { nextAction, weighEvidence, type Far, type Watched, type Witness } from '@idle-kettle/core';
+import type { Far, Watched, Witness } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
+import { useCallOut } from '../../ui/attention.js';
 import { logEvent } from '../../data/log-event.js';
-import { useNow } from '../../ui/now.js';
+import { useAdvice, useTroubles } from './use-advice.js';
 
 const WITNESS_WORDS: Readonly<Record<Witness, string>> = {
   thermometer: 'the thermometer',
@@ -21,13 +21,12 @@ const FAR_WORDS: Readonly<Record<Far, string>> = {
 
 /** The one thing to do now, and what the evidence says when it contradicts itself. */
 export function NextStep({ watched }: { readonly watched: Watched | undefined }) {
-  const { id, boil, formula } = useBatch();
-  // Ten seconds are near enough for advice.
-  const now = Math.floor(useNow() / 10_000) * 10_000;
-  const { next, verdict } = useMemo(() => {
-    const weighed = watched && weighEvidence(boil, formula, watched, now);
-    return { verdict: weighed, next: nextAction(boil, formula, watched, weighed, now) };
-  }, [boil, formula, watched, now]);
+  const { id, boil, formula, balance } = useBatch();
+  const capacity_l = formula.pan?.capacity_l;
+  const fill = balance && capacity_l !== undefined ? balance.pot_l.fill / capacity_l : undefined;
+  const { next, verdict } = useAdvice(boil, formula, watched, fill);
+  const [trouble] = useTroubles(boil);
+  useCallOut(trouble ? { code: 'trouble', text: `The instrument: ${trouble.text}` } : next);
   if (!next) return null;
   const says = (who: Witness): string => {
     const found = verdict?.evidence.find(({ by }) => by === who)?.says;
@@ -42,6 +41,7 @@ export function NextStep({ watched }: { readonly watched: Watched | undefined })
       <div className="min-w-0 flex-1">
         <p className="display text-[22px] leading-tight sm:text-[27px]">{next.text}</p>
         <p className="text-soft">{next.why}</p>
+        {trouble && <p className="mt-1 text-watch">The instrument: {trouble.text}.</p>}
         {verdict && verdict.evidence.length > 1 && (
           <p className="mt-1 text-sm text-soft">
             {verdict.evidence.map(({ by, says: far }) => `${WITNESS_WORDS[by]}: ${FAR_WORDS[far]}`).join(' · ')}
@@ -55,11 +55,11 @@ export function NextStep({ watched }: { readonly watched: Watched | undefined })
           </p>
         )}
       </div>
-      {next.once && (
+      {next.tick !== undefined && (
         <button
           type="button"
           className="btn btn-primary h-16 px-8 text-lg"
-          onClick={() => logEvent(id, 'note', { text: next.text })}
+          onClick={() => (next.tick === 'stirred' ? logEvent(id, 'stirred', {}) : logEvent(id, 'note', { text: next.text }))}
         >
           Done
         </button>

@@ -32,7 +32,7 @@ export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
         <h2 className="text-xl">Tap what the thermometer says</h2>
         <Typed onReading={onReading} />
       </div>
-      <div className="grid grid-cols-6 gap-2 sm:grid-cols-8">
+      <div className="grid grid-cols-6 gap-2 sm:grid-cols-8 sm:max-lg:gap-1.5">
         <button
           type="button"
           className="btn order-last col-span-3 h-14 sm:order-none sm:col-span-1 sm:h-[76px]"
@@ -47,7 +47,7 @@ export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
             <button
               key={value.toFixed(1)}
               type="button"
-              className={`btn display col-span-2 h-16 text-[26px] sm:col-span-1 sm:h-[76px] ${reached ? 'border-success text-good' : ''}`}
+              className={`btn display col-span-2 h-16 px-1 text-[26px] sm:col-span-1 sm:h-[76px] sm:max-lg:text-[20px] ${reached ? 'border-success text-good' : ''}`}
               aria-label={`Reading ${value.toFixed(1)} degrees${reached ? ', at the finish' : ''}`}
               onClick={() => onReading(fromUnit(value))}
             >

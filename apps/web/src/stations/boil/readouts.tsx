@@ -1,8 +1,9 @@
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
-import { timeOnHeat_ms, type Boil } from '@idle-kettle/core';
+import { timeOnHeat_ms, type Boil, type Watched } from '@idle-kettle/core';
 import { useFormats } from '../../ui/habit.js';
-import { clock, useNow } from '../../ui/now.js';
+import { useBatchNow } from '../../batch/batch-context.js';
+import { clock } from '../../ui/now.js';
 
 function Readout({
   name,
@@ -21,11 +22,15 @@ function Readout({
   );
 }
 
-/** "5–8 min", "about there", "over 2 h". */
-function minutesLeft({ low, high }: { readonly low: number; readonly high: number }): string {
-  if (high < 1) return 'about there';
-  const [from, to] = [Math.floor(low), Math.ceil(high)];
-  if (low > 120) return `${(low / 60).toFixed(0)} h or more`;
+/** "5–8 min", "about there", "3–5 h": what is left by now, since it was worked out a moment ago. @param now by the batch's clock */
+export function timeLeft(watched: Watched | undefined, now: number): string | undefined {
+  if (!watched) return undefined;
+  const since_s = Math.max(now - watched.now, 0) / 1000;
+  const { low, high } = watched.forecast.left_s;
+  const [least, most] = [Math.max(low - since_s, 0) / 60, Math.max(high - since_s, 0) / 60];
+  if (most < 1) return 'about there';
+  const [from, to] = [Math.floor(least), Math.ceil(most)];
+  if (least > 100) return `${Math.floor(least / 60)}–${Math.ceil(most / 60)} h`;
   return to > 180 ? `${from} min up` : `${from}–${to} min`;
 }
 
@@ -38,19 +43,21 @@ interface ReadoutsProps {
   /** What tells the finish: "stop at 100.5 °C", "stop when it mounds on a spoon". */
   readonly stop: { readonly lead: string; readonly words: string };
   readonly byTemperature: boolean;
-  /** Minutes left as a range, where they can be told. */
-  readonly left: { readonly low: number; readonly high: number } | undefined;
+  /** What tells the time left, where it can be told. */
+  readonly watched: Watched | undefined;
+  /** Where the egg curdles, for a curd. */
+  readonly curdles_C: number | undefined;
 }
 
 /** The figures one looks for from two metres: time on the heat, now, what is missing. */
-export function Readouts({ boil, gel_C, stop, byTemperature, left }: ReadoutsProps) {
-  const now = useNow();
+export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C }: ReadoutsProps) {
+  const now = useBatchNow();
   const formats = useFormats();
   const line = byTemperature ? 'gel line' : 'finish';
   const last = boil.readings.at(-1);
   const missing = last ? gel_C - last.temperature_C : undefined;
   const elapsed = timeOnHeat_ms(boil, now);
-  const told = left && boil.phase === 'on-heat' ? minutesLeft(left) : undefined;
+  const told = boil.phase === 'on-heat' ? timeLeft(watched, now) : undefined;
   const minuteLeft = boil.minute && boil.phase === 'on-heat' ? boil.minute.endsAt - now : 0;
   const ago = last ? Math.max(Math.floor((now - last.at) / 60_000), 0) : 0;
   return (
@@ -64,11 +71,13 @@ export function Readouts({ boil, gel_C, stop, byTemperature, left }: ReadoutsPro
             ? 'of the hard minute, left'
             : told !== undefined
               ? 'time left'
-              : boil.phase === 'off-heat'
-                ? 'on the heat, standing'
-                : boil.phase === 'done'
-                  ? 'was on the heat'
-                  : 'on the heat'}
+              : boil.phase === 'paused'
+                ? 'on the heat, put off now'
+                : boil.phase === 'off-heat'
+                  ? 'on the heat, standing'
+                  : boil.phase === 'done'
+                    ? 'was on the heat'
+                    : 'on the heat'}
         </p>
         {told !== undefined && minuteLeft <= 0 && (
           <p
@@ -121,6 +130,12 @@ export function Readouts({ boil, gel_C, stop, byTemperature, left }: ReadoutsPro
         {byTemperature ? ' on this thermometer' : `, near ${formats.temperature(gel_C)}`}
         {boil.boilingPoint_C !== undefined && (
           <> · water boils at {formats.temperature(boil.boilingPoint_C)}</>
+        )}
+        {curdles_C !== undefined && (
+          <>
+            {' '}
+            · <span className="text-bad">it curdles from {formats.temperature(curdles_C)}</span>
+          </>
         )}
       </p>
     </section>

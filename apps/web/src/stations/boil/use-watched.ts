@@ -1,12 +1,13 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { Watched } from '@idle-kettle/core';
-import { useBatch } from '../../batch/batch-context.js';
+import type { Boil, FormulaDocument, Watched } from '@idle-kettle/core';
+import { timeOfBatch, useBatch } from '../../batch/batch-context.js';
 import { useHabit } from '../../ui/habit.js';
 import type { WatchBoil } from '../../workers/forecast.worker.js';
 
-/** The clock goes on between readings, so it is worked out anew this often. */
+/** The clock goes on between readings, so it is worked out anew this often; in a fast simulation the more. */
 const EVERY_MS = 10_000;
+const FAST_MS = 2000;
 
 let worker: Remote<WatchBoil> | undefined;
 const watch = (): Remote<WatchBoil> =>
@@ -14,23 +15,43 @@ const watch = (): Remote<WatchBoil> =>
     new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' }),
   ));
 
-/** The forecast of the boil on the heat, worked out beside the page; undefined while there is none. */
+/** The forecast of the boil on the bench, worked out beside the page; undefined while there is none. */
 export function useWatched(): Watched | undefined {
   const { boil, document } = useBatch();
+  return useForecast(boil, document);
+}
+
+/** The forecast of any boil. */
+export function useForecast(boil: Boil, document: FormulaDocument | undefined): Watched | undefined {
   const { place } = useHabit();
   const [watched, setWatched] = useState<Watched>();
   const [round, setRound] = useState(0);
-  const asked = useRef(0);
+  const asked = useRef({ question: 0, busy: false });
+  const fast = (boil.simulated?.speed ?? 1) > 1;
   useEffect(() => {
-    const timer = setInterval(() => setRound((was) => was + 1), EVERY_MS);
+    const timer = setInterval(() => setRound((was) => was + 1), fast ? FAST_MS : EVERY_MS);
     return () => clearInterval(timer);
-  }, []);
+  }, [fast]);
   useEffect(() => {
+    if (!document) return;
+    const state = asked.current;
     // Only the newest question counts: an answer to an older one would jump back.
-    const question = ++asked.current;
-    void watch()(boil, document, place, Date.now()).then((answer) => {
-      if (question === asked.current) setWatched(answer);
-    });
+    const question = ++state.question;
+    // Readings come every second from a probe; the worker is asked again when it has answered.
+    const ask = async (): Promise<void> => {
+      if (state.busy) return;
+      state.busy = true;
+      // The readings themselves are in the boil; its log need not carry them over a second time.
+      const lean: Boil = { ...boil, log: boil.log.filter(({ event }) => event.type !== 'reading') };
+      try {
+        const answer = await watch()(lean, document, place, timeOfBatch(boil));
+        setWatched(answer);
+      } finally {
+        state.busy = false;
+        if (question !== state.question) setRound((was) => was + 1);
+      }
+    };
+    void ask();
   }, [boil, document, place, round]);
   return boil.phase === 'done' ? undefined : watched;
 }

@@ -19,6 +19,7 @@ import { useHabit } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
 import { FormulaCard } from './formula-card.js';
+import { today } from '../../data/clock.js';
 
 interface Filters {
   readonly search: string;
@@ -46,7 +47,7 @@ export function Formulas() {
   const formulas = useFormulas();
   const [filters, setFilters] = useState(NONE);
   const { place, southern } = useHabit();
-  const [month] = useState(() => new Date().getMonth() + 1);
+  const [month] = useState(() => today().getMonth() + 1);
   const { data } = formulas;
   const all = useMemo(
     () => (data ?? []).map((view) => ({ view, fruit: firstFruit(view.document), made: computeFormula(withoutPlace(view.document), place) })), // prettier-ignore

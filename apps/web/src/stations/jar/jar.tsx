@@ -1,22 +1,28 @@
-import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
-import { JAR_SIZES, jarWords, type JarsFilled } from '@idle-kettle/core';
+import { Link } from 'react-router';
+import { filledVolume_ml, HALF_PINT_ML, JAR_SIZES, jarWords, QUARTER_INCH_MM, type JarsFilled } from '@idle-kettle/core'; // prettier-ignore
 import { useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
 import { logEvent } from '../../data/log-event.js';
-import { outbox } from '../../data/outbox.js';
-import { useShelf } from '../../data/queries.js';
-import { JarPicture, jarName, jarsOf, partWords } from '../../ui/jar-picture.js';
+import { useKitchens, useShelf } from '../../data/queries.js';
+import { useFormats } from '../../ui/habit.js';
+import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
+import { Headspace } from './headspace.js';
+import { Lids } from './lids.js';
+import { Loads } from './loads.js';
 import { ProcessOfJars } from './process.js';
+import { PartJars, RunsOut } from './runs-out.js';
+import { SealsOfJars } from './seals.js';
+import { SizeRow } from './size-row.js';
+import { stockOf } from './stock-of.js';
+import { ToShelf } from './to-shelf.js';
 
-const PARTS = [0, 0.25, 0.5, 0.75] as const;
-
-/** Jars by size, the part jar, and onto the shelf. */
+/** Jars by size, the part jar, the process, the seals, and onto the shelf. */
 export function Jar() {
   const { id, balance, boil, document, formula, keeping } = useBatch();
+  const formats = useFormats();
+  const gear = useKitchens().data?.[0]?.gear;
   const { lots } = useShelf();
   const shelved = lots.some((lot) => lot.batchId === id);
   const planned = document.jars.map((jar) => jar.size);
@@ -32,17 +38,24 @@ export function Jar() {
   };
   const filled = boil.jarred.reduce((sum, jar) => sum + jar.full + jar.part, 0);
   const expected = balance?.jars.reduce((sum, jar) => sum + jar.count.high, 0) ?? 0;
-  const headspace_mm = keeping?.process?.headspace_mm ?? formula.jars[0]?.headspace_mm ?? 6.35;
-  const tooMany =
-    balance !== null &&
-    filled > balance.yieldBracket.most &&
-    boil.jarred.every((jar) => jar.size === 'half-pint');
+  const headspace_mm = keeping?.process?.headspace_mm ?? formula.jars[0]?.headspace_mm ?? QUARTER_INCH_MM;
+  const stock = stockOf(gear);
+  const volume_ml = filledVolume_ml(boil.jarred, headspace_mm, stock);
+  const most_ml = (balance?.yieldBracket.most ?? Infinity) * HALF_PINT_ML;
+  const add = (size: string): void => setExtra((was) => [...was, size]);
   return (
     <div className="grid items-start gap-4 lg:grid-cols-2">
       <div className="flex flex-col gap-4">
+        {/* The day after, the lids are what one comes back for. */}
+        <SealsOfJars minutes={keeping?.process?.minutes ?? boil.processed?.minutes} />
         <section aria-label="Jars filled" className="panel p-4">
           <h2 className="text-xl">Jars filled</h2>
           <p className="text-soft">Tap as each one is lidded. The last, part jar goes in the fridge.</p>
+          {boil.phase === 'on-heat' && filled > 0 && (
+            <p role="alert" className="mt-1 text-watch">
+              By the log the pot is still on the heat: say at the Boil station that it is done, or take the jars back.
+            </p>
+          )}
           <ul>
             {sizes.map((size) => (
               <SizeRow key={size} jar={of(size)} disabled={shelved} onChange={count} />
@@ -51,11 +64,7 @@ export function Jar() {
           {!shelved && (
             <label className="mt-3 flex items-center gap-2 text-sm text-soft">
               another size
-              <select
-                className="select w-44 text-base-content"
-                value=""
-                onChange={(event) => setExtra((was) => [...was, event.target.value])}
-              >
+              <select className="select w-44 text-base-content" value="" onChange={(event) => add(event.target.value)}>
                 <option value="">choose…</option>
                 {JAR_SIZES.filter((jar) => !sizes.includes(jar.id)).map((jar) => (
                   <option key={jar.id} value={jar.id}>
@@ -65,9 +74,14 @@ export function Jar() {
               </select>
             </label>
           )}
-          {tooMany && (
-            <p className="mt-2 text-sm text-watch">That is more than this pot can fill; count again?</p>
+          {volume_ml > most_ml && (
+            <p role="alert" className="mt-2 text-watch">
+              These jars hold {formats.volume(volume_ml)}; this pot can fill {formats.volume(most_ml)} at most, with no water boiled away. Count again?
+            </p>
           )}
+          {!shelved && balance && <RunsOut balance={balance} jarred={boil.jarred} stock={stock} headspace_mm={headspace_mm} shown={sizes} onAdd={add} />}
+          {!boil.processed && <PartJars jarred={boil.jarred} headspace_mm={headspace_mm} />}
+          {filled > 0 && (!shelved || boil.lids) && <Lids />}
         </section>
         {keeping && <ProcessOfJars keeping={keeping} />}
         {shelved ? (
@@ -89,13 +103,11 @@ export function Jar() {
                 .join(' and ')}
             </h2>
             <JarWall balance={balance} />
-            <p className="mt-2 text-soft">
-              Up to {expected.toFixed(1)} may come out, and one is spare. Headspace {headspace_mm.toFixed(0)}{' '}
-              mm ({headspace_mm > 10 ? '½' : '¼'} in) below the rim: less and it boils out under the lid, more
-              and the vacuum is weak.
-            </p>
+            <p className="mt-2 text-soft">Up to {expected.toFixed(1)} may come out, and one is spare.</p>
+            <Loads balance={balance} jarred={boil.jarred} method={keeping?.process?.method} />
           </section>
         )}
+        <Headspace mm={headspace_mm} />
         <Notice title="Hot glass, hot jam" tone="care">
           <ul className="mt-1 list-disc space-y-1.5 pl-5">
             <li>Hot jars for hot jam, on wood or a towel: cold glass or bare stone cracks them.</li>
@@ -104,121 +116,10 @@ export function Jar() {
               Skim or stir in the foam; let whole fruit and peel rest 5 to 10 minutes, so that they do not
               float.
             </li>
-            <li>Wipe rims, lids to fingertip tight.</li>
+            <li>Free bubbles with wood or plastic, never metal. Wipe rims, lids to fingertip tight.</li>
           </ul>
         </Notice>
       </div>
     </div>
   );
-}
-
-interface SizeRowProps {
-  readonly jar: JarsFilled;
-  readonly disabled: boolean;
-  readonly onChange: (jar: JarsFilled) => void;
-}
-
-function SizeRow({ jar, disabled, onChange }: SizeRowProps) {
-  const name = jarName(jar.size, 2);
-  return (
-    <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line py-3">
-      <JarPicture size={jar.size} fill={jar.full > 0 ? 1 : jar.part} scale={64} />
-      <span className="min-w-[5.5rem] flex-1 font-semibold">{name}</span>
-      <div className="flex items-center gap-2">
-        <button
-          type="button"
-          className="btn btn-square size-14"
-          aria-label={`One ${jarName(jar.size, 1)} less`}
-          disabled={disabled || jar.full === 0}
-          onClick={() => onChange({ ...jar, full: jar.full - 1 })}
-        >
-          <Minus aria-hidden="true" className="size-6" />
-        </button>
-        <output aria-label={`${name} filled`} className="display w-12 text-center text-[34px]">
-          {jar.full}
-        </output>
-        <button
-          type="button"
-          className="btn btn-square btn-secondary size-14"
-          aria-label={`One ${jarName(jar.size, 1)} more`}
-          disabled={disabled || jar.full >= 1000}
-          onClick={() => onChange({ ...jar, full: jar.full + 1 })}
-        >
-          <Plus aria-hidden="true" className="size-6" />
-        </button>
-      </div>
-      <div
-        role="radiogroup"
-        aria-label={`Part ${jarName(jar.size, 1)}`}
-        className="flex w-full flex-wrap items-center gap-1.5"
-      >
-        <span className="mr-1 text-sm text-soft">and a part jar</span>
-        {PARTS.map((part) => (
-          <button
-            key={part}
-            type="button"
-            role="radio"
-            aria-checked={Math.abs(jar.part - part) < 0.01}
-            disabled={disabled}
-            className={`btn btn-sm min-h-[44px] ${Math.abs(jar.part - part) < 0.01 ? 'btn-neutral' : ''}`}
-            onClick={() => onChange({ ...jar, part })}
-          >
-            {part === 0 ? 'none' : { 0.25: '¼', 0.5: '½', 0.75: '¾' }[part]}
-          </button>
-        ))}
-      </div>
-    </li>
-  );
-}
-
-/** Puts what was counted on the shelf, once. */
-function ToShelf({ filled }: { readonly filled: number }) {
-  const { id, boil } = useBatch();
-  const processed = boil.processed !== undefined;
-  const navigate = useNavigate();
-  const [busy, setBusy] = useState(false);
-  const put = async (): Promise<void> => {
-    setBusy(true);
-    const madeOn = new Date(boil.endedAt ?? Date.now()).toISOString().slice(0, 10);
-    for (const { size, full, part } of boil.jarred) {
-      if (full > 0) await outbox.addPut({ id: crypto.randomUUID(), batchId: id, size, count: full, madeOn });
-      if (part > 0)
-        await outbox.addPut({ id: crypto.randomUUID(), batchId: id, size, count: 1, partFill: part, madeOn });
-    }
-    toast.success(
-      processed ? 'On the shelf list' : 'On the shelf list as fridge jars: no process is in the log',
-    );
-    await navigate('../shelf');
-  };
-  return (
-    <>
-      <button
-        type="button"
-        className="btn btn-primary h-[60px] w-full text-lg"
-        disabled={filled === 0 || busy}
-        onClick={() => void put()}
-      >
-        Put{' '}
-        {filled === 0
-          ? 'them'
-          : boil.jarred
-              .map((jar) =>
-                [
-                  jar.full > 0 && jarsOf(String(jar.full), jar.size, jar.full),
-                  jar.part > 0 && `one ${partWords(jar.part)}`,
-                ]
-                  .filter(Boolean)
-                  .join(' and '),
-              )
-              .join(', ')}{' '}
-        on the shelf
-      </button>
-      {filled > 0 && !processed && (
-        <p className="mt-2 text-sm text-soft">
-          No process is in the log yet: jars put away now count as fridge jars until it is.
-        </p>
-      )}
-      {filled === 0 && <p className="mt-2 text-sm text-soft">Count the jars first.</p>}
-    </>
-  );
-}
+} // prettier-ignore

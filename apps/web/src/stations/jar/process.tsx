@@ -1,11 +1,13 @@
 import { useState } from 'react';
-import { PROCESS_BANDS, sterilisingMinutes, type Keeping } from '@idle-kettle/core';
-import { useBatch } from '../../batch/batch-context.js';
+import { PROCESS_BANDS, processClock, sterilisingMinutes, type Keeping } from '@idle-kettle/core';
+import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { PROCESS_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useKitchens } from '../../data/queries.js';
+import { useCallOut } from '../../ui/attention.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
+import { clock } from '../../ui/now.js';
 import { capital, sentence } from '../../ui/sentence.js';
 
 /** What the filled jars go through, from the published table at the stated altitude, and the record that they did. */
@@ -43,7 +45,13 @@ function ToProcess({
       ? gear?.canners.flatMap(({ marks }) => marks).find((each) => each.band === band)?.mark
       : undefined;
   const [minutes, setMinutes] = useState('');
-  const ran = minutes === '' ? process.minutes : Number(minutes);
+  // While the clock runs it is the clock that says; a slip of the thumb must not make the jars fit for the shelf.
+  const counted = processClock(boil, process.minutes, useBatchNow());
+  const byClock =
+    counted.phase === 'running'
+      ? Math.floor(counted.minutes - counted.left_ms / 60_000)
+      : Math.max(counted.minutes, process.minutes);
+  const ran = minutes === '' ? byClock : Number(minutes);
   const runs = Number.isFinite(ran) && ran >= 1 && ran <= 240;
   return (
     <section aria-label="Process" className="panel p-4">
@@ -74,6 +82,9 @@ function ToProcess({
         Table: {process.row}, {process.band}. {process.source}. Not a tested recipe: your extension service or
         food authority has the last word.
       </p>
+      {boil.jarred.length > 0 && (
+        <ProcessTimer minutes={process.minutes} steam={process.method === 'steam'} />
+      )}
       <form
         className="mt-3 flex flex-wrap items-end gap-3"
         onSubmit={(event) => {
@@ -94,7 +105,7 @@ function ToProcess({
             min={1}
             max={240}
             className="input w-28 text-base-content"
-            placeholder={String(process.minutes)}
+            placeholder={String(byClock)}
             value={minutes}
             onChange={(event) => setMinutes(event.target.value)}
           />
@@ -104,7 +115,11 @@ function ToProcess({
           className="btn btn-secondary h-[56px] flex-1"
           disabled={!runs || boil.jarred.length === 0}
         >
-          The jars went through {runs ? `${ran} min` : 'it'}
+          {counted.phase === 'running' && minutes === ''
+            ? runs
+              ? `Stopped early, after ${ran} min`
+              : 'It has only begun'
+            : `The jars went through ${runs ? `${ran} min` : 'it'}`}
         </button>
       </form>
       {boil.jarred.length === 0 && <p className="mt-1 text-sm text-soft">Count the jars first.</p>}
@@ -112,11 +127,72 @@ function ToProcess({
   );
 }
 
+/** The time of the process: begun at the right sign, from zero again when the boil is lost, then the rest. */
+export function ProcessTimer({ minutes, steam }: { readonly minutes: number; readonly steam: boolean }) {
+  const { id, boil } = useBatch();
+  const now = useBatchNow();
+  const { phase, left_ms, minutes: whole, lost } = processClock(boil, minutes, now);
+  useCallOut({ code: phase, text: phase === 'rest' ? 'Heat off, lid off away from the face' : 'Lift the jars' });
+  const { begun } = boil.process;
+  const begin = (): void => void logEvent(id, 'process-begun', { minutes: whole });
+  const sign = steam ? 'The steam is at its mark' : 'It is at a full rolling boil';
+  return (
+    <div role="group" aria-label="Clock of the process" className="mt-3 rounded-[12px] border-2 border-secondary p-4">
+      {phase === 'waiting' && (
+        <>
+          {lost > 0 && <p className="mb-2 text-watch">The boil was lost: back to it, and from zero again.</p>}
+          <button type="button" className="btn btn-primary h-16 w-full text-lg" onClick={begin}>
+            {sign}: start the {whole} min
+          </button>
+        </>
+      )}
+      {phase === 'running' && (
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <div>
+            <p className="text-soft">of {whole} min, left</p>
+            <p role="timer" className="display text-[58px] leading-none">{clock(left_ms + 999)}</p>
+            {begun !== undefined && begun.minutes !== minutes && (
+              <p className="mt-1 text-watch">
+                The altitude was changed while it ran: {minutes} min by the table now, {begun.minutes} when it began. The longer one counts.
+              </p>
+            )}
+            <p className="mt-1 text-soft">
+              {steam ? 'The steam stays at its mark, the vent turned away.' : 'An inch of water over the jars: top it up boiling, never cold.'}
+            </p>
+          </div>
+          <button type="button" className="btn h-16 text-lg" onClick={() => logEvent(id, 'process-lost', {})}>
+            {steam ? 'The steam fell' : 'The boil was lost'}
+          </button>
+        </div>
+      )}
+      {phase === 'rest' && (
+        <>
+          <p className="display text-2xl">Heat off, lid off away from the face</p>
+          <p className="text-soft">The jars rest in there. Left: <span role="timer">{clock(left_ms + 999)}</span></p>
+        </>
+      )}
+      {phase === 'over' && (
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <div>
+            <p className="display text-2xl">Lift them straight up</p>
+            <p className="text-soft">Upright, apart, on wood or a towel; untouched for 12 to 24 hours.</p>
+          </div>
+          <button type="button" className="btn h-14" onClick={begin}>
+            Another load: start again
+          </button>
+        </div>
+      )}
+    </div>
+  );
+} // prettier-ignore
+
 function Processed({ keeping }: { readonly keeping: Keeping }) {
   const { id, boil } = useBatch();
   const formats = useFormats();
   const { processed } = boil;
-  const entry = boil.log.findLast(({ event, undone }) => event.type === 'processed' && !undone);
+  const entry = boil.log.findLast(
+    ({ event, undone }) => event.type === 'processed' && !event.body.again && !undone,
+  );
   if (!processed || !entry) return null;
   const [first] = keeping.reasons;
   const good = keeping.verdict === 'shelf';
@@ -144,7 +220,7 @@ function Processed({ keeping }: { readonly keeping: Keeping }) {
       {processed.altitude_m !== null && `, at ${formats.altitude(processed.altitude_m)}`}.{' '}
       {first && sentence(first.text)}{' '}
       {good
-        ? `${capital(keeping.storage.text)}. Check every lid in 12 to 24 hours; what has not sealed goes in the fridge.`
+        ? `${capital(keeping.storage.text)}. Press every lid in 12 to 24 hours; above it says what to do with one that has not sealed.`
         : 'Keep these jars in the fridge, or process them again in full within 24 hours, with new lids.'}
     </Notice>
   );

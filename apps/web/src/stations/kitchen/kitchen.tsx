@@ -11,12 +11,14 @@ import { Notice } from '../../ui/notice.js';
 import { sentence } from '../../ui/sentence.js';
 import { Loading, Page } from '../../ui/page.js';
 import { Canners } from './canners.js';
+import { Instruments } from './instruments.js';
 import { JarStock } from './jar-stock.js';
 import { readForm, toForm, type KitchenForm } from './kitchen-form.js';
 import { Pectins } from './pectins.js';
 import { Places } from './places.js';
 import { Thermometers } from './thermometers.js';
 import { Burners, Vessels } from './vessels.js';
+import { today } from '../../data/clock.js';
 
 /** Where the kettle stands, and the person's units. */
 export function Kitchen() {
@@ -44,6 +46,7 @@ export function Kitchen() {
               <JarStock />
               <Pectins />
               <Burners />
+              <Instruments />
             </div>
           </div>
         </>
@@ -55,7 +58,7 @@ export function Kitchen() {
 function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
   const save = useSaveKitchen();
   const resolver: Resolver<KitchenForm> = (values) => {
-    const { errors } = readForm(values, kitchen, new Date());
+    const { errors } = readForm(values, kitchen, today());
     const entries = Object.entries(errors).map(([field, message]) => [field, { type: 'validate', message }]);
     return entries.length === 0
       ? { values, errors: {} }
@@ -76,7 +79,7 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
     try {
       const saved = await save.mutateAsync({
         id: kitchen.id,
-        settings: readForm(values, kitchen, new Date()).settings,
+        settings: readForm(values, kitchen, today()).settings,
       });
       reset(toForm(saved));
       toast.success('The kitchen is set');

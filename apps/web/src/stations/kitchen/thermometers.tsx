@@ -8,6 +8,7 @@ import { MeasureInput, TextInput } from '../../ui/measure-input.js';
 import { Entry, Section } from './section.js';
 import { useGear, withEntry, withoutEntry } from './use-gear.js';
 import { takeOut } from './vessels.js';
+import { today } from '../../data/clock.js';
 
 /** An error smaller than this is the reading of it, K. */
 const SAME_K = 0.3;
@@ -191,7 +192,7 @@ function Check({ thermometer, expected, onDone }: CheckProps) {
                 ...(ice !== undefined && { ice_C: ice }),
                 ...(boiling !== undefined && { boiling_C: boiling }),
                 expectedBoiling_C: Math.round(expected * 100) / 100,
-                checkedAt: new Date().toISOString(),
+                checkedAt: today().toISOString(),
               })
             }
           >

@@ -10,7 +10,15 @@ export function BatchShelf() {
   const lots = useShelf()
     .lots.filter((lot) => lot.batchId === id)
     .map((lot) => ({ ...lot, title: document.title }));
-  if (lots.length > 0) return <Lots lots={lots} />;
+  if (lots.length > 0)
+    return (
+      <div className="flex flex-col gap-3">
+        <Lots lots={lots} />
+        <Link to="../labels" className="btn btn-secondary h-14 text-lg">
+          Print labels
+        </Link>
+      </div>
+    );
   return (
     <Empty
       title="No jars from this batch yet"

@@ -14,9 +14,12 @@ import { useFormats } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
 import { clock, useNow } from '../../ui/now.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
+import { now as clockNow } from '../../data/clock.js';
 
 const DAY_MS = 86_400_000;
 const SHOWN_FINISHED = 8;
+/** So long Today asks for lids to be pressed; the shelf says it for ever. */
+const ASKED_FOR_MS = 14 * DAY_MS;
 
 /** What is on the stove, on the bench, and lately finished. */
 export function Today() {
@@ -26,15 +29,20 @@ export function Today() {
   const all = batches.data ?? [];
   const onStove = all.filter((batch) => batch.phase === 'on-heat' || batch.phase === 'off-heat');
   const onBench = all.filter((batch) => batch.phase === 'cold');
-  const toJar = all.filter((batch) => batch.phase === 'done' && !batch.onShelf);
-  const finished = all.filter((batch) => batch.phase === 'done' && batch.onShelf);
+  // Lids are pressed the day after, wherever the jars stand on the list.
+  const pressFor = ({ sealsDueAt }: BatchSummary): number =>
+    sealsDueAt === null ? -1 : clockNow() - Date.parse(sealsDueAt);
+  const toPress = all.filter((batch) => pressFor(batch) >= 0 && pressFor(batch) < ASKED_FOR_MS);
+  const over = all.filter((batch) => batch.phase === 'done' && !toPress.includes(batch));
+  const toJar = over.filter((batch) => !batch.onShelf);
+  const finished = over.filter((batch) => batch.onShelf);
   const start = (
     <button type="button" className="btn btn-primary h-14 text-lg" onClick={() => void newBatch()}>
       <Plus aria-hidden="true" className="size-5" /> New batch
     </button>
   );
   return (
-    <Page title="Today" lead={format(new Date(), 'EEEE d MMMM')} actions={start}>
+    <Page title="Today" lead={format(clockNow(), 'EEEE d MMMM')} actions={start}>
       {batches.isPending && !batches.isError && <Loading />}
       {batches.isError && all.length === 0 && (
         <Notice title="The batches cannot be fetched" tone="care">
@@ -76,6 +84,16 @@ export function Today() {
                   ? `${kitchenFraction(batch.jarsFilled)} jars counted`
                   : 'no jars counted yet'
               }
+            />
+          )}
+        </Group>
+        <Group title="Lids to press" batches={toPress}>
+          {(batch) => (
+            <LineCard
+              key={batch.id}
+              batch={batch}
+              to="jar"
+              note={`${kitchenFraction(batch.jarsFilled)} jars have cooled`}
             />
           )}
         </Group>

@@ -1,5 +1,6 @@
 import {
   Chart,
+  Decimation,
   Filler,
   Legend,
   LinearScale,
@@ -14,10 +15,20 @@ import annotation from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Boil, Watched } from '@idle-kettle/core';
-import type { Theme } from '../../app/theme.js';
-import { useFormats } from '../../ui/habit.js';
+import type { Theme } from '../app/theme.js';
+import { useFormats } from '../ui/habit.js';
 
-Chart.register(LineController, LineElement, PointElement, LinearScale, Tooltip, Filler, Legend, annotation);
+Chart.register(
+  LineController,
+  LineElement,
+  PointElement,
+  LinearScale,
+  Tooltip,
+  Filler,
+  Legend,
+  Decimation,
+  annotation,
+);
 
 const INK = {
   day: {
@@ -25,6 +36,7 @@ const INK = {
     line: '#dfd2bc',
     dot: '#a9531f',
     gel: '#33692f',
+    curdles: '#a3262f',
     ahead: '#6e2a4f',
     band: '#6e2a4f2e',
   },
@@ -33,6 +45,7 @@ const INK = {
     line: '#4a3a43',
     dot: '#efa467',
     gel: '#8ccb7e',
+    curdles: '#ff9b8f',
     ahead: '#e39bc2',
     band: '#e39bc240',
   },
@@ -48,6 +61,8 @@ interface CurveProps {
   /** What the line is: "gel line here", or where the finish will be. */
   readonly lineName: string;
   readonly theme: Theme;
+  /** Where the egg curdles, for a curd. */
+  readonly curdles_C: number | undefined;
   /** Where it may go. */
   readonly watched: Watched | undefined;
 }
@@ -58,12 +73,14 @@ interface Point {
 }
 
 const STEPS = 40;
+/** More readings than this are drawn as a line, and thinned. */
+const MANY = 40;
+const DRAWN = 400;
 
 /** The curve to come, dashed, between its early and its late end. Each is the same way walked faster or slower. */
-function ahead(watched: Watched | undefined, start: number, gel_C: number, toUnit: (celsius: number) => number, ink: (typeof INK)['day'] | (typeof INK)['night']) {
+function ahead(watched: Watched | undefined, start: number, gel_C: number, now: number, toUnit: (celsius: number) => number, ink: (typeof INK)['day'] | (typeof INK)['night']) {
   if (!watched || watched.path.length < 2) return [];
   const { low, mid, high } = watched.forecast.left_s;
-  const now = Date.now();
   const most = gel_C + 0.8;
   /** What it shows so many seconds from now, by a pot this much faster than the middle one. */
   const reading = (seconds: number, faster: number): number => {
@@ -96,6 +113,7 @@ export default function Curve({
   minutes,
   lineName,
   theme,
+  curdles_C,
   watched,
 }: CurveProps) {
   const formats = useFormats();
@@ -114,21 +132,28 @@ export default function Curve({
           borderColor: ink.dot,
           backgroundColor: ink.dot,
           borderWidth: 2,
-          pointRadius: 5,
-          tension: 0.25,
+          pointRadius: boil.readings.length > MANY ? 1.5 : 5,
+          tension: boil.readings.length > MANY ? 0 : 0.25,
         },
-        ...ahead(watched, start, gel_C, toUnit, ink),
+        ...ahead(watched, start, gel_C, watched?.now ?? start, toUnit, ink),
       ],
     }),
     [boil.readings, start, toUnit, ink, watched, gel_C],
   );
-  const values = boil.readings.map((reading) => reading.temperature_C);
-  const least = Math.min(boilingPoint_C - 1, ...values);
-  const most = Math.max(gel_C + 1.5, ...values);
+  const lowest = boil.readings.reduce((low, { temperature_C }) => Math.min(low, temperature_C), boilingPoint_C - 1); // prettier-ignore
+  // Once it boils, the degrees that matter are the last few; how it was warmed is no longer drawn.
+  const boils =
+    curdles_C === undefined &&
+    boil.readings.some(({ temperature_C }) => temperature_C > boilingPoint_C - 0.5);
+  const least = boils ? Math.max(lowest, boilingPoint_C - 2) : lowest;
+  const most = boil.readings.reduce((high, { temperature_C }) => Math.max(high, temperature_C), (curdles_C ?? gel_C) + 1.5); // prettier-ignore
+  const step = most - least > 30 ? 20 : most - least > 12 ? 5 : 2;
   // Four equal stretches of whole minutes.
   const longest = Math.max(Math.ceil((minutes + 2) / 20) * 20, 20);
   const options: ChartOptions<'line'> = {
     animation: false,
+    // What is drawn is given as points already; only so can it be thinned.
+    parsing: false,
     maintainAspectRatio: false,
     scales: {
       x: {
@@ -140,15 +165,16 @@ export default function Curve({
         ticks: { color: ink.soft, font: FONT, callback: (value) => `${value} min`, stepSize: longest / 4 },
       },
       y: {
-        min: Math.floor(toUnit(least) / 2) * 2,
-        max: Math.ceil(toUnit(most) / 2) * 2,
+        min: Math.floor(toUnit(least) / step) * step,
+        max: Math.ceil(toUnit(most) / step) * step,
         grid: { color: ink.line },
         border: { display: false },
-        ticks: { color: ink.soft, font: FONT, callback: (value) => `${value}°`, stepSize: 2 },
+        ticks: { color: ink.soft, font: FONT, callback: (value) => `${value}°`, stepSize: step },
       },
     },
     plugins: {
       legend: { display: false },
+      decimation: { enabled: true, algorithm: 'lttb', samples: DRAWN, threshold: DRAWN },
       tooltip: {
         callbacks: {
           title: (items) => `${(items[0]?.parsed.x ?? 0).toFixed(1)} min`,
@@ -173,6 +199,25 @@ export default function Curve({
               font: { ...FONT, size: 15, weight: 'bold' },
             },
           },
+          ...(curdles_C !== undefined && {
+            curdles: {
+              type: 'line',
+              yMin: toUnit(curdles_C),
+              yMax: toUnit(curdles_C),
+              borderColor: ink.curdles,
+              borderWidth: 3,
+              borderDash: [4, 4],
+              label: {
+                display: true,
+                content: `curdles ${formats.degrees(curdles_C)}`,
+                position: 'start',
+                yAdjust: -13,
+                backgroundColor: 'transparent',
+                color: ink.curdles,
+                font: { ...FONT, size: 15, weight: 'bold' },
+              },
+            },
+          }),
         },
       },
     },

@@ -1,0 +1,68 @@
+import { randomUUID } from 'node:crypto';
+import type { BatchSummary, ProblemBody } from '@idle-kettle/contract';
+import { damsonJam, newBatch, startTestApp, type TestApp } from '../testing/app.js';
+import { freshDatabase } from '../testing/database.js';
+
+let kitchen: TestApp;
+beforeAll(async () => {
+  kitchen = await startTestApp(await freshDatabase('kettle_test_list'));
+});
+afterAll(() => kitchen.close());
+
+const list = async (query: Record<string, string | number> = {}): Promise<BatchSummary[]> =>
+  (await kitchen.http.get('/api/batches').query(query).expect(200)).body as BatchSummary[];
+const titles = async (query: Record<string, string | number>): Promise<string[]> =>
+  (await list(query)).map(({ title }) => title);
+
+test('found by name or by a note, as it is typed; by kind; page by page, none twice', async () => {
+  const made = [];
+  for (const [title, kind] of [
+    ['Damson jam', 'jam'],
+    ['Quince jelly', 'jelly'],
+    ['50 % pear butter', 'fruit-butter'],
+    ['Damson and quince', 'jam'],
+    ['Redcurrant jelly', 'jelly'],
+  ] as const)
+    // prettier-ignore
+    made.push(await newBatch(kitchen.http, damsonJam({ title, kind })));
+  const note = (batchId: string | undefined, text: string) =>
+    kitchen.http
+      .post(`/api/batches/${batchId ?? ''}/events`)
+      .send({ events: [{ id: randomUUID(), type: 'note', at: new Date().toISOString(), device: 'bench', body: { text } }] })
+      .expect(200); // prettier-ignore
+  await note(made[4], 'Dripped beside the quinces');
+
+  expect(await titles({ search: 'damson' })).toEqual(['Damson and quince', 'Damson jam']);
+  expect(await titles({ search: 'QUINCE' })).toEqual(['Redcurrant jelly', 'Damson and quince', 'Quince jelly']); // prettier-ignore
+  expect(await titles({ search: '50 %' })).toEqual(['50 % pear butter']);
+  expect(await titles({ search: '_' })).toEqual([]);
+  expect(await titles({ search: "'; DROP TABLE batches; --" })).toEqual([]);
+  expect(await titles({ kind: 'jelly' })).toEqual(['Redcurrant jelly', 'Quince jelly']);
+  expect(await titles({ kind: 'jelly', search: 'quince' })).toEqual(['Redcurrant jelly', 'Quince jelly']);
+
+  const pages: BatchSummary[] = [];
+  for (let page = await list({ limit: 2 }); page.length > 0; page = await list({ limit: 2, before: page.at(-1)?.createdAt ?? '' })) pages.push(...page); // prettier-ignore
+  expect(pages.map(({ id }) => id)).toEqual(made.toReversed());
+});
+
+test('the score of an opened jar is in the list', async () => {
+  const id = await newBatch(kitchen.http, damsonJam({ title: 'Scored' }));
+  expect((await list({ search: 'Scored' }))[0]?.score).toBeNull();
+  await kitchen.http
+    .post(`/api/batches/${id}/events`)
+    .send({ events: [{ id: randomUUID(), type: 'scored', at: new Date().toISOString(), device: 'bench', body: { set: -1, taste: 5 } }] })
+    .expect(200); // prettier-ignore
+  expect((await list({ search: 'Scored' }))[0]?.score).toEqual({ set: -1, taste: 5 });
+});
+
+test.each([
+  ['kind', 'soup'],
+  ['limit', '1000'],
+  ['before', 'yesterday'],
+])('a wrong %s is named', async (path, value) => {
+  const { body } = await kitchen.http
+    .get('/api/batches')
+    .query({ [path]: value })
+    .expect(400);
+  expect((body as ProblemBody).errors?.map((error) => error.path)).toEqual([path]);
+});

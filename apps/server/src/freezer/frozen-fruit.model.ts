@@ -1,0 +1,24 @@
+import type { InferAttributes, InferCreationAttributes } from 'sequelize';
+import { Column, DataType, Model, PrimaryKey, Table } from 'sequelize-typescript';
+
+@Table({ tableName: 'frozen_fruit', timestamps: false })
+export class FrozenFruit extends Model<InferAttributes<FrozenFruit>, InferCreationAttributes<FrozenFruit>> {
+  @PrimaryKey
+  @Column(DataType.UUID)
+  declare id: string;
+
+  @Column({ type: DataType.UUID, field: 'household_id' })
+  declare householdId: string;
+
+  @Column(DataType.TEXT)
+  declare ingredient: string;
+
+  @Column({ type: DataType.DOUBLE, field: 'mass_kg' })
+  declare mass_kg: number;
+
+  @Column(DataType.TEXT)
+  declare note: string;
+
+  @Column({ type: DataType.DATEONLY, field: 'frozen_on' })
+  declare frozenOn: string;
+}

@@ -1,0 +1,27 @@
+const SECOND_MS = 1000;
+
+/** Lets so many messages a second through, by sender. */
+export class Flood {
+  private readonly heard = new Map<string, { second: number; count: number }>();
+
+  constructor(private readonly most: number) {}
+
+  /** Counts one more. @returns whether it is too many. @param now milliseconds, of a clock that does not jump */
+  over(sender: string, now: number): boolean {
+    const second = Math.floor(now / SECOND_MS);
+    const last = this.heard.get(sender);
+    const count = last?.second === second ? last.count + 1 : 1;
+    this.heard.set(sender, { second, count });
+    return count > this.most;
+  }
+}
+
+/** The most values that share one second. @param times ISO 8601 */
+export function mostInASecond(times: readonly string[]): number {
+  const counts = new Map<number, number>();
+  for (const time of times) {
+    const second = Math.floor(Date.parse(time) / SECOND_MS);
+    counts.set(second, (counts.get(second) ?? 0) + 1);
+  }
+  return Math.max(0, ...counts.values());
+}

@@ -1,0 +1,28 @@
+import { useMemo } from 'react';
+import { batchNow, nextAction, probeTroubles, weighEvidence, type Boil, type NextAction, type PotFormula, type ProbeTrouble, type Verdict, type Watched } from '@idle-kettle/core'; // prettier-ignore
+import { useNow } from '../../ui/now.js';
+
+/** Ten seconds are near enough for advice. */
+const TO_MS = 10_000;
+const useAboutNow = (boil: Boil): number => Math.floor(batchNow(boil, useNow()) / TO_MS) * TO_MS;
+
+/** What to do now in a pot, and what the evidence says. @param fill how full its pan stands, share of its depth */
+export function useAdvice(
+  boil: Boil,
+  formula: PotFormula | undefined,
+  watched: Watched | undefined,
+  fill?: number,
+): { readonly next?: NextAction | undefined; readonly verdict?: Verdict | undefined } {
+  const now = useAboutNow(boil);
+  return useMemo(() => {
+    if (!formula) return {};
+    const verdict = watched && weighEvidence(boil, formula, watched, now);
+    return { verdict, next: nextAction(boil, formula, watched, verdict, now, fill) };
+  }, [boil, formula, watched, now, fill]);
+}
+
+/** What is wrong with the instruments in a pot. */
+export function useTroubles(boil: Boil): readonly ProbeTrouble[] {
+  const now = useAboutNow(boil);
+  return useMemo(() => probeTroubles(boil, now), [boil, now]);
+}

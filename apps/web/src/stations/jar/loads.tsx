@@ -1,0 +1,32 @@
+import { cannerLoads, type Balance, type JarsFilled } from '@idle-kettle/core';
+import { useKitchens } from '../../data/queries.js';
+
+interface LoadsProps {
+  readonly balance: Balance;
+  readonly jarred: readonly JarsFilled[];
+  readonly method: 'boiling-water' | 'steam' | undefined;
+}
+
+/** How often each canner is filled for the jars that were filled, or may be; what waits stays hot. */
+export function Loads({ balance, jarred, method }: LoadsProps) {
+  const canners = useKitchens().data?.[0]?.gear.canners ?? [];
+  if (method === undefined) return null;
+  const filled = jarred.filter(({ full }) => full > 0);
+  const jars = filled.length > 0
+    ? filled.map(({ size, full }) => ({ size, count: full }))
+    : balance.jars.map(({ size, count }) => ({ size, count: Math.ceil(count.high) }));
+  return canners
+    .filter((canner) => canner.method === method)
+    .map((canner) => {
+      const found = cannerLoads(canner, jars);
+      return (
+        <p key={canner.id} className="mt-2">
+          {found === undefined
+            ? `${canner.name}: how many of these jars fit is not written down at Kitchen.`
+            : found.loads === 1
+              ? `${canner.name}: one load.${method === 'steam' ? ' No spacer jars are needed for a part load.' : ''}`
+              : `${canner.name}: ${found.loads} loads, about ${found.first} jars in the first. The others stay hot meanwhile: the pot lidded on its lowest heat, the jars in hot water.`}
+        </p>
+      );
+    });
+} // prettier-ignore

@@ -1,0 +1,57 @@
+import { fillVolume_ml, findJar, jarsInstead, smallerJarFor, type Balance, type JarsFilled, type JarStock } from '@idle-kettle/core'; // prettier-ignore
+import { jarName, jarsOf, partWords } from '../../ui/jar-picture.js';
+
+interface RunsOutProps {
+  readonly balance: Balance;
+  readonly jarred: readonly JarsFilled[];
+  readonly stock: readonly JarStock[];
+  readonly headspace_mm: number;
+  readonly shown: readonly string[];
+  readonly onAdd: (size: string) => void;
+}
+
+/** Where there are fewer jars of a size than may come out: what else is in the kitchen for the rest. */
+export function RunsOut({ balance, jarred, stock, headspace_mm, shown, onAdd }: RunsOutProps) {
+  const short = balance.jars.flatMap(({ size, count }) => {
+    const have = stock.find((each) => each.size === size)?.count;
+    const jar = findJar(size);
+    const wanted = Math.max(Math.ceil(count.high), jarred.find((each) => each.size === size)?.full ?? 0);
+    if (have === undefined || jar === undefined || wanted <= have) return [];
+    const over_ml = (count.high - have) * fillVolume_ml(jar, headspace_mm);
+    return [{ size, have, wanted, instead: jarsInstead(over_ml, size, stock, headspace_mm) }];
+  });
+  return short.map(({ size, have, wanted, instead: { jars } }) => (
+    <div key={size} className="mt-3 rounded-[12px] border border-line p-3">
+      <p>
+        {jarsOf(String(have), size, have)} in the kitchen, and {wanted} may be wanted.{' '}
+        {jars.length > 0
+          ? `For the rest: ${jars.map((each) => jarsOf(String(each.count), each.size, each.count)).join(' and ')}.`
+          : 'No other size is written down at Kitchen: have a clean fridge jar ready for the rest.'}
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {jars
+          .filter((each) => !shown.includes(each.size))
+          .map((each) => (
+            <button key={each.size} type="button" className="btn" onClick={() => onAdd(each.size)}>
+              Fill {jarName(each.size, 2)} too
+            </button>
+          ))}
+      </div>
+    </div>
+  ));
+}
+
+/** A remainder that fills a smaller jar to its headspace can be processed; else it is a fridge jar. */
+export function PartJars({ jarred, headspace_mm }: { readonly jarred: readonly JarsFilled[]; readonly headspace_mm: number }) {
+  return jarred
+    .filter(({ part }) => part > 0)
+    .map(({ size, part }) => {
+      const smaller = smallerJarFor(size, part, headspace_mm);
+      return (
+        <p key={size} className="mt-2 text-sm text-soft">
+          {`A ${jarName(size, 1)} ${partWords(part)} is a fridge jar, eaten first: air under the lid.`}
+          {smaller && ` The same fills one ${smaller.name[0]} to its headspace, and that one can be processed.`}
+        </p>
+      );
+    });
+} // prettier-ignore

@@ -1,0 +1,166 @@
+import { format } from 'date-fns';
+import { lazy, Suspense } from 'react';
+import { Link, useParams } from 'react-router';
+import { firstFruit } from '@idle-kettle/core';
+import { useTheme } from '../../app/theme.js';
+import { KIND_WORDS, SET_WORDS } from '../../batch/words.js';
+import { logEvent } from '../../data/log-event.js';
+import { fruitStyle } from '../../ui/fruit-colour.js';
+import { useFormats } from '../../ui/habit.js';
+import { Notice } from '../../ui/notice.js';
+import { Loading, Page } from '../../ui/page.js';
+import { outcomeRows, saidRows } from './outcome-rows.js';
+import { useTold, type Told } from './use-told.js';
+
+const Curve = lazy(() => import('../../batch/boil-curve.js'));
+
+/** One batch as a story, or several side by side. */
+export function Story() {
+  const ids = (useParams().ids ?? '').split(',').filter((id) => id !== '').slice(0, 4);
+  return (
+    <Page
+      title={ids.length > 1 ? 'Side by side' : 'How it went'}
+      actions={
+        <Link to="/logbook" className="btn">
+          To the logbook
+        </Link>
+      }
+    >
+      <div className={`grid items-start gap-4 ${ids.length > 1 ? 'md:grid-cols-2 xl:grid-cols-3' : ''}`}>
+        {ids.map((id) => (
+          <One key={id} id={id} alone={ids.length === 1} />
+        ))}
+      </div>
+    </Page>
+  );
+} // prettier-ignore
+
+function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
+  const { told, failed } = useTold(id);
+  const theme = useTheme();
+  if (failed && !told)
+    return (
+      <Notice title="This batch cannot be fetched" tone="care">
+        It is not there, or the server does not answer.
+      </Notice>
+    );
+  if (!told) return <Loading />;
+  const { batch, boil } = told;
+  const { document } = batch;
+  return (
+    <article aria-label={document.title} style={fruitStyle(firstFruit(document), theme)} className="panel overflow-hidden">
+      <div aria-hidden="true" className="h-2" style={{ background: 'var(--fruit)' }} />
+      <div className="flex flex-col gap-4 p-4">
+        <header>
+          <h2 className="display text-2xl">{document.title === '' ? 'Unnamed batch' : document.title}</h2>
+          <p className="text-soft">
+            {KIND_WORDS[document.kind]}, {format(boil.endedAt ?? boil.startedAt ?? new Date(batch.createdAt), 'EEEE d MMMM yyyy')}
+          </p>
+        </header>
+        <Planned told={told} />
+        {alone && boil.readings.length > 1 && (
+          <div className="h-[280px]">
+            <Suspense fallback={<p className="text-soft">Drawing the curve…</p>}>
+              <Curve
+                boil={boil}
+                gel_C={boil.gelTemperature_C ?? 0}
+                boilingPoint_C={boil.boilingPoint_C ?? 100}
+                minutes={Math.ceil(((boil.endedAt ?? boil.readings.at(-1)?.at ?? 0) - (boil.startedAt ?? 0)) / 60_000) + 2}
+                lineName={document.finish.type === 'gel-temperature' ? 'gel line then' : 'finish near'}
+                theme={theme}
+                watched={undefined}
+                curdles_C={undefined}
+              />
+            </Suspense>
+          </div>
+        )}
+        <Said told={told} />
+        <Score told={told} />
+        <p className="flex flex-wrap gap-x-5">
+          {(['boil', 'jar', 'shelf'] as const).map((station) => (
+            <Link key={station} to={`/batches/${id}/${station}`} className="flex min-h-[44px] items-center underline">
+              {{ boil: 'Its whole log', jar: 'Its jars', shelf: 'On the shelf' }[station]}
+            </Link>
+          ))}
+        </p>
+      </div>
+    </article>
+  );
+} // prettier-ignore
+
+function Planned({ told }: { readonly told: Told }) {
+  const formats = useFormats();
+  return (
+    <table className="w-full text-left">
+      <thead className="text-sm text-soft">
+        <tr>
+          <td />
+          <th scope="col" className="py-1 font-normal">planned</th>
+          <th scope="col" className="py-1 font-normal">happened</th>
+        </tr>
+      </thead>
+      <tbody>
+        {outcomeRows(told.outcome, formats).map(({ name, planned, happened, off }) => (
+          <tr key={name} className="border-t border-line">
+            <th scope="row" className="py-2 pr-2 font-normal text-soft">{name}</th>
+            <td className="py-2 pr-2">{planned}</td>
+            <td className={`py-2 font-bold ${off ? 'text-watch' : ''}`}>
+              {happened}
+              {off && <span className="block text-sm font-normal">not as planned</span>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+} // prettier-ignore
+
+function Said({ told }: { readonly told: Told }) {
+  const rows = saidRows(told);
+  if (rows.length === 0) return null;
+  return (
+    <ul aria-label="Tests and notes">
+      {rows.map(({ name, text }, i) => (
+        <li key={i} className="flex gap-3 border-t border-line py-2">
+          <span className="w-28 shrink-0 text-sm text-soft">{name}</span>
+          <span>{text}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** How it had set and tasted once a jar was opened; a tap, and another tap changes it. */
+function Score({ told: { batch, outcome } }: { readonly told: Told }) {
+  const { set, taste } = outcome.score ?? { set: undefined, taste: undefined };
+  const score = (change: { set?: number; taste?: number }): void =>
+    void logEvent(batch.id, 'scored', { set: set ?? 0, taste: taste ?? 3, ...change });
+  if (outcome.yield_ml.actual === undefined) return null;
+  return (
+    <section aria-label="Opened and tasted">
+      <h3 className="text-lg">Opened and tasted</h3>
+      <div role="radiogroup" aria-label="Set" className="mt-1 flex flex-wrap gap-1.5">
+        {SET_WORDS.map((word, i) => (
+          <button key={word} type="button" role="radio" aria-checked={set === i - 2} className={`btn ${set === i - 2 ? 'btn-neutral' : ''}`} onClick={() => score({ set: i - 2 })}>
+            {word}
+          </button>
+        ))}
+      </div>
+      <div role="radiogroup" aria-label="Taste, of 5" className="mt-2 flex flex-wrap items-center gap-1.5">
+        <span className="mr-1 text-soft">taste</span>
+        {[1, 2, 3, 4, 5].map((value) => (
+          <button key={value} type="button" role="radio" aria-checked={taste === value} className={`btn w-12 ${taste === value ? 'btn-neutral' : ''}`} onClick={() => score({ taste: value })}>
+            {value}
+          </button>
+        ))}
+      </div>
+      {set !== undefined && set !== 0 && (
+        <p className="mt-2 text-soft">
+          {set < 0
+            ? 'Softer than wanted: next time stop a little later, or look at pectin and acid at the Balance station.'
+            : 'Firmer than wanted: next time stop a little sooner.'}
+        </p>
+      )}
+    </section>
+  );
+} // prettier-ignore

@@ -1,0 +1,120 @@
+import { useQuery } from '@tanstack/react-query';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { FrozenFruitView, SaveFrozenFruit } from '@idle-kettle/contract';
+import { ingredientById, lineFromText, readFormula } from '@idle-kettle/core';
+import { ApiProblem, request } from '../../data/api.js';
+import { today } from '../../data/clock.js';
+import { keys, queryClient } from '../../data/queries.js';
+import { useFormats } from '../../ui/habit.js';
+import { sentence } from '../../ui/sentence.js';
+
+/** Fruit as it is typed: an amount that weighs something, and what it is. */
+function readFruit(text: string): Pick<SaveFrozenFruit, 'ingredient' | 'mass_kg'> | string {
+  const { formula, problems } = readFormula({ format: 'idle-kettle/formula', version: 1, title: '', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [lineFromText(text)] }); // prettier-ignore
+  const [line] = formula.lines;
+  const [problem] = problems;
+  if (!line || problem) return problem?.message ?? 'write an amount and a fruit, such as "1.8 kg damsons"';
+  return { ingredient: line.ingredient.id, mass_kg: Math.round(line.mass_kg.mid * 1000) / 1000 };
+}
+
+async function change(act: () => Promise<unknown>, done: string, back: () => Promise<unknown>): Promise<boolean> {
+  const ask = (): Promise<void> => queryClient.invalidateQueries({ queryKey: keys.freezer });
+  try {
+    await act();
+    await ask();
+    toast(done, { action: { label: 'Take it back', onClick: () => void back().then(ask) }, duration: 8000 });
+    return true;
+  } catch (error) {
+    toast.error(error instanceof ApiProblem ? (error.problem.errors?.[0]?.message ?? error.message) : 'The server does not answer; nothing was changed'); // prettier-ignore
+    return false;
+  }
+} // prettier-ignore
+
+/** Fruit that waits in the freezer for a quiet day. */
+export function Freezer() {
+  const formats = useFormats();
+  const fruit = useQuery({ queryKey: keys.freezer, queryFn: () => request<FrozenFruitView[]>('GET', '/freezer') });
+  const [text, setText] = useState('');
+  const [note, setNote] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const save = (id: string, body: SaveFrozenFruit): Promise<unknown> => request('PUT', `/freezer/${id}`, body);
+  const add = async (): Promise<void> => {
+    const read = readFruit(text);
+    if (typeof read === 'string') {
+      setProblem(read);
+      return;
+    }
+    const id = crypto.randomUUID();
+    const body = { ...read, note: note.trim(), frozenOn: format(today(), 'yyyy-MM-dd') };
+    if (await change(() => save(id, body), `${text.trim()} in the freezer`, () => request('DELETE', `/freezer/${id}`))) {
+      setText('');
+      setNote('');
+    }
+  };
+  const nameOf = (id: string): string => ingredientById(id)?.name[1] ?? id;
+  return (
+    <section aria-label="In the freezer" className="panel mt-4 p-4">
+      <h2 className="text-xl">Fruit waiting in the freezer</h2>
+      <p className="text-soft">Part-thaw it, and count the drip: it is juice of the fruit.</p>
+      <ul>
+        {fruit.data?.map(({ id, ...body }) => (
+          <li key={id} className="flex flex-wrap items-center gap-3 border-b border-line py-2">
+            <span className="min-w-[12rem] flex-1">
+              <span className="font-semibold">
+                {formats.mass(body.mass_kg)} {nameOf(body.ingredient)}
+              </span>
+              <span className="block text-sm text-soft">
+                since {format(parseISO(body.frozenOn), 'd MMM yyyy')}
+                {body.note !== '' && `, ${body.note}`}
+              </span>
+            </span>
+            <button
+              type="button"
+              className="btn"
+              aria-label={`${formats.mass(body.mass_kg)} ${nameOf(body.ingredient)} used`}
+              onClick={() => void change(() => request('DELETE', `/freezer/${id}`), `${nameOf(body.ingredient)} used`, () => save(id, body))}
+            >
+              Used
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="mt-3 flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void add();
+        }}
+      >
+        <label className="flex min-w-[12rem] flex-1 flex-col gap-1 text-sm text-soft">
+          how much of which fruit
+          <input
+            className={`input w-full text-base-content ${problem === undefined ? '' : 'input-error'}`}
+            aria-invalid={problem !== undefined}
+            maxLength={100}
+            placeholder="1.8 kg damsons"
+            value={text}
+            onChange={(event) => {
+              setText(event.target.value);
+              setProblem(undefined);
+            }}
+          />
+        </label>
+        <label className="flex min-w-[10rem] flex-1 flex-col gap-1 text-sm text-soft">
+          note
+          <input className="input w-full text-base-content" maxLength={100} placeholder="pitted, lower drawer" value={note} onChange={(event) => setNote(event.target.value)} />
+        </label>
+        <button type="submit" className="btn btn-secondary" disabled={text.trim() === ''}>
+          Put it in
+        </button>
+      </form>
+      {problem !== undefined && (
+        <p role="alert" className="mt-1 text-bad">
+          {sentence(problem)}
+        </p>
+      )}
+    </section>
+  );
+} // prettier-ignore
