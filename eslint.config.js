@@ -33,6 +33,25 @@ export default tseslint.config(
     rules: hooks.configs.recommended.rules,
   },
   {
+    // Time comes from one port on each side, so that a test can hold it.
+    files: ['apps/{web,server}/src/**/*.{ts,tsx}'],
+    ignores: [
+      '**/*.test.{ts,tsx}',
+      'apps/web/src/data/clock.ts',
+      'apps/server/src/{clock,database,testing}/**',
+    ],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "CallExpression[callee.object.name='Date'][callee.property.name='now'], NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'take the time from the clock (web: data/clock, server: Clock)',
+        },
+      ],
+    },
+  },
+  {
     files: ['**/*.test.{ts,tsx}'],
     rules: {
       '@typescript-eslint/no-unsafe-assignment': 'off',

@@ -1,18 +1,17 @@
 import { expect, test } from '@playwright/test';
-import { layOut, panel, setAltitude } from './support/bench.js';
+import { layOut, panel } from './support/bench.js';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
 test.beforeAll(async () => {
-  kettle = await KettleServer.begin('bad');
+  kettle = await KettleServer.begin('bad', { altitude_m: 1180 });
 });
 test.afterAll(() => kettle.end());
 
 test('what cannot be understood is named at its line, stays as typed, and the rest is computed', async ({
   page,
 }) => {
-  await page.goto(`${kettle.address}/kitchen`);
-  await setAltitude(page, '1180 m');
+  await page.goto(kettle.address);
   await layOut(page, 'Odd jam', ['2 kg plums', '1.8 kg sugar']);
   const yieldLine = panel(page).getByRole('region', { name: /^Yield/ });
   await expect(yieldLine).toBeVisible();

@@ -1,15 +1,14 @@
 import { expect, test } from '@playwright/test';
-import { layOut, panel, setAltitude } from './support/bench.js';
+import { layOut, panel } from './support/bench.js';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
 test.beforeAll(async () => {
-  kettle = await KettleServer.begin('bench');
+  kettle = await KettleServer.begin('bench', { altitude_m: 1180 });
 });
 test.afterAll(() => kettle.end());
 test.beforeEach(async ({ page }) => {
-  await page.goto(`${kettle.address}/kitchen`);
-  await setAltitude(page, '1180 m');
+  await page.goto(kettle.address);
 });
 
 test('a formula is made to fit jars, the fruit on the table or the pan, and back', async ({ page }) => {
@@ -149,3 +148,18 @@ test('sliders solve for the lines: sharper by lemon, softer by where it is stopp
   await expect(page.getByLabel('Amount of lemon juice, bottled')).toHaveCount(0);
   await expect(page.getByLabel('Amount of white sugar')).toHaveValue('2.2 kg');
 });
+
+test('a slider touched the moment after a line was typed steers the formula with that line in it', async ({ page }) => {
+  await layOut(page, 'Damson jam', ['2.4 kg damsons', '300 ml water']);
+  await expect(page.getByRole('slider', { name: 'Sharpness' })).toBeVisible();
+  await page.getByLabel('New line: amount and ingredient').fill('2.2 kg sugar');
+  await page.evaluate(async () => {
+    document.querySelector<HTMLInputElement>('[data-key="l"]')?.form?.requestSubmit();
+    await new Promise((resolve) => setTimeout(resolve, 0));
+    const range = document.querySelector<HTMLInputElement>('[aria-label="Sharpness"]');
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(range, '4.1');
+    range?.dispatchEvent(new Event('input', { bubbles: true }));
+  });
+  await expect(page.getByLabel('Amount of lemon juice, bottled')).toHaveValue(/ml$/);
+  await expect(page.getByLabel('Amount of white sugar')).toHaveValue('2.2 kg');
+}); // prettier-ignore

@@ -1,17 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { expect, test } from '@playwright/test';
-import { layOut, setAltitude } from './support/bench.js';
+import { layOut } from './support/bench.js';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
 test.beforeAll(async () => {
-  kettle = await KettleServer.begin('forecast');
+  kettle = await KettleServer.begin('forecast', { altitude_m: 1180 });
 });
 test.afterAll(() => kettle.end());
 
 test('time left, what to do next, and evidence that contradicts itself, from what was logged', async ({ page }) => {
-  await page.goto(`${kettle.address}/kitchen`);
-  await setAltitude(page, '1180 m');
+  await page.goto(kettle.address);
   const id = await layOut(page, 'Damson jam', ['2.4 kg damsons, pitted', '300 ml water', '2.2 kg sugar']);
   await expect.poll(() => kettle.get<{ revision?: number }>(`/api/batches/${id}`).then((batch) => batch.revision ?? 0)).toBeGreaterThan(0);
 

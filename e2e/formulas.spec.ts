@@ -1,16 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { layOut, setAltitude } from './support/bench.js';
+import { layOut } from './support/bench.js';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
 test.beforeAll(async () => {
-  kettle = await KettleServer.begin('formulas');
+  kettle = await KettleServer.begin('formulas', { altitude_m: 1180 });
 });
 test.afterAll(() => kettle.end());
 test.beforeEach(async ({ page }) => {
-  await page.goto(`${kettle.address}/kitchen`);
-  await setAltitude(page, '1180 m');
+  await page.goto(kettle.address);
 });
 
 const RECIPE = `Quince and pear jam

@@ -1,10 +1,10 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { panel, setAltitude } from './support/bench.js';
+import { panel } from './support/bench.js';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
 test.beforeAll(async () => {
-  kettle = await KettleServer.begin('journeys');
+  kettle = await KettleServer.begin('journeys', { altitude_m: 1180 });
 });
 test.afterAll(() => kettle.end());
 
@@ -47,8 +47,6 @@ class Hands {
 }
 
 async function emptyScreen(page: Page): Promise<Hands> {
-  await page.goto(`${kettle.address}/kitchen`);
-  await setAltitude(page, '1180 m');
   await page.goto(kettle.address);
   await expect(page.getByRole('button', { name: 'New batch' }).first()).toBeVisible();
   const hands = new Hands(page);

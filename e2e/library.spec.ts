@@ -1,15 +1,14 @@
 import { expect, test } from '@playwright/test';
-import { layOut, panel, setAltitude } from './support/bench.js';
+import { layOut, panel } from './support/bench.js';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
 test.beforeAll(async () => {
-  kettle = await KettleServer.begin('library');
+  kettle = await KettleServer.begin('library', { altitude_m: 1180 });
 });
 test.afterAll(() => kettle.end());
 test.beforeEach(async ({ page }) => {
   await page.goto(`${kettle.address}/kitchen`);
-  await setAltitude(page, '1180 m');
 });
 
 test('an empty library begins with the starter set; it is searched, marked, put away and brought back', async ({ page }) => {
@@ -28,7 +27,7 @@ test('an empty library begins with the starter set; it is searched, marked, put 
   await page.getByRole('button', { name: 'favourites', exact: true }).click();
   await expect(cards).toHaveCount(1);
   await page.getByRole('link', { name: 'Quince butter' }).click();
-  await page.getByRole('button', { name: 'Put away' }).click();
+  await page.getByRole('button', { name: 'Put away', exact: true }).click();
   await expect(page.getByText('“Quince butter” is put away')).toBeVisible();
   await expect(cards).toHaveCount(18);
   await page.getByRole('button', { name: 'put away', exact: true }).click();
@@ -145,6 +144,8 @@ test('lines are moved by key, put in at another time, and the jars dragged; ever
   await page.getByRole('button', { name: 'Drag white sugar' }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByText('white sugar is at place 3 of 3')).toBeAttached();
+  // The drag listens for keys a moment after it says that it holds the line.
+  await page.waitForTimeout(300);
   await page.keyboard.press('ArrowUp');
   await expect(page.getByText('white sugar is at place 2 of 3')).toBeAttached();
   await page.keyboard.press('Space');

@@ -1,22 +1,21 @@
 import { expect, test } from '@playwright/test';
-import { layOut, readingsOf, setAltitude, typeReading, type StoredEvent } from './support/bench.js';
+import { layOut, readingsOf, typeReading, type StoredEvent } from './support/bench.js';
 import { KettleServer } from './support/kettle-server.js';
 
 test.use({ serviceWorkers: 'allow' });
 let kettle: KettleServer;
 test.beforeAll(async () => {
-  kettle = await KettleServer.begin('midboil');
+  kettle = await KettleServer.begin('midboil', { altitude_m: 1180 });
 });
 test.afterAll(() => kettle.end());
 
 const stored = async (id: string): Promise<StoredEvent[]> =>
-  (await kettle.get<{ events: StoredEvent[] }>(`/api/batches/${id}/events`)).events;
+  (await kettle.get<{ events?: StoredEvent[] }>(`/api/batches/${id}/events`)).events ?? [];
 
 test('reload, a killed server, a reload without a server, a database that is away: no reading is lost', async ({
   page,
 }) => {
-  await page.goto(`${kettle.address}/kitchen`);
-  await setAltitude(page, '1180 m');
+  await page.goto(kettle.address);
   const id = await layOut(page, 'Blackcurrant jam', [
     '1.1 kg blackcurrants',
     '650 ml water',

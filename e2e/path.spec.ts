@@ -93,6 +93,10 @@ test('from fruit to shelf, in a new kitchen at 1,180 m, and still there after a 
     await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name: 'Shelf' }).click();
     await expect(page.getByText('9 jars, 1 of them for the fridge')).toBeVisible();
     await page.getByRole('button', { name: 'Open one jar of Damson jam' }).first().click();
+    await expect(page.getByText('9 jars, 2 of them for the fridge')).toBeVisible();
+    await page.getByRole('button', { name: 'Take it back' }).click();
+    await expect(page.getByText('9 jars, 1 of them for the fridge')).toBeVisible();
+    await page.getByRole('button', { name: 'A jar of Damson jam is finished' }).click();
     await expect(page.getByText(/^8 jars/)).toBeVisible();
     await page.getByRole('button', { name: 'Put it back' }).click();
     await expect(page.getByText(/^9 jars/)).toBeVisible();
@@ -100,7 +104,7 @@ test('from fruit to shelf, in a new kitchen at 1,180 m, and still there after a 
 
   await test.step('full jars keep on the shelf, the part jar in the fridge', async () => {
     await expect(page.getByText(/^Shelf: cool, dark, dry\. Best before/)).toHaveCount(1);
-    await expect(page.getByText(/^Fridge, within weeks, or freeze: A part jar/)).toHaveCount(1);
+    await expect(page.getByText(/^Fridge, or freeze: A part jar/)).toHaveCount(1);
   });
 
   await kettle.kill();
@@ -109,6 +113,21 @@ test('from fruit to shelf, in a new kitchen at 1,180 m, and still there after a 
   await expect(page.getByText(/^9 jars/)).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
   await expect(page.getByRole('region', { name: 'Lately finished' }).getByText('Damson jam')).toBeVisible();
+
+  await test.step('the logbook tells it, and how it tasted', async () => {
+    await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name: 'Logbook' }).click();
+    await page.getByLabel('Search the logbook').fill('quince');
+    await expect(page.getByText('No such batch')).toBeVisible();
+    await page.getByLabel('Search the logbook').fill('DAMSON');
+    await page.getByRole('link', { name: /^Damson jam/ }).click();
+    const story = page.getByRole('article', { name: 'Damson jam' });
+    await expect(story.getByRole('row', { name: /^in jars .* l to .* l .* l$/ })).toBeVisible();
+    await story.getByRole('radio', { name: 'soft' }).click();
+    await story.getByRole('radio', { name: '4' }).click();
+    await expect(story.getByText('set soft, taste 4 of 5')).toBeVisible();
+    await page.getByRole('link', { name: 'To the logbook' }).click();
+    await expect(page.getByText(/set soft, taste 4 of 5/)).toBeVisible();
+  });
 });
 
 test('a formula kept from a batch is made again, and a batch never started comes off the bench and back', async ({

@@ -1,17 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { layOut, setAltitude } from './support/bench.js';
+import { layOut } from './support/bench.js';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
 test.beforeAll(async () => {
-  kettle = await KettleServer.begin('plan');
+  kettle = await KettleServer.begin('plan', { altitude_m: 1180 });
 });
 test.afterAll(() => kettle.end());
 
 test('an evening is laid out backwards, ticked, taken to a calendar, and the batch comes off the bench and back', async ({ page }) => {
-  await page.goto(`${kettle.address}/kitchen`);
-  await setAltitude(page, '1180 m');
+  await page.goto(kettle.address);
   await layOut(page, 'Damson jam', ['2.4 kg damsons, pitted', '300 ml water', '2.2 kg sugar', '2 tbsp bottled lemon juice']);
   await page.getByRole('link', { name: 'Plan it' }).click();
   const when = page.getByRole('region', { name: 'When' });

@@ -1,7 +1,8 @@
 // The start script as a person meets it: twice, with a port taken, after a power cut, from another folder.
 import assert from 'node:assert/strict';
 import { spawn, spawnSync } from 'node:child_process';
-import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { randomUUID } from 'node:crypto';
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -56,6 +57,8 @@ const answers = (url = address) =>
     (response) => response.ok,
     () => false,
   );
+/** Batches of the demo household. */
+const DEMO_BATCHES = 6;
 const batches = async () => (await (await fetch(`${address}/api/batches`)).json()).length;
 const postgresPid = () =>
   Number(spawnSync('pgrep', ['-f', `^/.*postgres.*${data}`], { encoding: 'utf8' }).stdout.split('\n')[0]);
@@ -69,7 +72,7 @@ test('demo starts from nothing, from another folder; a second start says it runs
   const first = begin('demo');
   await first.ready;
   assert.ok(first.said().includes(address));
-  assert.equal(await batches(), 4);
+  assert.equal(await batches(), DEMO_BATCHES);
   const second = once(['demo']);
   assert.equal(second.status, 0);
   assert.match(second.stdout, /already running at http:\/\/127\.0\.0\.1/);
@@ -87,7 +90,7 @@ test('the data is there after stop and start, the second start takes seconds, an
   const again = begin('start');
   await again.ready;
   assert.ok(Date.now() - began < 15_000, 'the second start took long');
-  assert.equal(await batches(), 4);
+  assert.equal(await batches(), DEMO_BATCHES);
   assert.equal(once(['stop']).status, 0);
   assert.equal(await again.ended, 0);
   assert.match(again.said(), /Stopped\./);
@@ -106,7 +109,51 @@ test('after a kill -9 of everything it starts again with its data', async () => 
   await new Promise((resolve) => setTimeout(resolve, 500));
   const again = begin('start');
   await again.ready;
-  assert.equal(await batches(), 4);
+  assert.equal(await batches(), DEMO_BATCHES);
+  once(['stop']);
+  await again.ended;
+});
+
+test('everything goes to a file while it runs, and comes back from it; what is no backup changes nothing', async () => {
+  const first = begin('start');
+  await first.ready;
+  const file = join(data, 'all.backup');
+  const kept = once(['backup', file]);
+  assert.equal(kept.status, 0, kept.stderr);
+  assert.match(once(['backup', file]).stderr, /is there already/);
+  const shelf = async () => (await (await fetch(`${address}/api/shelf`)).json()).map(({ id, count }) => `${id} ${count}`); // prettier-ignore
+  const before = await shelf();
+  const [lot] = before;
+  const [id, count] = lot.split(' ');
+  const body = JSON.stringify({ id: randomUUID(), change: -Number(count), reason: 'eaten', at: new Date().toISOString() }); // prettier-ignore
+  const headers = { 'content-type': 'application/json' };
+  assert.equal(
+    (await fetch(`${address}/api/shelf/${id}/moves`, { method: 'POST', headers, body })).status,
+    200,
+  );
+  assert.notDeepEqual(await shelf(), before);
+  assert.match(once(['restore', file]).stderr, /the server runs/);
+  once(['stop']);
+  await first.ended;
+
+  const damaged = join(data, 'damaged.backup');
+  writeFileSync(damaged, readFileSync(file).subarray(0, 20_000));
+  for (const [name, wanted] of [
+    [damaged, /damaged/],
+    [join(data, 'none'), /there is no file/],
+    [KETTLE, /no backup/],
+  ]) {
+    // prettier-ignore
+    const refused = once(['restore', name]);
+    assert.equal(refused.status, 1);
+    assert.match(refused.stderr, wanted);
+  }
+  const back = once(['restore', file]);
+  assert.equal(back.status, 0, back.stderr);
+  const again = begin('start');
+  await again.ready;
+  assert.equal(await batches(), DEMO_BATCHES);
+  assert.deepEqual(await shelf(), before);
   once(['stop']);
   await again.ended;
 });

@@ -20,7 +20,7 @@ install_debian() {
 }
 
 ensure_chromium() {
-  [ -x /usr/bin/chromium ] || install_debian "Chromium, for the tests" chromium
+  [ -x /usr/bin/chromium-headless-shell ] || install_debian "Chromium, for the tests" chromium-headless-shell
 }
 
 # The stamp lies in node_modules, so that it goes when they go.

@@ -108,17 +108,23 @@ run_tests() {
   TEST_SERVER_URL="$PG_SERVER_URL" node scripts/test.mjs "$@"
 }
 
-# How fast the core is and, with "browser", how soon the panel follows a key in the real browser.
+# How fast the core is and how good its forecasts; with "browser", how soon the panel follows a key in the real browser; with
+# "probes", how many instruments the server takes.
 run_bench() {
   { ensure_node && ensure_modules && ensure_build; } >&2
   case "${1:-}" in
     '') exec node "$ROOT/scripts/bench.mjs" ;;
-    browser) ;;
-    *) die "there is no bench \"$1\"; write nothing, or browser" ;;
+    browser | probes) ;;
+    *) die "there is no bench \"$1\"; write nothing, browser or probes" ;;
   esac
-  ensure_chromium
+  [ "$1" = probes ] || ensure_chromium
   start_postgres
   [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
+  if [ "$1" = probes ]; then
+    shift
+    node "$ROOT/scripts/bench-probes.mjs" "$@"
+    return
+  fi
   cd "$ROOT/e2e"
   TEST_SERVER_URL="$PG_SERVER_URL" npx playwright test speed --reporter=list
 }

@@ -1,4 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { createServer, type AddressInfo } from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -24,23 +25,41 @@ export class KettleServer {
     /** Stands between the server and its database; shut it and the database is away. */
     readonly door: DatabaseDoor,
     private readonly demo: boolean,
+    /** Run on a clock that the test holds. */
+    private readonly clocked: boolean,
   ) {}
 
   /** Makes an empty database and starts the server on it. */
-  static async begin(name: string, { demo = false } = {}): Promise<KettleServer> {
+  static async begin(
+    name: string,
+    {
+      demo = false,
+      clocked = false,
+      database,
+      altitude_m,
+    }: { demo?: boolean; clocked?: boolean; database?: URL; altitude_m?: number } = {},
+  ): Promise<KettleServer> {
     const server = new KettleServer(
-      new DatabaseDoor(new URL(await freshDatabase(`kettle_e2e_${name}`))),
+      new DatabaseDoor(database ?? new URL(await freshDatabase(`kettle_e2e_${name}`))),
       demo,
+      clocked,
     );
     server.port = await freePort();
     server.databaseUrl = await server.door.open();
     await server.start();
+    if (altitude_m !== undefined) await server.setUpKitchen(altitude_m);
     return server;
+  }
+
+  /** The household's one kitchen, as the Kitchen page would set it. */
+  private async setUpKitchen(altitude_m: number): Promise<void> {
+    const settings = { name: 'Home', altitude_m, boilingPoint_C: null, boilingPointMeasuredAt: null, units: 'metric', temperatureUnit: 'C' }; // prettier-ignore
+    await this.put(`/api/kitchens/${randomUUID()}`, settings);
   }
 
   /** Another server process on the same database. It is the caller's to kill. */
   async beside(): Promise<KettleServer> {
-    const other = new KettleServer(this.door, false);
+    const other = new KettleServer(this.door, false, this.clocked);
     other.databaseUrl = this.databaseUrl;
     other.port = await freePort();
     await other.start();
@@ -52,7 +71,8 @@ export class KettleServer {
   }
 
   async start(): Promise<void> {
-    this.child = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
+    const main = this.clocked ? 'e2e/support/clocked-server.mjs' : 'apps/server/dist/main.js';
+    this.child = spawn(process.execPath, [join(ROOT, main)], {
       env: {
         ...process.env,
         DATABASE_URL: this.databaseUrl,
@@ -61,13 +81,20 @@ export class KettleServer {
         KETTLE_DEMO: this.demo ? '1' : '0',
         KETTLE_LOG_LEVEL: 'error',
       },
-      stdio: ['ignore', 'inherit', 'inherit'],
+      stdio: ['ignore', 'inherit', 'inherit', ...(this.clocked ? (['ipc'] as const) : [])],
     });
     for (let i = 0; i < 150; i++) {
       if (await this.healthy()) return;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
     throw new Error('the server did not answer within 15 s');
+  }
+
+  /** Sets the clock of a clocked server. @param now milliseconds since 1970 */
+  async setClock(now: number): Promise<void> {
+    const heard = new Promise((resolve) => this.child?.once('message', resolve));
+    this.child?.send({ now });
+    await heard;
   }
 
   /** Ends the server as a power cut would. */
@@ -86,6 +113,15 @@ export class KettleServer {
 
   async get<T>(path: string): Promise<T> {
     return (await (await fetch(this.address + path)).json()) as T;
+  }
+
+  async put(path: string, body: unknown): Promise<void> {
+    const answer = await fetch(this.address + path, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
   }
 
   private async healthy(): Promise<boolean> {

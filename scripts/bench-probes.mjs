@@ -1,0 +1,157 @@
+// How many probes the server takes: simulated ones that send a reading a second each, all acknowledged and all stored; and how soon
+// one kettle's readings are on a second device, which listens to another server process of the same database.
+import { spawn } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { Agent, request } from 'node:http';
+import { createServer } from 'node:net';
+import { fileURLToPath } from 'node:url';
+import pg from 'pg';
+
+const PROBES = Number(process.argv[2] ?? 1000);
+const SECONDS = Number(process.argv[3] ?? 60);
+const LIVE_LIMIT_MS = 300;
+const MAIN = fileURLToPath(new URL('../apps/server/dist/main.js', import.meta.url));
+const agent = new Agent({ keepAlive: true, maxSockets: 200 });
+
+const quantile = (values, p) => values.toSorted((a, b) => a - b)[Math.min(Math.floor(values.length * p), values.length - 1)] ?? NaN; // prettier-ignore
+const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** One request. @returns its status and body */
+function ask(port, method, path, body, headers = {}) {
+  return new Promise((resolve, reject) => {
+    const text = body === undefined ? undefined : JSON.stringify(body);
+    const asked = request({ host: '127.0.0.1', port, method, path: `/api${path}`, agent, headers: { ...(text !== undefined && { 'content-type': 'application/json', 'content-length': Buffer.byteLength(text) }), ...headers } }, (answer) => {
+      let all = '';
+      answer.setEncoding('utf8');
+      answer.on('data', (chunk) => (all += chunk));
+      answer.on('end', () => resolve({ status: answer.statusCode, body: all === '' ? undefined : JSON.parse(all) }));
+    });
+    asked.on('error', reject);
+    asked.end(text);
+  });
+} // prettier-ignore
+
+async function freePort() {
+  const probe = createServer();
+  await new Promise((resolve) => probe.listen(0, '127.0.0.1', resolve));
+  const { port } = probe.address();
+  await new Promise((resolve) => probe.close(resolve));
+  return port;
+}
+
+async function startServer(databaseUrl) {
+  const port = await freePort();
+  const child = spawn(process.execPath, [MAIN], { env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, KETTLE_PORT: String(port), KETTLE_LOG_LEVEL: 'warn' }, stdio: ['ignore', 'ignore', 'inherit'] }); // prettier-ignore
+  for (let i = 0; i < 100; i++) {
+    if (await ask(port, 'GET', '/health').then(({ status }) => status === 200, () => false)) return { port, child }; // prettier-ignore
+    await pause(100);
+  }
+  throw new Error('the server did not start');
+}
+
+/** Runs jobs a few at a time. */
+async function together(count, job, most = 16) {
+  const results = [];
+  let next = 0;
+  await Promise.all(Array.from({ length: most }, async () => { while (next < count) { const i = next++; results[i] = await job(i); } })); // prettier-ignore
+  return results;
+}
+
+/** A second device: hears of a change, asks for what is new, as the page does. @returns when each value was there */
+async function secondDevice(port, batchId) {
+  const seen = new Map();
+  let cursor = (await ask(port, 'GET', `/batches/${batchId}/events`)).body.cursor;
+  let asking = false;
+  let again = false;
+  const look = async () => {
+    if (asking) return void (again = true);
+    asking = true;
+    do {
+      again = false;
+      const { body } = await ask(port, 'GET', `/batches/${batchId}/events?since=${cursor}`);
+      cursor = body.cursor;
+      for (const { body: value } of body.events) if (!seen.has(value.temperature_C)) seen.set(value.temperature_C, performance.now()); // prettier-ignore
+    } while (again);
+    asking = false;
+  };
+  const stream = request({ host: '127.0.0.1', port, path: '/api/live', agent: new Agent() }, (answer) => {
+    let rest = '';
+    answer.setEncoding('utf8');
+    answer.on('data', (chunk) => {
+      rest += chunk;
+      const parts = rest.split('\n\n');
+      rest = parts.pop() ?? '';
+      if (parts.some((part) => part.includes(batchId))) void look();
+    });
+    answer.on('error', () => undefined);
+  });
+  stream.on('error', () => undefined);
+  stream.end();
+  await pause(500);
+  return { seen, leave: () => stream.destroy() };
+}
+
+const url = new URL(process.env.DATABASE_URL);
+const admin = new pg.Client({ connectionString: url.href });
+await admin.connect();
+await admin.query('DROP DATABASE IF EXISTS kettle_bench WITH (FORCE)');
+await admin.query('CREATE DATABASE kettle_bench');
+url.pathname = '/kettle_bench';
+const here = await startServer(url.href);
+const there = await startServer(url.href);
+let kept = true;
+try {
+  const document = { format: 'idle-kettle/formula', version: 1, title: 'Damson jam', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [{ amount: '2 kg', ingredient: 'damson' }, { amount: '1.8 kg', ingredient: 'white-sugar' }] }; // prettier-ignore
+  const probes = await together(PROBES, async (i) => {
+    const batchId = randomUUID();
+    await ask(here.port, 'PUT', `/batches/${batchId}`, { document, revision: 0 });
+    const { body } = await ask(here.port, 'POST', '/instruments', { id: randomUUID(), name: `probe ${i}`, kind: 'thermometer', batchId }); // prettier-ignore
+    return { batchId, token: body.token };
+  });
+  const watched = probes[0];
+  const device = await secondDevice(there.port, watched.batchId);
+
+  const acknowledged = [];
+  const sentAt = new Map();
+  let refused = 0;
+  const send = async ({ token }, i, second) => {
+    const temperature_C = Math.round((20 + second / 10 + i / 1e6) * 1e6) / 1e6;
+    const from = performance.now();
+    if (i === 0) sentAt.set(temperature_C, from);
+    const { status } = await ask(here.port, 'POST', '/readings', { readings: [{ at: new Date().toISOString(), temperature_C }] }, { authorization: `Bearer ${token}` }).catch(() => ({ status: 0 })); // prettier-ignore
+    if (status === 200) acknowledged.push(performance.now() - from);
+    else refused += 1;
+  };
+  const began = performance.now();
+  const under = [];
+  for (let second = 0; second < SECONDS; second++)
+    probes.forEach((probe, i) => {
+      // Each at its own moment of the second.
+      const at = began + second * 1000 + ((i * 7919) % 1000);
+      under.push(pause(Math.max(at - performance.now(), 0)).then(() => send(probe, i, second)));
+    });
+  await Promise.all(under);
+  const took = (performance.now() - began) / 1000;
+  await pause(500);
+  device.leave();
+  const database = new pg.Client({ connectionString: url.href });
+  await database.connect();
+  const { rows } = await database.query(
+    "SELECT count(*)::int AS count FROM batch_events WHERE type = 'reading'",
+  );
+  await database.end();
+  const stored = rows[0].count;
+  const live = [...sentAt].map(([value, from]) => (device.seen.get(value) ?? Infinity) - from);
+  const rate = acknowledged.length / took;
+  console.log(`${PROBES} probes, a reading a second each, ${SECONDS} s: ${PROBES * SECONDS} sent in ${took.toFixed(1)} s, ${acknowledged.length} acknowledged (${rate.toFixed(0)} a second), ${refused} refused, ${stored} stored`); // prettier-ignore
+  console.log(`acknowledged after ${quantile(acknowledged, 0.5).toFixed(0)} ms (median), ${quantile(acknowledged, 0.95).toFixed(0)} ms (95 %)`); // prettier-ignore
+  console.log(`on a second device, through another server, under that load: ${quantile(live, 0.5).toFixed(0)} ms (median), ${quantile(live, 0.95).toFixed(0)} ms (95 %), limit ${LIVE_LIMIT_MS}`); // prettier-ignore
+  kept = refused === 0 && stored === PROBES * SECONDS && took < SECONDS * 1.1 && quantile(live, 0.95) < LIVE_LIMIT_MS; // prettier-ignore
+} finally {
+  here.child.kill('SIGTERM');
+  there.child.kill('SIGTERM');
+  await pause(500);
+  await admin.query('DROP DATABASE IF EXISTS kettle_bench WITH (FORCE)');
+  await admin.end();
+}
+process.exit(kept ? 0 : 1);
