@@ -1,6 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { kitchenOf } from '@idle-kettle/contract';
-import { useKitchens, usePreparedWeights } from '../data/queries.js';
+import { useKitchens } from '../data/kitchens.js';
+import { usePreparedWeights } from '../data/queries.js';
 import { useHour } from '../ui/now.js';
 import { HabitContext, type Habit } from '../ui/habit.js';
 

@@ -1,6 +1,6 @@
 import type { News } from '@idle-kettle/contract';
 import { setListening } from './listening.js';
-import { forgetCursors, keys, queryClient } from './queries.js';
+import { forgetCursors, hasJars, keys, queryClient } from './queries.js';
 
 /** A stream the server refused is asked for again after this. */
 const AGAIN_MS = 3000;
@@ -19,12 +19,14 @@ const KEY_OF: Readonly<Partial<Record<News['of'], readonly (readonly string[])[]
 /** Probes speak every second; the list of batches need not be asked for as often. */
 const LIST_EVERY_MS = 2000;
 let listDue: ReturnType<typeof setTimeout> | undefined;
-const askForList = (): void => {
+const toldOf = new Set<string>();
+const askForList = (batch: string): void => {
+  toldOf.add(batch);
   listDue ??= setTimeout(() => {
     listDue = undefined;
     void queryClient.invalidateQueries({ queryKey: keys.batches });
-    // How jars keep is of their batch as made.
-    void queryClient.invalidateQueries({ queryKey: keys.shelf });
+    if ([...toldOf].some(hasJars)) void queryClient.invalidateQueries({ queryKey: keys.shelf });
+    toldOf.clear();
   }, LIST_EVERY_MS);
 };
 
@@ -36,7 +38,7 @@ function take({ of, batch }: News): void {
   for (const queryKey of KEY_OF[of] ?? []) void queryClient.invalidateQueries({ queryKey });
   if (batch === null || (of !== 'batches' && of !== 'batch_events')) return;
   void queryClient.invalidateQueries({ queryKey: of === 'batches' ? keys.batch(batch) : keys.events(batch) });
-  if (of === 'batch_events') askForList();
+  if (of === 'batch_events') askForList(batch);
   else void queryClient.invalidateQueries({ queryKey: keys.batches });
 }
 

@@ -1,11 +1,4 @@
-import {
-  QueryClient,
-  queryOptions,
-  useMutation,
-  useQuery,
-  useQueryClient,
-  type UseQueryResult,
-} from '@tanstack/react-query';
+import { QueryClient, queryOptions, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
 import type {
   BatchSummary,
@@ -13,17 +6,16 @@ import type {
   EventPage,
   FormulaView,
   InstrumentView,
-  KitchenSettings,
-  KitchenView,
   LotView,
   FormulaVersion,
   PreparedWeightView,
 } from '@idle-kettle/contract';
 import { inOrder, type BatchEvent } from '@idle-kettle/core';
-import { ApiProblem, get, request } from './api.js';
+import { ApiProblem, get } from './api.js';
 import { askEvery } from './listening.js';
 import { outbox, type OutboxState } from './outbox.js';
 import type { Parcel } from './store.js';
+import { withParcels } from './with-parcels.js';
 
 export const keys = {
   kitchens: ['kitchens'] as const,
@@ -53,8 +45,6 @@ export const queryClient = new QueryClient({
 
 export const useOutbox = (): OutboxState => useSyncExternalStore(outbox.watch, outbox.snapshot);
 
-export const useKitchens = (): UseQueryResult<KitchenView[]> =>
-  useQuery({ queryKey: keys.kitchens, queryFn: () => get<KitchenView[]>('/kitchens') });
 export const useFormulas = (): UseQueryResult<FormulaView[]> =>
   useQuery({ queryKey: keys.formulas, queryFn: () => get<FormulaView[]>('/formulas') });
 export const useVersions = (id: string): UseQueryResult<FormulaVersion[]> =>
@@ -81,17 +71,6 @@ export const eventsQuery = (id: string) =>
 
 export const useBatchQuery = (id: string, enabled: boolean): UseQueryResult<BatchView> =>
   useQuery({ ...batchQuery(id), enabled });
-
-export function useSaveKitchen() {
-  const client = useQueryClient();
-  return useMutation({
-    // One after the other: what was changed last is what stays.
-    scope: { id: 'kitchens' },
-    mutationFn: ({ id, settings }: { id: string; settings: KitchenSettings }) =>
-      request<KitchenView>('PUT', `/kitchens/${id}`, settings),
-    onSuccess: () => client.invalidateQueries({ queryKey: keys.kitchens }),
-  });
-}
 
 /** Every event of a batch known here, oldest first: those the server holds and those still in the outbox. */
 export function useEvents(batchId: string): { events: readonly BatchEvent[]; isPending: boolean } {
@@ -175,53 +154,18 @@ export function takeIntoCache(parcels: readonly Parcel[]): void {
   if (parcels.some((parcel) => parcel.kind !== 'event')) {
     queryClient.setQueryData<LotView[]>(keys.shelf, (lots) => withParcels(lots ?? [], parcels, ''));
   }
-  // How jars keep is of their batch as made; what a probe says changes nothing of it.
-  if (parcels.some((parcel) => parcel.kind !== 'event' || parcel.event.type !== 'reading'))
+  if (
+    parcels.some(
+      (parcel) => parcel.kind !== 'event' || (parcel.event.type !== 'reading' && hasJars(parcel.batchId)),
+    )
+  )
+    // prettier-ignore
     void queryClient.invalidateQueries({ queryKey: keys.shelf });
 }
 
-/** Jars the server does not know yet: it has not said how they keep. */
-const NOT_SENT: LotView['keeping'] = { verdict: 'fridge', reason: 'not yet sent to the server', bestBefore: null }; // prettier-ignore
-
-/** The lots with what is still in the outbox counted in. */
-function withParcels(lots: readonly LotView[], parcels: readonly Parcel[], title: string): LotView[] {
-  const shown = new Map(lots.map((lot) => [lot.id, lot]));
-  const count = (lot: LotView, change: number): void =>
-    void shown.set(lot.id, { ...lot, count: lot.count + change });
-  for (const parcel of parcels) {
-    if (parcel.kind === 'put' && !shown.has(parcel.id)) {
-      const { id, batchId, size, madeOn, partFill, keptIn, place } = parcel.body;
-      shown.set(id, {
-        id,
-        batchId,
-        size,
-        madeOn,
-        count: parcel.body.count,
-        partFill: partFill ?? null,
-        keptIn: keptIn ?? null,
-        place: place ?? '',
-        keptSince: null,
-        cameFrom: null,
-        seals: { state: 'none', open: 0 },
-        title,
-        fruit: null,
-        keeping: NOT_SENT,
-      });
-    }
-    if (parcel.kind !== 'move' && parcel.kind !== 'transfer') continue;
-    const lot = shown.get(parcel.lotId);
-    if (!lot) continue;
-    if (parcel.kind === 'move') {
-      count(lot, parcel.body.change);
-      continue;
-    }
-    const { to, keptIn, place, at } = parcel.body;
-    count(lot, -parcel.body.count);
-    const target = shown.get(to) ?? { ...lot, id: to, count: 0, keptIn: keptIn ?? null, place, keptSince: at, cameFrom: lot.id }; // prettier-ignore
-    count(target, parcel.body.count);
-  }
-  return [...shown.values()];
-}
+/** How jars keep is of their batch as made: whether a word about this batch may change what is said on the shelf. */
+export const hasJars = (batchId: string): boolean =>
+  queryClient.getQueryData<LotView[]>(keys.shelf)?.some((lot) => lot.batchId === batchId) === true;
 
 export function useShelf(): { lots: readonly LotView[]; isPending: boolean; isError: boolean } {
   const query = useQuery({ queryKey: keys.shelf, queryFn: () => get<LotView[]>('/shelf') });

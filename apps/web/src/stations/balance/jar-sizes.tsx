@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import type { JarBody } from '@idle-kettle/contract';
 import { JAR_SIZES, PROCESSINGS, type Processing } from '@idle-kettle/core';
-import { useKitchens } from '../../data/queries.js';
+import { useKitchens } from '../../data/kitchens.js';
 import { sentence } from '../../ui/sentence.js';
 import { useBatch } from '../../batch/batch-context.js';
 

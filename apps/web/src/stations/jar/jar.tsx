@@ -4,7 +4,8 @@ import { filledVolume_ml, HALF_PINT_ML, JAR_SIZES, jarWords, QUARTER_INCH_MM, ty
 import { useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
 import { logEvent } from '../../data/log-event.js';
-import { useKitchens, useShelf } from '../../data/queries.js';
+import { useKitchens } from '../../data/kitchens.js';
+import { useShelf } from '../../data/queries.js';
 import { useFormats } from '../../ui/habit.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';

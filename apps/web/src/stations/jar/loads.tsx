@@ -1,5 +1,5 @@
 import { cannerLoads, type Balance, type JarsFilled } from '@idle-kettle/core';
-import { useKitchens } from '../../data/queries.js';
+import { useKitchens } from '../../data/kitchens.js';
 
 interface LoadsProps {
   readonly balance: Balance;

@@ -3,7 +3,7 @@ import { PROCESS_BANDS, processClock, sterilisingMinutes, type Keeping } from '@
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { PROCESS_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
-import { useKitchens } from '../../data/queries.js';
+import { useKitchens } from '../../data/kitchens.js';
 import { useCallOut } from '../../ui/attention.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';

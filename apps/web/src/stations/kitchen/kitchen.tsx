@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import { kitchenOf, type KitchenView } from '@idle-kettle/contract';
 import { boilingPointAt, gelTemperature_C, thermometerOffset_K } from '@idle-kettle/core';
 import { ApiProblem } from '../../data/api.js';
-import { useKitchens, useSaveKitchen } from '../../data/queries.js';
+import { saveKitchen, useKitchens } from '../../data/kitchens.js';
 import { useHour } from '../../ui/now.js';
 import { formatsOf } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
@@ -56,7 +56,6 @@ export function Kitchen() {
 }
 
 function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
-  const save = useSaveKitchen();
   const resolver: Resolver<KitchenForm> = (values) => {
     const { errors } = readForm(values, kitchen, today());
     const entries = Object.entries(errors).map(([field, message]) => [field, { type: 'validate', message }]);
@@ -77,10 +76,7 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
 
   const onSubmit = handleSubmit(async (values) => {
     try {
-      const saved = await save.mutateAsync({
-        id: kitchen.id,
-        settings: readForm(values, kitchen, today()).settings,
-      });
+      const saved = await saveKitchen({ ...kitchen, ...readForm(values, kitchen, today()).settings });
       reset(toForm(saved));
       toast.success('The kitchen is set');
     } catch (error) {
@@ -177,8 +173,8 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
           </Field>
         </div>
         <div className="flex flex-wrap gap-2">
-          <button type="submit" className="btn btn-primary" disabled={!isDirty || save.isPending}>
-            {save.isPending ? 'Setting…' : 'Set the kitchen'}
+          <button type="submit" className="btn btn-primary" disabled={!isDirty || formState.isSubmitting}>
+            {formState.isSubmitting ? 'Setting…' : 'Set the kitchen'}
           </button>
           <button
             type="button"

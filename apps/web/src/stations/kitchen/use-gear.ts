@@ -1,14 +1,8 @@
 import { toast } from 'sonner';
 import { emptyGear, type KitchenGear, type KitchenSettings, type KitchenView } from '@idle-kettle/contract';
 import { ApiProblem } from '../../data/api.js';
-import { keys, queryClient, useKitchens, useSaveKitchen } from '../../data/queries.js';
-
-/** The settings of a kitchen as the wire takes them. */
-export const settingsOf = ({ id: _id, updatedAt: _updatedAt, ...settings }: KitchenView): KitchenSettings =>
-  settings;
-
-/** Kitchens as they were last changed here, while that is on its way to the server: an answer that is older must not undo it. */
-const onTheirWay = new Map<string, KitchenView>();
+import { saveKitchen, useKitchens } from '../../data/kitchens.js';
+import { keys, queryClient } from '../../data/queries.js';
 
 /** What stands in the kitchen in use, and how to change it: shown at once, kept when the server has it. */
 export function useGear(): {
@@ -16,12 +10,10 @@ export function useGear(): {
   readonly gear: KitchenGear;
   readonly change: (make: (gear: KitchenGear) => KitchenGear, more?: Partial<KitchenSettings>) => void;
 } {
-  const stored = useKitchens().data?.[0];
-  const latest = (): KitchenView | undefined => stored && (onTheirWay.get(stored.id) ?? stored);
-  const save = useSaveKitchen();
+  const kitchen = useKitchens().data?.[0];
   const send = async (next: KitchenView): Promise<void> => {
     try {
-      await save.mutateAsync({ id: next.id, settings: settingsOf(next) });
+      await saveKitchen(next);
     } catch (error) {
       toast.error(
         error instanceof ApiProblem
@@ -29,21 +21,12 @@ export function useGear(): {
           : 'Not kept: the server does not answer. Try again when it is back.',
       );
     }
-    // What was changed meanwhile is on its way by itself.
-    if (onTheirWay.get(next.id) === next) onTheirWay.delete(next.id);
-    await queryClient.invalidateQueries({ queryKey: keys.kitchens });
   };
   const change = (make: (gear: KitchenGear) => KitchenGear, more: Partial<KitchenSettings> = {}): void => {
-    const kitchen = latest();
-    if (!kitchen) return;
-    const next: KitchenView = { ...kitchen, ...more, gear: make(kitchen.gear) };
-    onTheirWay.set(next.id, next);
-    queryClient.setQueryData<KitchenView[]>(keys.kitchens, (was) =>
-      was?.map((each) => (each.id === next.id ? next : each)),
-    );
-    void send(next);
+    // The latest there is: a change made a moment ago may not have been drawn yet.
+    const latest = queryClient.getQueryData<KitchenView[]>(keys.kitchens)?.[0];
+    if (latest) void send({ ...latest, ...more, gear: make(latest.gear) });
   };
-  const kitchen = latest();
   return { kitchen, gear: kitchen?.gear ?? emptyGear(), change };
 }
 

@@ -5,7 +5,7 @@ import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { now as clock } from '../../data/clock.js';
 import { logEvent } from '../../data/log-event.js';
-import { useKitchens } from '../../data/queries.js';
+import { useKitchens } from '../../data/kitchens.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty } from '../../ui/page.js';
 import { capital } from '../../ui/sentence.js';

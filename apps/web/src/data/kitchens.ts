@@ -1,0 +1,42 @@
+import { useQuery, type UseQueryResult } from '@tanstack/react-query';
+import type { KitchenSettings, KitchenView } from '@idle-kettle/contract';
+import { get, request } from './api.js';
+import { keys, queryClient } from './queries.js';
+
+/** The settings of a kitchen as the wire takes them. */
+export const settingsOf = ({ id: _id, updatedAt: _updatedAt, ...settings }: KitchenView): KitchenSettings =>
+  settings;
+
+/** Kitchens as they were last changed here, while that is on its way: an answer that is older must not undo it. */
+const onTheirWay = new Map<string, KitchenView>();
+const withChanges = (kitchens: readonly KitchenView[]): KitchenView[] =>
+  kitchens.map((each) => onTheirWay.get(each.id) ?? each);
+
+/** One after the other: what was changed last is what stays. */
+let sending: Promise<unknown> = Promise.resolve();
+
+export const kitchensQuery = {
+  queryKey: keys.kitchens,
+  queryFn: async (): Promise<KitchenView[]> => withChanges(await get<KitchenView[]>('/kitchens')),
+};
+export const useKitchens = (): UseQueryResult<KitchenView[]> => useQuery(kitchensQuery);
+
+/**
+ * Keeps a kitchen: shown at once, sent after what was changed before it.
+ *
+ * @returns the kitchen as the server has it now
+ * @throws ApiProblem where the server refuses; what is shown is the server's again
+ */
+export async function saveKitchen(next: KitchenView): Promise<KitchenView> {
+  onTheirWay.set(next.id, next);
+  queryClient.setQueryData<KitchenView[]>(keys.kitchens, (was) => was && withChanges(was));
+  const sent = sending.then(() => request<KitchenView>('PUT', `/kitchens/${next.id}`, settingsOf(next)));
+  sending = sent.catch(() => undefined);
+  try {
+    return await sent;
+  } finally {
+    // What was changed meanwhile is on its way by itself.
+    if (onTheirWay.get(next.id) === next) onTheirWay.delete(next.id);
+    void queryClient.invalidateQueries({ queryKey: keys.kitchens });
+  }
+}

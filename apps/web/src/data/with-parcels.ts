@@ -1,0 +1,47 @@
+import type { LotView } from '@idle-kettle/contract';
+import type { Parcel } from './store.js';
+
+/** Jars the server does not know yet: it has not said how they keep. */
+const NOT_SENT: LotView['keeping'] = { verdict: 'fridge', reason: 'not yet sent to the server', bestBefore: null }; // prettier-ignore
+
+/** The lots with what is still in the outbox counted in. @param title of jars whose batch the server has not named yet */
+export function withParcels(lots: readonly LotView[], parcels: readonly Parcel[], title: string): LotView[] {
+  const shown = new Map(lots.map((lot) => [lot.id, lot]));
+  const count = (lot: LotView, change: number): void =>
+    void shown.set(lot.id, { ...lot, count: lot.count + change });
+  for (const parcel of parcels) {
+    if (parcel.kind === 'put' && !shown.has(parcel.id)) {
+      const { id, batchId, size, madeOn, partFill, keptIn, place } = parcel.body;
+      shown.set(id, {
+        id,
+        batchId,
+        size,
+        madeOn,
+        count: parcel.body.count,
+        partFill: partFill ?? null,
+        keptIn: keptIn ?? null,
+        place: place ?? '',
+        keptSince: null,
+        cameFrom: null,
+        seals: { state: 'none', open: 0 },
+        title,
+        fruit: null,
+        keeping: NOT_SENT,
+      });
+    }
+    if (parcel.kind !== 'move' && parcel.kind !== 'transfer') continue;
+    const lot = shown.get(parcel.lotId);
+    if (!lot) continue;
+    if (parcel.kind === 'move') {
+      count(lot, parcel.body.change);
+      continue;
+    }
+    const { to, place, at } = parcel.body;
+    const keptIn = parcel.body.keptIn ?? null;
+    count(lot, -parcel.body.count);
+    // To another place of the same cold: their weeks go on counting.
+    const keptSince = keptIn === lot.keptIn ? lot.keptSince : at;
+    count(shown.get(to) ?? { ...lot, id: to, count: 0, keptIn, place, keptSince, cameFrom: lot.id }, parcel.body.count); // prettier-ignore
+  }
+  return [...shown.values()];
+}
