@@ -218,3 +218,9 @@ test('calc answers on standard output alone, and refuses with exit 2 and nothing
   assert.equal(bad.stdout, '');
   assert.match(bad.stderr, /^lines\[0\]\.amount: "2 cupz": unknown unit/);
 });
+
+// Within its limit whatever the speed of the machine: it counts errors, not seconds.
+test('five batches of a kitchen halve what the next ones are wrong by', async () => {
+  const { benchSeason } = await import('./bench-season.mjs');
+  assert.equal(benchSeason(), true);
+});

@@ -8,6 +8,7 @@ import { HealthController } from './health/health.controller.js';
 import { HouseholdModule } from './households/household.module.js';
 import { InstrumentModule } from './instruments/instrument.module.js';
 import { KitchenModule } from './kitchens/kitchen.module.js';
+import { LearningModule } from './learning/learning.module.js';
 import { LiveModule } from './live/live.module.js';
 import type { Settings } from './settings.js';
 import { FreezerModule } from './freezer/freezer.module.js';
@@ -36,6 +37,7 @@ export class AppModule {
         BatchModule,
         ShelfModule,
         FreezerModule,
+        LearningModule,
         LiveModule.with(settings.databaseUrl),
       ],
       controllers: [HealthController],

@@ -1,5 +1,14 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsISO8601, IsOptional, IsUUID, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsISO8601,
+  IsOptional,
+  IsUUID,
+  ValidateNested,
+} from 'class-validator';
 import { BURNERS, PROCESS_BANDS, PROFILED, type Burner, type Profiled } from '@idle-kettle/core';
 import { Name, Text, Within } from './rules.js';
 
@@ -153,6 +162,16 @@ export class JarStockBody {
   stock?: number;
 }
 
+/** Whether forecasts use what past boils taught, and from when on boils count. */
+export class LearningBody {
+  @IsBoolean({ message: 'write true or false' })
+  used!: boolean;
+
+  @IsOptional()
+  @IsISO8601({ strict: true }, { message: 'write when to begin anew, as 2026-09-12T18:00:00Z' })
+  since?: string;
+}
+
 /** Everything that stands in one kitchen. */
 export class KitchenGear {
   @List(() => ThermometerBody)
@@ -182,6 +201,12 @@ export class KitchenGear {
 
   @List(() => JarStockBody)
   jars!: JarStockBody[];
+
+  /** Used from the first boil on, unless said otherwise. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LearningBody)
+  learning?: LearningBody;
 }
 
 export const emptyGear = (): KitchenGear => ({

@@ -12,3 +12,4 @@ export * from './live.js';
 export * from './freezer.js';
 export * from './prepared.js';
 export * from './instrument.js';
+export * from './lessons.js';

@@ -13,7 +13,9 @@ import {
 import {
   ALTITUDE_RANGE_M,
   burnerHeat_W,
+  taught,
   type Kitchen,
+  type Lessons,
   type Pan,
   type PreparedWeight,
   type UnitSystem,
@@ -95,11 +97,13 @@ const PRESSURE_HOLDS_H = 24;
  * The kitchen as the computation takes it.
  *
  * @param at milliseconds since 1970: an older pressure is another day's weather and does not count
+ * @param lessons what its boils have taught; they count unless the maker switched that off
  */
 export function kitchenOf(
   { altitude_m, boilingPoint_C, pressure_kPa, pressureReadAt, gear }: KitchenSettings,
   at: number,
   prepared: readonly PreparedWeight[] = [],
+  lessons?: Lessons,
 ): Kitchen {
   const fresh =
     pressure_kPa != null && pressureReadAt != null && at - Date.parse(pressureReadAt) < PRESSURE_HOLDS_H * 3_600_000; // prettier-ignore
@@ -112,7 +116,7 @@ export function kitchenOf(
     ...(heat_W > 0 && { heat_W }),
   };
   const jars = gear?.jars.flatMap(({ size, volume_ml }) => (volume_ml === undefined ? [] : [{ size, volume_ml }])); // prettier-ignore
-  return {
+  const kitchen: Kitchen = {
     ...(altitude_m !== null && { altitude_m }),
     ...(boilingPoint_C !== null && { boilingPoint_C }),
     ...(fresh && { pressure_kPa }),
@@ -121,4 +125,5 @@ export function kitchenOf(
     ...(Object.keys(pan).length > 0 && { pan }),
     ...(prepared.length > 0 && { prepared }),
   };
+  return lessons && gear?.learning?.used !== false ? taught(kitchen, lessons) : kitchen;
 }

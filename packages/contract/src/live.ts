@@ -9,6 +9,7 @@ export interface News {
     | 'shelf_lots'
     | 'shelf_moves'
     | 'frozen_fruit'
+    | 'boil_lessons'
     | 'instruments'
     | 'instrument_places'
     | 'everything';

@@ -14,6 +14,7 @@ export * from './adjust/index.js';
 export * from './rescue/index.js';
 export * from './plan/index.js';
 export * from './kettle/index.js';
+export * from './learning/index.js';
 export * from './formats/index.js';
 export * from './starters/index.js';
 export * from './label/index.js';

@@ -51,10 +51,11 @@ export const POT_INPUTS = [
 ] as const;
 export type PotInput = (typeof POT_INPUTS)[number];
 
-/** Ranges of the pot's own doubts. `finish` is what {@link FinishRule} says. */
+/** Ranges of the pot's own doubts. `finish` is what {@link FinishRule} says. @param yieldShare as past batches of this kitchen tell */
 export const potInputs = (
   rule: FinishRule,
   evaporation: Range = EVAPORATION_PER_H,
+  yieldShare?: Range,
 ): Record<PotInput, Range> => ({
   finish: rule.value,
   curve: { low: 0, mid: 0.5, high: 1 },
@@ -64,7 +65,7 @@ export const potInputs = (
   film: FILM_KG,
   foam: FOAM_SHARE,
   air: AIR_SHARE,
-  jar: within(1, JAR_DOUBT),
+  jar: within(1, yieldShare ? (yieldShare.high - yieldShare.low) / 2 / yieldShare.mid : JAR_DOUBT),
   // Natural pectin that takes part varies by more than its amount does.
   pectinModel: { low: 0.75, mid: 1, high: 1.3 },
   // Charge balance against a meter in a thick spread.
@@ -82,6 +83,8 @@ export interface PotRules {
   readonly model: SetModel;
   readonly jars: readonly JarFill[];
   readonly curdTemperature_C: number;
+  /** What comes to the jars as a share of what is computed, as past batches of this kitchen tell. */
+  readonly yieldShare: number;
 }
 
 /** Which set decides, by kind and by what is in the pot. */
@@ -125,7 +128,7 @@ export interface Outcome {
 export function evaluate(
   contents: Contents,
   pot: Readonly<Record<PotInput, number>>,
-  { rule, model, jars, curdTemperature_C }: PotRules,
+  { rule, model, jars, curdTemperature_C, yieldShare }: PotRules,
   pHKnown?: number,
 ): Outcome {
   const { mass, soluble, insoluble } = contents;
@@ -208,7 +211,7 @@ export function evaluate(
     invertShare,
     boilMinutes,
     pectinPercent: highMethoxyl + lowMethoxyl,
-    counts: fillInOrder(volume_ml / pot.jar, jars),
+    counts: fillInOrder((volume_ml * yieldShare) / pot.jar, jars),
     fillMass_g: jars.map((jar) => jar.fill_ml * pot.jar * density * 1e-3),
   };
 }

@@ -1,7 +1,7 @@
-import { within, type Range } from '../range/index.js';
+import { times, within, type Range } from '../range/index.js';
 import { fillVolume_ml } from '../jars/index.js';
 import { LATENT_J_PER_KG } from '../water/index.js';
-import type { PotFormula } from '../formula/index.js';
+import { ORDINARY_POT_KG, type PotFormula } from '../formula/index.js';
 import {
   addInto,
   contentsAt,
@@ -55,9 +55,14 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
       fill_ml: fillVolume_ml(jar, headspace_mm),
       ...(available !== undefined && { available }),
     })),
+    yieldShare: formula.learned?.yieldShare?.mid ?? 1,
     curdTemperature_C: formula.finish.type === 'curd' ? formula.finish.temperature_C : 77,
   };
-  const inputs = potInputs(rule, options.evaporation_perH ?? evaporationOf(formula, contents.mass));
+  const inputs = potInputs(
+    rule,
+    options.evaporation_perH ?? evaporationOf(formula, contents.mass),
+    formula.learned?.yieldShare,
+  );
   const middle = Object.fromEntries(Object.entries(inputs).map(([key, range]) => [key, range.mid])) as Record<
     PotInput,
     number
@@ -82,9 +87,14 @@ const BURNER_EVAPORATION = 0.3;
 /** Over a boil the pot holds about this share of what went in. */
 const MEAN_FILL = 0.85;
 
-/** The usual pan's own figure when the pot fits it; a pot that does not is boiled in another pan. */
-function evaporationOf({ pan }: PotFormula, mass_kg: number): Range {
+/** What past boils tell, else the usual pan's own figure when the pot fits it; a pot that does not is boiled in another pan. */
+function evaporationOf({ pan, learned }: PotFormula, mass_kg: number): Range {
   const held_kg = mass_kg * MEAN_FILL;
+  if (learned?.heat_W !== undefined)
+    return times(
+      learned.heat_W,
+      ((3600 / LATENT_J_PER_KG) * Math.max(mass_kg / ORDINARY_POT_KG, 1)) / held_kg,
+    );
   if (pan?.evaporation_kgPerH !== undefined)
     return within(pan.evaporation_kgPerH / held_kg, MEASURED_EVAPORATION);
   if (pan?.heat_W !== undefined)

@@ -4,7 +4,7 @@ import { KINDS, METHODS, METHODS_OF_KIND, type FormulaDocument, type Kind, type 
 import { readFinish, readJars, readPlace, type Finish, type PotJar } from './pot-finish.js';
 import { OWN_INGREDIENT, readLine, type PotLine } from './pot-line.js';
 import { readClaims, type Claims } from './claims.js';
-import { placeIn, type Kitchen, type Pan } from './kitchen.js';
+import { placeIn, type Kitchen, type Learned, type Pan } from './kitchen.js';
 import { isObject, quoted, Reader, type Json, type Problem, type Warning } from './reader.js';
 
 /** A formula in SI units, with every line that could be understood. */
@@ -16,6 +16,7 @@ export interface PotFormula {
   readonly place: Place;
   /** The kitchen's usual pan, as far as it is known. */
   readonly pan?: Pan;
+  readonly learned?: Learned;
   readonly jars: readonly PotJar[];
   readonly claims: Claims;
   readonly warnings: readonly Warning[];
@@ -106,6 +107,7 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
       claims,
       warnings: reader.warnings,
       ...(kitchen.pan && { pan: kitchen.pan }),
+      ...(kitchen.learned && { learned: kitchen.learned }),
     },
     problems: reader.problems,
   };

@@ -29,6 +29,8 @@ export type Target =
 export interface ForecastInput {
   /** The pot when the clock began. Its range of mass is how well the amounts are known. */
   readonly start: PotState;
+  /** How warm the pot is at the start was read on the thermometer in use, and errs with it. */
+  readonly startWasRead?: boolean;
   /** Doubt of the soluble solids at the start, share, 5-95 %. */
   readonly startDoubt: number;
   readonly pressure_kPa: number;
@@ -99,11 +101,13 @@ export class ForecastModel {
 
   /** The fitted solids in the mass that was weighed in. */
   private begin(theta: Float64Array): PotState {
-    const { start } = this.input;
+    const { start, startWasRead = false, offset_K } = this.input;
     const liquid = start.water + start.soluble;
     const soluble = this.startSolids(theta[0] ?? 0) * liquid;
     // More or fewer solids are the fruit's own or the sugar's in the same measure.
-    return { ...start, soluble, water: liquid - soluble };
+    const temperature_C =
+      start.temperature_C - (startWasRead ? this.offset(theta[2] ?? 0) - offset_K.mid : 0);
+    return { ...start, soluble, water: liquid - soluble, temperature_C };
   }
 
   private follow(

@@ -1,5 +1,5 @@
 import { times, within, type Range } from '../range/index.js';
-import type { PotFormula } from '../formula/index.js';
+import { ORDINARY_POT_KG, type PotFormula } from '../formula/index.js';
 import { LATENT_J_PER_KG } from '../water/index.js';
 import { PAN_DIAMETER_M, vesselHeat_W, type Vessel } from './heat.js';
 
@@ -9,8 +9,6 @@ const MEASURED_HEAT = 0.2;
 const BURNER_HEAT = 0.35;
 /** What a household burner puts into a pan, W: 1 to 2.3 kW and a little either way. Common practice. */
 const BURNER_W: Range = { low: 950, mid: 1550, high: 2500 };
-/** A pot larger than this stands on a larger flame, kg. Common practice. */
-const ORDINARY_POT_KG = 6;
 /** What simmering water gives to a bowl over it, W. A guess. */
 const BOWL_W: Range = { low: 300, mid: 420, high: 700 };
 /** Open surface of a bowl, m. Common practice. */
@@ -32,17 +30,23 @@ export function diameterOf({ kind, finish }: PotFormula, vessel?: Vessel): numbe
 }
 
 /**
- * Heat into the pot, W, 5-95 %: the usual pan's own, as its evaporation tells, else that of a household burner.
+ * Heat into the pot, W, 5-95 %: as past boils tell, else the usual pan's own by its evaporation, else that of a household burner.
  *
  * @param mass_kg in the pot
  * @param vessel a butter cooks in, where somebody said
  */
-export function heatOf({ pan, kind, finish }: PotFormula, mass_kg: number, vessel?: Vessel): Range {
+export function heatOf(
+  { pan, learned, kind, finish }: Pick<PotFormula, 'pan' | 'learned' | 'kind' | 'finish'>,
+  mass_kg: number,
+  vessel?: Vessel,
+): Range {
   if (finish.type === 'consistency')
     return vessel !== undefined && vessel !== 'pan' ? vesselHeat_W(vessel) : BUTTER_W;
   if (kind === 'curd') return BOWL_W;
+  const larger = Math.max(mass_kg / ORDINARY_POT_KG, 1);
+  if (learned?.heat_W !== undefined) return times(learned.heat_W, larger);
   const rate = pan?.evaporation_kgPerH;
   if (rate !== undefined) return within((rate * LATENT_J_PER_KG) / 3600, MEASURED_HEAT);
   if (pan?.heat_W !== undefined) return within(pan.heat_W, BURNER_HEAT);
-  return times(BURNER_W, Math.max(mass_kg / ORDINARY_POT_KG, 1));
+  return times(BURNER_W, larger);
 }

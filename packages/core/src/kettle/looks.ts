@@ -1,11 +1,17 @@
 /** One look at the pot; any mix of instruments. Seconds from any fixed moment. */
 export type Look =
   | { readonly time_s: number; readonly temperature_C: number }
-  | { readonly time_s: number; readonly mass_kg: number }
+  | { readonly time_s: number; readonly mass_kg: number; readonly sd_kg?: number }
   | { readonly time_s: number; readonly solidsPercent: number };
 
 /** Standard deviations of one look. A thermometer in a moving pot wanders by more than it is read to. Common practice. */
 const SD = { temperature_K: 0.32, mass_kg: 0.02, solids_percent: 0.7 } as const;
+const sdOf = (look: Look): number =>
+  'temperature_C' in look
+    ? SD.temperature_K
+    : 'mass_kg' in look
+      ? (look.sd_kg ?? SD.mass_kg)
+      : SD.solids_percent;
 /** Looks close together, taken as one: their mean and its standard deviation. */
 export interface Bin {
   readonly kind: 'temperature' | 'mass' | 'solids';
@@ -19,18 +25,20 @@ const ALIKE_S = 24;
 
 /** The looks, a bin a kind of instrument and a spell of {@link ALIKE_S}, by time. What is no number is left out. @param looks by time */
 export function binned(looks: readonly Look[]): Bin[] {
-  const open = new Map<Bin['kind'], { from: number; time: number; sum: number; count: number }>();
+  const open = new Map<
+    Bin['kind'],
+    { from: number; time: number; sum: number; count: number; one: number }
+  >();
   const bins: Bin[] = [];
   const close = (kind: Bin['kind']): void => {
     const group = open.get(kind);
     if (!group) return;
-    const one = kind === 'temperature' ? SD.temperature_K : kind === 'mass' ? SD.mass_kg : SD.solids_percent;
     // Half of the error is of the moment and averages out, half is not.
     bins.push({
       kind,
       time_s: group.time / group.count,
       value: group.sum / group.count,
-      sd: one * Math.sqrt(0.5 + 0.5 / group.count),
+      sd: group.one * Math.sqrt(0.5 + 0.5 / group.count),
     });
     open.delete(kind);
   };
@@ -46,7 +54,7 @@ export function binned(looks: readonly Look[]): Bin[] {
       group.count += 1;
     } else {
       close(kind);
-      open.set(kind, { from: look.time_s, time: look.time_s, sum: value, count: 1 });
+      open.set(kind, { from: look.time_s, time: look.time_s, sum: value, count: 1, one: sdOf(look) });
     }
   }
   for (const kind of ['temperature', 'mass', 'solids'] as const) close(kind);

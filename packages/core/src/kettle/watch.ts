@@ -3,7 +3,7 @@ import type { FormulaDocument, Kitchen, PotFormula } from '../formula/index.js';
 import { boilingPointAt, LATENT_J_PER_KG, saturationTemperature_C } from '../water/index.js';
 import type { Boil } from './boil.js';
 import { forecast, type Forecast } from './forecast.js';
-import type { Added, HeatChange, Target } from './forecast-model.js';
+import type { Added, ForecastInput, HeatChange, Target } from './forecast-model.js';
 import { startOf } from './formula-boil.js';
 import { PANTRY_C } from './heat.js';
 import { diameterOf, heatOf } from './heat-of-batch.js';
@@ -69,8 +69,41 @@ export function watchBoil(
   kitchen: Kitchen,
   now: number,
 ): Watched | undefined {
+  if (boil.phase === 'done' || boil.phase === 'paused') return undefined;
+  const pot = modelledPot(boil, written, kitchen, now);
+  if (!pot) return undefined;
+  const { whole, clock, input } = pot;
+  const { formula } = whole;
+  const made = forecast(input);
+  const { minute } = boil;
+  const byClock = formula.finish.type === 'hard-boil' && minute !== undefined && boil.phase === 'on-heat';
+  const clockLeft_s = byClock ? Math.max((minute.startedAt - now) / 1000 + (whole.rule.timedMinutes ?? formula.finish.minutes) * 60, 0) : 0; // prettier-ignore
+  return {
+    now,
+    // Once the timed boil runs, the clock knows.
+    forecast: byClock ? { ...made, left_s: { low: clockLeft_s, mid: clockLeft_s, high: clockLeft_s } } : made,
+    path: made.path.map(({ time_s, reading_C }) => ({ at: clock.at(time_s), reading_C })),
+    finishMass_kg: whole.outcome.finished,
+    finishSolidsPercent: whole.outcome.solids,
+  };
+}
+
+/** A boil as the kettle model takes it. */
+export interface ModelledPot {
+  readonly whole: PreparedPot;
+  readonly clock: PotClock;
+  readonly input: ForecastInput;
+}
+
+/**
+ * What the model is given of a boil: its pot at the first reading, its looks, what was done to it.
+ *
+ * @param now milliseconds since 1970
+ * @returns undefined before the heat, and where nothing in the pot, or no finish, is known
+ */
+export function modelledPot(boil: Boil, written: FormulaDocument, kitchen: Kitchen, now: number): ModelledPot | undefined {
   const { startedAt } = boil;
-  if (startedAt === undefined || boil.phase === 'done' || boil.phase === 'paused') return undefined;
+  if (startedAt === undefined) return undefined;
   const first = boil.readings[0];
   // The model begins where something is known: how warm the pot was put on, and whether it simmered before, nobody wrote down.
   const from_ms = first?.at ?? startedAt;
@@ -95,8 +128,9 @@ export function watchBoil(
     ...boil.brix.map(({ at, value }) => ({ time_s: clock.seconds(at), solidsPercent: value })),
   ];
   const { pressure_kPa, boilingPoint_C, from } = boilingPointAt(formula.place);
-  const offset = from === 'measured' ? (boil.boilingPoint_C ?? boilingPoint_C.mid) - saturationTemperature_C(pressure_kPa) : 0; // prettier-ignore
-  const doubt = from === 'measured' ? CHECKED_K : TRUSTED_K;
+  const checked = from === 'measured' || from === 'learned';
+  const offset = checked ? ((from === 'measured' ? boil.boilingPoint_C : undefined) ?? boilingPoint_C.mid) - saturationTemperature_C(pressure_kPa) : 0; // prettier-ignore
+  const doubt = from === 'measured' ? CHECKED_K : from === 'learned' ? boilingPoint_C.high - boilingPoint_C.mid : TRUSTED_K; // prettier-ignore
   // The vessel it began in; a lid laid ajar or off since is a change of known size.
   const net_W = heatOf(formula, whole.contents.mass, boil.vessels[0]?.vessel);
   const start = startOf(atFirst, first ? first.temperature_C - offset : PANTRY_C);
@@ -107,7 +141,7 @@ export function watchBoil(
     start.water * 0.6,
   );
   start.water -= steamed_kg;
-  const made = forecast({
+  const input: ForecastInput = {
     start,
     startDoubt: Math.hypot(START_DOUBT, steamed_kg / (start.water + start.soluble)),
     pressure_kPa,
@@ -125,19 +159,9 @@ export function watchBoil(
     target,
     ...(formula.finish.type === 'consistency' && { mostAhead_s: BUTTER_AHEAD_S }),
     now_s: Math.max(clock.seconds(now), 0),
-  });
-  const { minute } = boil;
-  const byClock = formula.finish.type === 'hard-boil' && minute !== undefined && boil.phase === 'on-heat';
-  const clockLeft_s = byClock ? Math.max((minute.startedAt - now) / 1000 + (whole.rule.timedMinutes ?? formula.finish.minutes) * 60, 0) : 0; // prettier-ignore
-  return {
-    now,
-    // Once the timed boil runs, the clock knows.
-    forecast: byClock ? { ...made, left_s: { low: clockLeft_s, mid: clockLeft_s, high: clockLeft_s } } : made,
-    path: made.path.map(({ time_s, reading_C }) => ({ at: clock.at(time_s), reading_C })),
-    finishMass_kg: whole.outcome.finished,
-    finishSolidsPercent: whole.outcome.solids,
   };
-}
+  return { whole, clock, input };
+} // prettier-ignore
 
 /** Heat of each vessel after the first, as a share of the first one's. */
 const vesselChanges = ({ vessels }: Boil, formula: PotFormula, first_W: number, clock: PotClock): HeatChange[] =>

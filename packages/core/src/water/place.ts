@@ -10,22 +10,24 @@ export interface Place {
   readonly pressure_kPa?: number;
   /** Boiling water as read on the thermometer in use. */
   readonly boilingPoint_C?: number;
+  /** How much too high the thermometer in use reads, as past boils tell, K, 5-95 %. Boiling water measured with it beats this. */
+  readonly offset_K?: Range;
 }
 
 /** 8 F above boiling water: the usual rise to the gel point. Common practice; also USDA Complete Guide to Home Canning, Guide 7 (from memory). */
 export const GEL_RISE_C = (8 * 5) / 9;
 
-export type BoilingPointFrom = 'measured' | 'pressure' | 'altitude' | 'sea-level';
+export type BoilingPointFrom = 'measured' | 'learned' | 'pressure' | 'altitude' | 'sea-level';
 
 export interface BoilingPoint {
-  /** On the thermometer in use when `from` is "measured", otherwise true; 5-95 % for the weather and the reading. */
+  /** On the thermometer in use when `from` is "measured" or "learned", otherwise true; 5-95 % for the weather and the reading. */
   readonly boilingPoint_C: Range;
   readonly pressure_kPa: number;
   readonly from: BoilingPointFrom;
 }
 
 /** Half the 5-95 % range of the boiling point, in kelvin, by how it is known. Weather +-2 kPa is +-0.55 K. */
-const DOUBT_K: Readonly<Record<BoilingPointFrom, number>> = {
+const DOUBT_K: Readonly<Record<Exclude<BoilingPointFrom, 'learned'>, number>> = {
   measured: 0.2,
   pressure: 0.2,
   altitude: 0.55,
@@ -34,16 +36,28 @@ const DOUBT_K: Readonly<Record<BoilingPointFrom, number>> = {
 
 /**
  * The boiling point of water at a place. Order of trust: boiling water measured with the thermometer in use, then
- * station pressure, then altitude; with none of them sea level is assumed.
+ * station pressure, then altitude; with none of them sea level is assumed. What past boils have told of the thermometer is added
+ * to the last three.
  *
  * @returns degrees Celsius with the range weather and reading leave, the pressure it implies, and where it came from
  */
 export function boilingPointAt(place: Place): BoilingPoint {
-  const at = (mid: number, pressure_kPa: number, from: BoilingPointFrom): BoilingPoint => ({
-    boilingPoint_C: { low: mid - DOUBT_K[from], mid, high: mid + DOUBT_K[from] },
-    pressure_kPa,
-    from,
-  });
+  const at = (mid: number, pressure_kPa: number, from: keyof typeof DOUBT_K): BoilingPoint => {
+    const { offset_K } = place;
+    if (offset_K === undefined || from === 'measured')
+      return {
+        boilingPoint_C: { low: mid - DOUBT_K[from], mid, high: mid + DOUBT_K[from] },
+        pressure_kPa,
+        from,
+      };
+    const read = mid + offset_K.mid;
+    const doubt = Math.hypot(DOUBT_K[from], (offset_K.high - offset_K.low) / 2);
+    return {
+      boilingPoint_C: { low: read - doubt, mid: read, high: read + doubt },
+      pressure_kPa,
+      from: 'learned',
+    };
+  };
   if (place.boilingPoint_C !== undefined) {
     // A thermometer that is wrong must not change the pressure the syrup boils at, if the altitude is known.
     const pressure_kPa =

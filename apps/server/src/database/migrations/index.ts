@@ -4,6 +4,7 @@ import * as freezer from './0009-freezer.js';
 import * as gear from './0004-gear-versions.js';
 import * as instruments from './0007-instruments.js';
 import * as jars from './0008-jars.js';
+import * as lessons from './0010-lessons.js';
 import * as live from './0005-live.js';
 import * as planned from './0006-planned.js';
 import * as shelf from './0003-shelf.js';
@@ -25,4 +26,5 @@ export const MIGRATIONS: readonly Migration[] = [
   instruments,
   jars,
   freezer,
+  lessons,
 ];

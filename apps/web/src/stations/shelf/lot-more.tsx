@@ -1,6 +1,12 @@
 import { useState } from 'react';
 import type { LotView } from '@idle-kettle/contract';
+import { canGo } from '@idle-kettle/core';
 import { take, transfer } from './jar-moves.js';
+
+const COLD = [
+  ['fridge', 'To the fridge'],
+  ['freezer', 'Freeze'],
+] as const;
 
 interface LotMoreProps {
   readonly lot: LotView;
@@ -46,15 +52,14 @@ export function LotMore({ lot, onDone }: LotMoreProps) {
       </div>
       <div className="mt-2 flex flex-wrap items-end gap-2">
         {field('to which place', place, setPlace, 60)}
-        <button type="button" className="btn" disabled={!good || place.trim() === ''} onClick={done(() => transfer(lot, many, lot.keptIn === 'opened' ? 'opened' : null, place.trim()))}>
+        <button type="button" className="btn" disabled={!good || place.trim() === ''} onClick={done(() => transfer(lot, many, lot.keptIn, place.trim()))}>
           Move there
         </button>
-        <button type="button" className="btn" disabled={!good} onClick={done(() => transfer(lot, many, 'fridge', ''))}>
-          To the fridge
-        </button>
-        <button type="button" className="btn" disabled={!good} onClick={done(() => transfer(lot, many, 'freezer', ''))}>
-          Freeze
-        </button>
+        {COLD.filter(([kept]) => kept !== lot.keptIn && canGo(lot.keptIn, kept)).map(([kept, words]) => (
+          <button key={kept} type="button" className="btn" disabled={!good} onClick={done(() => transfer(lot, many, kept, ''))}>
+            {words}
+          </button>
+        ))}
       </div>
       <p className="mt-1 text-sm text-soft">Frozen in straight-sided jars with half an inch of room; never in a shouldered one.</p>
       <div className="mt-2 flex flex-wrap items-end gap-2">

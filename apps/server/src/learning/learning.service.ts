@@ -1,0 +1,125 @@
+import { Injectable } from '@nestjs/common';
+import { InjectConnection } from '@nestjs/sequelize';
+import { QueryTypes } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import {
+  boilFrom,
+  cameOf,
+  errorsOf,
+  evidenceOf,
+  foretold,
+  learnFrom,
+  taught,
+  type BoilEvidence,
+  type Hindsight,
+  type Kitchen,
+} from '@idle-kettle/core';
+import type { FormulaBody, LessonsView } from '@idle-kettle/contract';
+import { EventLogService } from '../batches/event-log.service.js';
+import { HouseholdService } from '../households/household.service.js';
+import { KitchenService } from '../kitchens/kitchen.service.js';
+
+/** A boil takes some hundredths of a second to look at: so many in one answer, the rest in the next. */
+const AT_ONCE = 12;
+/** Older boils are of another pan or another hand; the latest so many count. A guess. */
+const LATEST = 60;
+
+interface StaleRow {
+  batch_id: string;
+  told: string;
+  document: FormulaBody;
+}
+
+interface KnownRow {
+  batch_id: string;
+  title: string;
+  ended_at: Date;
+  evidence: BoilEvidence;
+  hindsight: Hindsight | null;
+}
+
+const STALE = `
+  SELECT lesson.batch_id, lesson.told, batch.document FROM boil_lessons lesson JOIN batches batch ON batch.id = lesson.batch_id
+  WHERE lesson.household_id = :householdId AND lesson.told <> lesson.worked_out
+  ORDER BY (SELECT max(happened_at) FROM batch_events WHERE batch_id = lesson.batch_id AND type = 'done'), lesson.batch_id
+  LIMIT :atOnce`;
+
+// A boil that was looked at before belongs to the kitchen it was made in.
+const KEEP = `
+  UPDATE boil_lessons SET worked_out = :told, evidence = :evidence, hindsight = :hindsight, ended_at = :endedAt,
+    kitchen_id = coalesce(kitchen_id, :kitchenId)
+  WHERE batch_id = :batchId AND household_id = :householdId`;
+
+const KNOWN = `
+  SELECT lesson.batch_id, batch.title, lesson.ended_at, lesson.evidence, lesson.hindsight
+  FROM boil_lessons lesson JOIN batches batch ON batch.id = lesson.batch_id
+  WHERE lesson.kitchen_id = :kitchenId AND lesson.evidence IS NOT NULL AND lesson.ended_at > :since
+  ORDER BY lesson.ended_at DESC LIMIT :latest`;
+
+/** Looks at every boil once it is done, keeps what it says, and adds it up. */
+@Injectable()
+export class LearningService {
+  constructor(
+    @InjectConnection() private readonly sequelize: Sequelize,
+    private readonly households: HouseholdService,
+    private readonly kitchens: KitchenService,
+    private readonly log: EventLogService,
+  ) {}
+
+  /** What the boils of the kitchen in use have taught; boils nobody has looked at yet are looked at first, some at a time. */
+  async lessons(): Promise<LessonsView> {
+    const householdId = await this.households.current();
+    const [{ id: kitchenId, gear } = { id: '', gear: undefined }] = await this.kitchens.list();
+    const kitchen = await this.kitchens.inUse();
+    const since = gear?.learning?.since ?? new Date(0).toISOString();
+    const stale = await this.sequelize.query<StaleRow>(STALE, { replacements: { householdId, atOnce: AT_ONCE }, type: QueryTypes.SELECT }); // prettier-ignore
+    for (const row of stale) await this.lookAt(row, householdId, kitchenId, kitchen, since);
+    const [waiting] = await this.sequelize.query<{ count: number }>(
+      'SELECT count(*)::int AS count FROM boil_lessons WHERE household_id = :householdId AND told <> worked_out',
+      { replacements: { householdId }, type: QueryTypes.SELECT },
+    );
+    const known = await this.known(kitchenId, since);
+    const lessons = learnFrom(known.map(({ evidence }) => evidence), kitchen); // prettier-ignore
+    return {
+      kitchenId,
+      lessons,
+      boils: known.map(({ batch_id, title, ended_at, evidence }) => ({
+        batchId: batch_id,
+        title,
+        endedAt: ended_at.toISOString(),
+        offset_K: evidence.offset_K.mid,
+        heat_W: Math.exp(evidence.logHeat_W.mid),
+        yieldShare: evidence.yield
+          ? Math.exp(evidence.yield.logShare - evidence.yield.perK * lessons.offset_K.value.mid)
+          : null,
+        rise_K: evidence.rise_K?.mid ?? null,
+      })),
+      errors: errorsOf(known.flatMap(({ hindsight }) => hindsight ?? [])),
+      pending: waiting?.count ?? 0,
+    };
+  }
+
+  private known(kitchenId: string, since: string): Promise<KnownRow[]> {
+    return this.sequelize.query<KnownRow>(KNOWN, { replacements: { kitchenId, since, latest: LATEST }, type: QueryTypes.SELECT }); // prettier-ignore
+  }
+
+  /** What a boil says, and what would have been foretold of it with and without the boils before it. */
+  private async lookAt({ batch_id: batchId, told, document }: StaleRow, householdId: string, kitchenId: string, kitchen: Kitchen, since: string): Promise<void> {
+    const { events } = JSON.parse(await this.log.page(batchId, undefined)) as { events: Parameters<typeof boilFrom>[0] };
+    const boil = boilFrom(events);
+    const evidence = evidenceOf(document, boil, kitchen);
+    const before = (await this.known(kitchenId, since)).filter(({ batch_id }) => batch_id !== batchId).map((row) => row.evidence).filter(({ at }) => at < (evidence?.at ?? 0));
+    const hindsight: Hindsight | null = evidence && before.length > 0
+      ? { came: cameOf(boil, document, kitchen), without: foretold(boil, document, kitchen), with: foretold(boil, document, taught(kitchen, learnFrom(before, kitchen))) }
+      : null;
+    await this.sequelize.query(KEEP, {
+      replacements: {
+        batchId, householdId, kitchenId, told,
+        evidence: evidence ? JSON.stringify(evidence) : null,
+        hindsight: hindsight && JSON.stringify(hindsight),
+        endedAt: evidence ? new Date(evidence.at) : null,
+      },
+      type: QueryTypes.UPDATE,
+    });
+  } // prettier-ignore
+}

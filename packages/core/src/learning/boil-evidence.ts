@@ -1,0 +1,118 @@
+import { FOAM_SHARE, FILM_KG } from '../balance/index.js';
+import { ORDINARY_POT_KG, type FormulaDocument, type Kitchen, type PotFormula } from '../formula/index.js';
+import { filledVolume_ml, QUARTER_INCH_MM } from '../jars/index.js';
+import { forecast, modelledPot, type Boil, type ForecastInput, type Look } from '../kettle/index.js';
+import { exactly, times, Z90 } from '../range/index.js';
+import { syrupDensity_kgPerM3 } from '../syrup/index.js';
+import { boilingPointAt, saturationTemperature_C } from '../water/index.js';
+import { cameOf, foretoldYield_ml } from './hindsight.js';
+import type { Estimate } from './lesson.js';
+
+/** What one finished boil says of the kitchen it was made in; what it says nothing of is left out. */
+export interface BoilEvidence {
+  /** When it ended, milliseconds since 1970. */
+  readonly at: number;
+  /** How much too high the thermometer reads, K; the day's weather is in it. */
+  readonly offset_K: Estimate;
+  /** Natural logarithm of the heat into the usual pan, W, as for a pot of up to {@link ORDINARY_POT_KG}. */
+  readonly logHeat_W: Estimate;
+  /** What came to the jars beside what is computed for the reading it was stopped at. */
+  readonly yield?: YieldEvidence;
+  /** How far over boiling water the set is that is liked here, K: where it was stopped, and how that set was once opened. */
+  readonly rise_K?: Estimate;
+}
+
+/** Natural logarithms, so that a thermometer's error is a plain sum. */
+export interface YieldEvidence {
+  /** Of what came as a share of what is computed, were the thermometer right. */
+  readonly logShare: number;
+  /** What is computed grows by this for each kelvin the thermometer reads too high. */
+  readonly perK: number;
+}
+
+/** Little is believed beforehand: any household heat, any thermometer, 5-95 %. Wider still, the fit gets lost between them. */
+const ANY_HEAT_W = { low: 700, mid: 1550, high: 3500 };
+const ANY_OFFSET_K = { low: -3, mid: 0, high: 3 };
+/** Fewer readings than this say nothing of a curve. A guess. */
+const FEWEST_READINGS = 8;
+/** A fit that leaves more than this, in standard deviations of the instruments, is of another pot than the formula's. A guess. */
+const MOST_MISFIT = 2;
+/** Water that boiled this far from what this kitchen's height says boiled elsewhere, K: a bad thermometer and foul weather. A guess. */
+const ELSEWHERE_K = 3;
+/** Spread goes into the jar at about this temperature, C, and holds about this much air. Common practice. */
+const FILL_C = 90;
+const AIR = 0.02;
+/** Jars counted by eye to their headspace: share of what they hold, standard deviation. Common practice, no source. */
+const JARS_SD = 0.018;
+/** A look at the pot this long before the end is still one of the finish, ms. Common practice. */
+const AT_THE_END_MS = 4 * 60_000;
+/** A step on the scale from runny to stiff is worth about this rise, K; and how surely one spoonful tells. A guess. */
+const A_STEP_K = 0.7;
+const SPOONFUL_SD_K = 0.5;
+
+/** A pan of fruit and sugar boiled to its finish: a butter in a slow cooker and a curd over water say nothing of the ring. */
+const isSugarBoil = ({ kind, finish }: PotFormula): boolean =>
+  kind !== 'curd' && finish.type !== 'consistency';
+
+/** Kilograms in the jars as filled. @param solids soluble solids, per cent */
+const massInJars_kg = (boil: Boil, { jars }: PotFormula, solids: number): number =>
+  (filledVolume_ml(boil.jarred, jars[0]?.headspace_mm ?? QUARTER_INCH_MM, jars.map(({ size, jar }) => ({ size, count: undefined, ...(jar.measured_ml !== undefined && { measured_ml: jar.measured_ml }) }))) / 1e6) * syrupDensity_kgPerM3(solids / 100, FILL_C) * (1 - AIR); // prettier-ignore
+
+/**
+ * What a boil that is done says of its kitchen, by the forecast's own model fitted to the whole of its log with nothing believed of
+ * heat or thermometer beforehand; the jars that were filled count as one more weighing.
+ *
+ * @param written the formula as it was put on the heat
+ * @param kitchen as it is; what was learned in it is left aside
+ * @returns undefined where nothing can be learned: it is not done, simulated instruments boiled it, it boiled at another place, or the
+ *   log does not fit the formula
+ */
+export function evidenceOf(written: FormulaDocument, boil: Boil, kitchen: Kitchen): BoilEvidence | undefined {
+  const { endedAt: at, simulated, readings, boilingPoint_C, score } = boil;
+  if (at === undefined || simulated !== undefined) return undefined;
+  const { learned: _learned, offset_K: _offset, boilingPoint_C: _measured, ...plain } = kitchen;
+  const { boilingPoint_C: water, pressure_kPa } = boilingPointAt(plain);
+  if (boilingPoint_C !== undefined && Math.abs(boilingPoint_C - water.mid) > ELSEWHERE_K) return undefined;
+  const pot = modelledPot(boil, written, plain, at);
+  if (!pot || !isSugarBoil(pot.whole.formula) || readings.length < FEWEST_READINGS) return undefined;
+  const { whole, clock } = pot;
+  const fit = (looks: readonly Look[], net_W = ANY_HEAT_W) => forecast({ ...pot.input, net_W, offset_K: ANY_OFFSET_K, startWasRead: true, looks } satisfies ForecastInput); // prettier-ignore
+  const first = fit(pot.input.looks);
+  const weighed = boil.weighings.some((each) => each.at <= at && at - each.at <= AT_THE_END_MS);
+  const looks = [...pot.input.looks];
+  if (boil.jarred.length > 0 && !weighed) {
+    const filled_kg = massInJars_kg(boil, whole.formula, first.now.solidsPercent);
+    looks.push({
+      time_s: Math.max(clock.seconds(at), 0),
+      mass_kg: filled_kg * (1 + FOAM_SHARE.mid) + FILM_KG.mid,
+      sd_kg: filled_kg * JARS_SD,
+    });
+  }
+  // Once more around what was found, so that the middle of what was believed pulls at nothing.
+  const fitted = fit(looks, times(ANY_HEAT_W, first.net_W.mid / ANY_HEAT_W.mid));
+  if (fitted.misfit > MOST_MISFIT) return undefined;
+  const sdOf = (low: number, high: number): number => (high - low) / (2 * Z90);
+  const { net_W, offset_K } = fitted;
+  const larger = Math.max(whole.contents.mass / ORDINARY_POT_KG, 1);
+  const offset = { mid: offset_K.mid, sd: sdOf(offset_K.low, offset_K.high) };
+  const last = readings.findLast((each) => each.at <= at && at - each.at <= AT_THE_END_MS);
+  const stopped_K = last && last.temperature_C - offset.mid - saturationTemperature_C(pressure_kPa);
+  return {
+    at,
+    offset_K: offset,
+    logHeat_W: { mid: Math.log(net_W.mid / larger), sd: sdOf(Math.log(net_W.low), Math.log(net_W.high)) },
+    ...yieldOf(boil, written, plain),
+    ...(score && stopped_K !== undefined && whole.formula.finish.type === 'gel-temperature' && { rise_K: { mid: stopped_K - score.set * A_STEP_K, sd: Math.hypot(SPOONFUL_SD_K, offset.sd) } }), // prettier-ignore
+  };
+}
+
+/** What came beside what is computed, for a thermometer that is right and for one a kelvin high. */
+function yieldOf(boil: Boil, written: FormulaDocument, kitchen: Kitchen): { yield?: YieldEvidence } {
+  const came = cameOf(boil, written, kitchen).yield_ml;
+  const [right, high] = [0, 1].map((mid) =>
+    foretoldYield_ml(boil, written, { ...kitchen, offset_K: exactly(mid) }),
+  );
+  return came && right && high
+    ? { yield: { logShare: Math.log(came / right), perK: Math.log(high / right) } }
+    : {};
+}

@@ -1,0 +1,70 @@
+import type { Kitchen } from '../formula/index.js';
+import { heatOf } from '../kettle/index.js';
+import { Z90 } from '../range/index.js';
+import { GEL_RISE_C } from '../water/index.js';
+import type { BoilEvidence } from './boil-evidence.js';
+import { byFactor, lessonFrom, type Lesson } from './lesson.js';
+
+/** What the past boils of a kitchen have told. */
+export interface Lessons {
+  /** How much too high the thermometer reads, K. */
+  readonly offset_K: Lesson;
+  /** Into the usual pan on its ring, W. */
+  readonly heat_W: Lesson;
+  /** What comes to the jars, as a share of what is computed: the ladle, the foam, the jars as they are filled here. */
+  readonly yieldShare: Lesson;
+  /** Over boiling water to the set that is liked here, K. */
+  readonly rise_K: Lesson;
+}
+
+/** A household thermometer reads within 1.5 K or so, standard deviation. Common practice. */
+const THERMOMETER_SD_K = 1;
+/** Weather moves the boiling point by this much from day to day, K, standard deviation: +-2 kPa, 5-95 %. */
+const WEATHER_SD_K = 0.55 / Z90;
+/** The flame is not set alike twice: logarithm, standard deviation. Common practice. */
+const FLAME_SD = 0.08;
+/** What is computed of a yield errs by this on the whole, and again by the batch: logarithms, standard deviations. A guess. */
+const YIELD_SD = 0.03;
+const BATCH_SD = 0.02;
+/** How far the set that is liked lies from the usual one, K, standard deviation. A guess. */
+const LIKING_SD_K = 0.8;
+/** One opened jar is not liked just like the next, K, standard deviation. A guess. */
+const MOOD_SD_K = 0.4;
+
+const told = <K extends 'offset_K' | 'logHeat_W' | 'rise_K'>(boils: readonly BoilEvidence[], of: K) =>
+  boils.flatMap((each) => each[of] ?? []);
+
+/**
+ * What a kitchen's boils tell of it, in any order.
+ *
+ * @param kitchen what is known of it without them: a measured pan, a burner
+ */
+export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Lessons {
+  const { learned: _learned, ...plain } = kitchen;
+  const usual = heatOf({ kind: 'jam', finish: { type: 'hard-boil', minutes: 1 }, ...(plain.pan && { pan: plain.pan }) }, 0); // prettier-ignore
+  const heat = { mid: Math.log(usual.mid), sd: Math.log(usual.high / usual.low) / (2 * Z90) };
+  const offset_K = lessonFrom({ mid: 0, sd: THERMOMETER_SD_K }, told(boils, 'offset_K'), WEATHER_SD_K);
+  const offsetSd_K = (offset_K.value.high - offset_K.value.low) / (2 * Z90);
+  const shares = boils.flatMap(({ yield: came }) => (came ? [{ mid: came.logShare - came.perK * offset_K.value.mid, sd: Math.abs(came.perK) * offsetSd_K }] : [])); // prettier-ignore
+  return {
+    offset_K,
+    heat_W: byFactor(lessonFrom(heat, told(boils, 'logHeat_W'), FLAME_SD, FLAME_SD)),
+    yieldShare: byFactor(lessonFrom({ mid: 0, sd: YIELD_SD }, shares, BATCH_SD, BATCH_SD)),
+    rise_K: lessonFrom({ mid: GEL_RISE_C, sd: LIKING_SD_K }, told(boils, 'rise_K'), MOOD_SD_K),
+  };
+}
+
+/**
+ * The kitchen with its lessons, for the next forecast. What was measured beats what was learned: boiling water on the thermometer in
+ * use settles its error. The altitude, and with it every process time, stays what the maker stated.
+ */
+export function taught(kitchen: Kitchen, { offset_K, heat_W, yieldShare }: Lessons): Kitchen {
+  return {
+    ...kitchen,
+    ...(offset_K.boils > 0 && kitchen.boilingPoint_C === undefined && { offset_K: offset_K.value }),
+    learned: {
+      ...(heat_W.boils > 0 && { heat_W: heat_W.value }),
+      ...(yieldShare.boils > 0 && { yieldShare: yieldShare.value }),
+    },
+  };
+}
