@@ -81,7 +81,7 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
     document: MARMALADE,
     minutesAgo: 290 * DAY,
     evaporation_kgPerH: 1.9,
-    minutesBetweenReadings: 4,
+    minutesBetweenReadings: 2,
     finished: {
       jars: [{ size: '454-g', full: 7, part: 0 }],
       eaten: 5,
@@ -94,7 +94,7 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
     document: APRICOT,
     minutesAgo: 19 * DAY,
     evaporation_kgPerH: 1.9,
-    minutesBetweenReadings: 3,
+    minutesBetweenReadings: 1.5,
     finished: {
       jars: [{ size: '340-g', full: 7, part: 0.75 }],
       eaten: 3,
@@ -108,7 +108,7 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
     document: REDCURRANT,
     minutesAgo: 12 * DAY,
     evaporation_kgPerH: 1.8,
-    minutesBetweenReadings: 2,
+    minutesBetweenReadings: 1,
     finished: {
       jars: [{ size: '190-ml', full: 6, part: 0.5 }],
       eaten: 1,
@@ -135,7 +135,7 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
     document: BLACKCURRANT,
     minutesAgo: 20 * 60,
     evaporation_kgPerH: 1.9,
-    minutesBetweenReadings: 2,
+    minutesBetweenReadings: 1,
     finished: {
       jars: [{ size: '340-g', full: 6, part: 0.75 }],
       eaten: 0,

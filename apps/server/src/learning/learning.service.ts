@@ -3,6 +3,7 @@ import { InjectConnection } from '@nestjs/sequelize';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import {
+  believedOffset,
   boilFrom,
   cameOf,
   errorsOf,
@@ -80,6 +81,7 @@ export class LearningService {
     );
     const known = await this.known(kitchenId, since);
     const lessons = learnFrom(known.map(({ evidence }) => evidence), kitchen); // prettier-ignore
+    const offset_K = believedOffset(kitchen, lessons.offset_K).mid;
     return {
       kitchenId,
       lessons,
@@ -90,7 +92,7 @@ export class LearningService {
         offset_K: evidence.offset_K.mid,
         heat_W: Math.exp(evidence.logHeat_W.mid),
         yieldShare: evidence.yield
-          ? Math.exp(evidence.yield.logShare - evidence.yield.perK * lessons.offset_K.value.mid)
+          ? Math.exp(evidence.yield.logShare - evidence.yield.perK * offset_K)
           : null,
         rise_K: evidence.rise_K?.mid ?? null,
       })),

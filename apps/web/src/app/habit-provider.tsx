@@ -1,7 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { kitchenOf } from '@idle-kettle/contract';
 import { useKitchens } from '../data/kitchens.js';
-import { usePreparedWeights } from '../data/queries.js';
+import { useLessons, usePreparedWeights } from '../data/queries.js';
 import { useHour } from '../ui/now.js';
 import { HabitContext, type Habit } from '../ui/habit.js';
 
@@ -9,10 +9,12 @@ import { HabitContext, type Habit } from '../ui/habit.js';
 export function HabitProvider({ children }: { readonly children: ReactNode }) {
   const kitchen = useKitchens().data?.[0];
   const prepared = usePreparedWeights().data;
+  const learned = useLessons().data;
   // A barometer counts for a day, so an open page looks again now and then.
   const hour = useHour();
   const habit = useMemo<Habit>(() => {
-    const place = kitchen ? kitchenOf(kitchen, hour, prepared) : {};
+    const lessons = learned?.kitchenId === kitchen?.id ? learned?.lessons : undefined;
+    const place = kitchen ? kitchenOf(kitchen, hour, prepared, lessons) : {};
     return {
       units: kitchen?.units ?? 'metric',
       temperatureUnit: kitchen?.temperatureUnit ?? 'C',
@@ -23,6 +25,6 @@ export function HabitProvider({ children }: { readonly children: ReactNode }) {
         place.pressure_kPa !== undefined,
       southern: kitchen?.southern ?? false,
     };
-  }, [kitchen, prepared, hour]);
+  }, [kitchen, prepared, learned, hour]);
   return <HabitContext value={habit}>{children}</HabitContext>;
 }

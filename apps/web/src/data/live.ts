@@ -6,12 +6,13 @@ import { forgetCursors, hasJars, keys, queryClient } from './queries.js';
 const AGAIN_MS = 3000;
 
 const KEY_OF: Readonly<Partial<Record<News['of'], readonly (readonly string[])[]>>> = {
-  kitchens: [keys.kitchens],
+  kitchens: [keys.kitchens, keys.lessons],
   formulas: [keys.formulas, ['formula-versions']],
-  prepared_weights: [keys.prepared],
+  prepared_weights: [keys.prepared, keys.lessons],
   shelf_lots: [keys.shelf, keys.batches],
   shelf_moves: [keys.shelf],
   frozen_fruit: [keys.freezer],
+  boil_lessons: [keys.lessons],
   instruments: [keys.instruments],
   instrument_places: [keys.instruments],
 };

@@ -6,6 +6,7 @@ import type {
   EventPage,
   FormulaView,
   InstrumentView,
+  LessonsView,
   LotView,
   FormulaVersion,
   PreparedWeightView,
@@ -27,6 +28,7 @@ export const keys = {
   prepared: ['prepared-weights'] as const,
   freezer: ['freezer'] as const,
   instruments: ['instruments'] as const,
+  lessons: ['lessons'] as const,
   versions: (id: string) => ['formula-versions', id] as const,
 };
 
@@ -54,6 +56,14 @@ export const useVersions = (id: string): UseQueryResult<FormulaVersion[]> =>
   });
 export const usePreparedWeights = (): UseQueryResult<PreparedWeightView[]> =>
   useQuery({ queryKey: keys.prepared, queryFn: () => get<PreparedWeightView[]>('/prepared-weights') });
+/** What boils have taught; some wait to be looked at, a few at a time. */
+export const useLessons = (): UseQueryResult<LessonsView> =>
+  useQuery({
+    queryKey: keys.lessons,
+    queryFn: () => get<LessonsView>('/lessons'),
+    staleTime: 60_000,
+    refetchInterval: ({ state }) => ((state.data?.pending ?? 0) > 0 ? 1000 : false),
+  });
 export const useInstruments = (): UseQueryResult<InstrumentView[]> =>
   useQuery({ queryKey: keys.instruments, queryFn: () => get<InstrumentView[]>('/instruments') });
 export const useBatches = (): UseQueryResult<BatchSummary[]> =>

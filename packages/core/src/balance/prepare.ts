@@ -1,6 +1,6 @@
 import { times, within, type Range } from '../range/index.js';
 import { fillVolume_ml } from '../jars/index.js';
-import { LATENT_J_PER_KG } from '../water/index.js';
+import { panLoss_kgPerH } from '../water/index.js';
 import { ORDINARY_POT_KG, type PotFormula } from '../formula/index.js';
 import {
   addInto,
@@ -87,17 +87,19 @@ const BURNER_EVAPORATION = 0.3;
 /** Over a boil the pot holds about this share of what went in. */
 const MEAN_FILL = 0.85;
 
+const lossRange = ({ low, mid, high }: Range): Range => ({
+  low: panLoss_kgPerH(low),
+  mid: panLoss_kgPerH(mid),
+  high: panLoss_kgPerH(high),
+});
+
 /** What past boils tell, else the usual pan's own figure when the pot fits it; a pot that does not is boiled in another pan. */
 function evaporationOf({ pan, learned }: PotFormula, mass_kg: number): Range {
   const held_kg = mass_kg * MEAN_FILL;
   if (learned?.heat_W !== undefined)
-    return times(
-      learned.heat_W,
-      ((3600 / LATENT_J_PER_KG) * Math.max(mass_kg / ORDINARY_POT_KG, 1)) / held_kg,
-    );
+    return times(lossRange(times(learned.heat_W, Math.max(mass_kg / ORDINARY_POT_KG, 1))), 1 / held_kg);
   if (pan?.evaporation_kgPerH !== undefined)
     return within(pan.evaporation_kgPerH / held_kg, MEASURED_EVAPORATION);
-  if (pan?.heat_W !== undefined)
-    return within((pan.heat_W * 3600) / LATENT_J_PER_KG / held_kg, BURNER_EVAPORATION);
+  if (pan?.heat_W !== undefined) return within(panLoss_kgPerH(pan.heat_W) / held_kg, BURNER_EVAPORATION);
   return EVAPORATION_PER_H;
 }

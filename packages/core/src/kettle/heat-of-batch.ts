@@ -1,6 +1,6 @@
 import { times, within, type Range } from '../range/index.js';
 import { ORDINARY_POT_KG, type PotFormula } from '../formula/index.js';
-import { LATENT_J_PER_KG } from '../water/index.js';
+import { heatForLoss_W } from '../water/index.js';
 import { PAN_DIAMETER_M, vesselHeat_W, type Vessel } from './heat.js';
 
 /** A pan whose evaporation was measured gives that heat within a fifth: the flame is not set alike twice. Common practice. */
@@ -46,7 +46,7 @@ export function heatOf(
   const larger = Math.max(mass_kg / ORDINARY_POT_KG, 1);
   if (learned?.heat_W !== undefined) return times(learned.heat_W, larger);
   const rate = pan?.evaporation_kgPerH;
-  if (rate !== undefined) return within((rate * LATENT_J_PER_KG) / 3600, MEASURED_HEAT);
+  if (rate !== undefined) return within(heatForLoss_W(rate), MEASURED_HEAT);
   if (pan?.heat_W !== undefined) return within(pan.heat_W, BURNER_HEAT);
   return times(BURNER_W, larger);
 }

@@ -1,12 +1,14 @@
 import type { Range } from '../range/index.js';
 import { inversionRate_perMin } from '../syrup/index.js';
-import { LATENT_J_PER_KG, saturationPressure_kPa } from '../water/index.js';
+import {
+  heatForLoss_W,
+  LATENT_J_PER_KG,
+  LOSS_W_PER_K,
+  ROOM_C,
+  saturationPressure_kPa,
+} from '../water/index.js';
 import type { BoilingCurve } from './boiling-curve.js';
 
-/** Heat a pan loses to the room by its walls, W/K. Common practice. */
-export const LOSS_W_PER_K = 3;
-/** Kitchen air, C. Common practice. */
-const ROOM_C = 21;
 /** What goes into a pot is as warm as this, and so is one that has not been on the heat, C. Common practice. */
 export const PANTRY_C = 20;
 /** Open surface of a household preserving pan, m. Common practice. */
@@ -167,15 +169,14 @@ export const VESSEL_LOSS_KG_PER_H: Readonly<Record<Exclude<Vessel, 'pan'>, Range
   'low-stove': { low: 0.3, mid: 0.4, high: 0.5 },
 };
 
-/** Water a pan at a rolling boil gives off, kg/h. @param net_W heat into the pot, 300 to 5000 */
-export const panLoss_kgPerH = (net_W: number, boilsAt_C = 101): number =>
-  (Math.max(net_W - LOSS_W_PER_K * (boilsAt_C - ROOM_C), 0) / LATENT_J_PER_KG) * 3600;
-
 /** Heat that makes a pot at its boil lose so much water, with what its walls lose to the room, W. */
 export function vesselHeat_W(vessel: Exclude<Vessel, 'pan'>, boilsAt_C = 100): Range {
-  const heat = (loss_kgPerH: number): number => (loss_kgPerH * LATENT_J_PER_KG) / 3600 + LOSS_W_PER_K * (boilsAt_C - ROOM_C); // prettier-ignore
   const { low, mid, high } = VESSEL_LOSS_KG_PER_H[vessel];
-  return { low: heat(low), mid: heat(mid), high: heat(high) };
+  return {
+    low: heatForLoss_W(low, boilsAt_C),
+    mid: heatForLoss_W(mid, boilsAt_C),
+    high: heatForLoss_W(high, boilsAt_C),
+  };
 }
 
 /** Hours a butter takes to lose so much water in a vessel. @param water_kg to boil away */

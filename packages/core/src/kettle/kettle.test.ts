@@ -1,5 +1,5 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { GEL_RISE_C, saturationTemperature_C, standardPressure_kPa } from '../water/index.js';
+import { GEL_RISE_C, panLoss_kgPerH, saturationTemperature_C, standardPressure_kPa } from '../water/index.js';
 import { syrupBoilingPoint_C } from '../syrup/index.js';
 import { forecastBefore, quantile, trialBoil } from '../testing/boils.js';
 import {
@@ -9,7 +9,6 @@ import {
   forecast,
   hoursToLose,
   massOfPot,
-  panLoss_kgPerH,
   rates,
   simulateBoil,
   solidsOf,

@@ -1,9 +1,10 @@
+import { JAR_DOUBT } from '../balance/index.js';
 import type { Kitchen } from '../formula/index.js';
 import { heatOf } from '../kettle/index.js';
 import { Z90 } from '../range/index.js';
-import { GEL_RISE_C } from '../water/index.js';
+import { boilingPointAt, GEL_RISE_C } from '../water/index.js';
 import type { BoilEvidence } from './boil-evidence.js';
-import { byFactor, lessonFrom, type Lesson } from './lesson.js';
+import { byFactor, lessonFrom, type Estimate, type Lesson } from './lesson.js';
 
 /** What the past boils of a kitchen have told. */
 export interface Lessons {
@@ -21,11 +22,13 @@ export interface Lessons {
 const THERMOMETER_SD_K = 1;
 /** Weather moves the boiling point by this much from day to day, K, standard deviation: +-2 kPa, 5-95 %. */
 const WEATHER_SD_K = 0.55 / Z90;
+/** Boiling water as read, K, standard deviation. */
+const MEASURED_SD_K = 0.2 / Z90;
 /** The flame is not set alike twice: logarithm, standard deviation. Common practice. */
 const FLAME_SD = 0.08;
-/** What is computed of a yield errs by this on the whole, and again by the batch: logarithms, standard deviations. A guess. */
+/** What is computed of a yield errs by this in a kitchen, and again by the fruit of a batch: logarithms, standard deviations. A guess. */
 const YIELD_SD = 0.03;
-const BATCH_SD = 0.02;
+const BATCH_SD = 0.04;
 /** How far the set that is liked lies from the usual one, K, standard deviation. A guess. */
 const LIKING_SD_K = 0.8;
 /** One opened jar is not liked just like the next, K, standard deviation. A guess. */
@@ -44,14 +47,21 @@ export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Les
   const usual = heatOf({ kind: 'jam', finish: { type: 'hard-boil', minutes: 1 }, ...(plain.pan && { pan: plain.pan }) }, 0); // prettier-ignore
   const heat = { mid: Math.log(usual.mid), sd: Math.log(usual.high / usual.low) / (2 * Z90) };
   const offset_K = lessonFrom({ mid: 0, sd: THERMOMETER_SD_K }, told(boils, 'offset_K'), WEATHER_SD_K);
-  const offsetSd_K = (offset_K.value.high - offset_K.value.low) / (2 * Z90);
-  const shares = boils.flatMap(({ yield: came }) => (came ? [{ mid: came.logShare - came.perK * offset_K.value.mid, sd: Math.abs(came.perK) * offsetSd_K }] : [])); // prettier-ignore
+  const believed = believedOffset(plain, offset_K);
+  const shares = boils.flatMap(({ yield: came }) => (came ? [{ mid: came.logShare - came.perK * believed.mid, sd: Math.abs(came.perK) * believed.sd }] : [])); // prettier-ignore
   return {
     offset_K,
     heat_W: byFactor(lessonFrom(heat, told(boils, 'logHeat_W'), FLAME_SD, FLAME_SD)),
-    yieldShare: byFactor(lessonFrom({ mid: 0, sd: YIELD_SD }, shares, BATCH_SD, BATCH_SD)),
+    yieldShare: byFactor(lessonFrom({ mid: 0, sd: YIELD_SD }, shares, BATCH_SD, JAR_DOUBT / Z90)),
     rise_K: lessonFrom({ mid: GEL_RISE_C, sd: LIKING_SD_K }, told(boils, 'rise_K'), MOOD_SD_K),
   };
+}
+
+/** The thermometer's error as it is believed: as boiling water was read on it, where it was, else as the boils tell. */
+export function believedOffset(kitchen: Kitchen, { value }: Lesson): Estimate {
+  const { boilingPoint_C: measured, offset_K: _learned, ...plain } = kitchen;
+  if (measured === undefined) return { mid: value.mid, sd: (value.high - value.low) / (2 * Z90) };
+  return { mid: measured - boilingPointAt(plain).boilingPoint_C.mid, sd: MEASURED_SD_K };
 }
 
 /**

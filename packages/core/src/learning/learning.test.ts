@@ -1,5 +1,5 @@
 import { preparePot } from '../balance/index.js';
-import { readFormula, type FormulaDocument, type Kitchen } from '../formula/index.js';
+import { readFormula, type Kitchen } from '../formula/index.js';
 import { fillVolume_ml, findJar, QUARTER_INCH_MM } from '../jars/index.js';
 import { assessKeeping, KEEPING_VERDICTS } from '../keeping/index.js';
 import { boilFrom, simulateFormula, type BatchEvent, type Boil } from '../kettle/index.js';

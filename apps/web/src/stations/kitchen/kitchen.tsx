@@ -5,6 +5,7 @@ import { kitchenOf, type KitchenView } from '@idle-kettle/contract';
 import { boilingPointAt, gelTemperature_C, thermometerOffset_K } from '@idle-kettle/core';
 import { ApiProblem } from '../../data/api.js';
 import { saveKitchen, useKitchens } from '../../data/kitchens.js';
+import { useLessons } from '../../data/queries.js';
 import { useHour } from '../../ui/now.js';
 import { formatsOf } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
@@ -14,6 +15,7 @@ import { Canners } from './canners.js';
 import { Instruments } from './instruments.js';
 import { JarStock } from './jar-stock.js';
 import { readForm, toForm, type KitchenForm } from './kitchen-form.js';
+import { Lessons } from './lessons.js';
 import { Pectins } from './pectins.js';
 import { Places } from './places.js';
 import { Thermometers } from './thermometers.js';
@@ -36,6 +38,7 @@ export function Kitchen() {
         <>
           <Places kitchens={kitchens.data ?? []} />
           <Settings key={`${kitchen.id} ${kitchen.boilingPoint_C ?? ''}`} kitchen={kitchen} />
+          <Lessons />
           <div className="mt-5 grid items-start gap-5 lg:grid-cols-2">
             <div className="flex flex-col gap-5">
               <Thermometers />
@@ -219,6 +222,7 @@ function Field({ id, label, hint, error, children }: FieldProps) {
 
 const FROM_WORDS = {
   measured: 'as you measured it',
+  learned: 'by the place, on your thermometer as your boils tell of it',
   pressure: 'by the pressure',
   altitude: 'by the altitude; weather moves it half a degree',
   'sea-level': 'at sea level, since nothing is stated',
@@ -228,6 +232,7 @@ const FROM_WORDS = {
 function Derived({ form, kitchen }: { readonly form: KitchenForm; readonly kitchen: KitchenView }) {
   const hour = useHour();
   const { settings, errors } = readForm(form, kitchen, new Date(0));
+  const learned = useLessons().data;
   const place = kitchenOf(
     {
       ...settings,
@@ -236,6 +241,8 @@ function Derived({ form, kitchen }: { readonly form: KitchenForm; readonly kitch
       pressure_kPa: errors.pressure === undefined ? (settings.pressure_kPa ?? null) : null,
     },
     settings.pressureReadAt === kitchen.pressureReadAt ? hour : Date.parse(settings.pressureReadAt ?? ''),
+    [],
+    learned?.kitchenId === kitchen.id ? learned.lessons : undefined,
   );
   const formats = formatsOf(form);
   const water = boilingPointAt(place);

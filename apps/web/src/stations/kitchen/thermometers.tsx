@@ -17,7 +17,7 @@ const USELESS_K = 4;
 
 /** Boiling water here as it should be: by pressure, else altitude; the thermometer itself is what is being asked. */
 function boilingHere(place: Place): number {
-  const { boilingPoint_C: _, ...known } = place;
+  const { boilingPoint_C: _, offset_K: _learned, ...known } = place;
   return boilingPointAt(known).boilingPoint_C.mid;
 }
 
