@@ -5,6 +5,7 @@ import { ClockModule, type Clock } from './clock/clock.js';
 import { connectionOptions } from './database/connect.js';
 import { FormulaModule } from './formulas/formula.module.js';
 import { HealthController } from './health/health.controller.js';
+import { HouseholdFileModule } from './household-file/household-file.module.js';
 import { HouseholdModule } from './households/household.module.js';
 import { InstrumentModule } from './instruments/instrument.module.js';
 import { KitchenModule } from './kitchens/kitchen.module.js';
@@ -38,6 +39,7 @@ export class AppModule {
         ShelfModule,
         FreezerModule,
         LearningModule,
+        HouseholdFileModule,
         LiveModule.with(settings.databaseUrl),
       ],
       controllers: [HealthController],

@@ -13,3 +13,4 @@ export * from './freezer.js';
 export * from './prepared.js';
 export * from './instrument.js';
 export * from './lessons.js';
+export * from './household-file.js';

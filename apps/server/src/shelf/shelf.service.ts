@@ -170,7 +170,10 @@ export class ShelfService {
   async latestMoves(): Promise<MoveView[]> {
     const moves = await this.moves.findAll({
       where: { householdId: await this.households.current() },
-      order: [['happenedAt', 'DESC']],
+      order: [
+        ['happenedAt', 'DESC'],
+        ['id', 'ASC'],
+      ],
       limit: MOVES_LISTED,
     });
     return moves.map(({ id, lotId, change, reason, whom, note, happenedAt }) => ({ id, lotId, change, reason: reason as MoveReason, whom, note, at: happenedAt.toISOString() })); // prettier-ignore

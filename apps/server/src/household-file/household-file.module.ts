@@ -1,0 +1,15 @@
+import { Module } from '@nestjs/common';
+import { BatchModule } from '../batches/batch.module.js';
+import { ShelfModule } from '../shelf/shelf.module.js';
+import { BringInService } from './bring-in.service.js';
+import { HouseholdFileController } from './household-file.controller.js';
+import { SheetService } from './sheet.service.js';
+import { TakeOutService } from './take-out.service.js';
+
+/** Everything of a household, out and in again. */
+@Module({
+  imports: [BatchModule, ShelfModule],
+  controllers: [HouseholdFileController],
+  providers: [TakeOutService, BringInService, SheetService],
+})
+export class HouseholdFileModule {}

@@ -1,0 +1,145 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsUUID, Max, Min, NotEquals, ValidateNested } from 'class-validator'; // prettier-ignore
+import { KEPT_IN, type KeptIn } from '@idle-kettle/core';
+import { EventBody } from './event.js';
+import { SaveFrozenFruit } from './freezer.js';
+import { FormulaBody } from './formula.js';
+import { KitchenSettings } from './kitchen.js';
+import { SavePreparedWeight } from './prepared.js';
+import { Count, Day, Text } from './rules.js';
+import { MOVE_REASONS, type MoveReason } from './shelf.js';
+
+/*
+ * Everything of a household in one file, as it goes out and comes in. Instruments stay behind: their tokens are secrets. What a person
+ * attested (a tested source, a measured pH) is of the one who did, and is left out on the way in.
+ */
+
+const Id = (): PropertyDecorator => IsUUID(undefined, { message: 'write a UUID' });
+const Moment = (): PropertyDecorator => IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T18:00:00.000Z' }); // prettier-ignore
+const ListOf =
+  (of: () => new () => object, most: number): PropertyDecorator =>
+  (target, key) => {
+    IsArray({ message: 'write a list' })(target, key);
+    ArrayMaxSize(most, { message: `write at most ${most}` })(target, key);
+    ValidateNested({ each: true })(target, key);
+    Type(of)(target, key);
+  };
+
+export class FiledKitchen extends KitchenSettings {
+  @Id() id!: string;
+  /** The one used last is the one everything is computed for. */
+  @Moment() usedAt!: string;
+  @Moment() updatedAt!: string;
+}
+
+export class FiledPreparedWeight extends SavePreparedWeight {
+  @Id() id!: string;
+}
+
+export class FiledFrozenFruit extends SaveFrozenFruit {
+  @Id() id!: string;
+}
+
+class FiledDocument {
+  @ValidateNested({ message: 'write a formula document' })
+  @Type(() => FormulaBody)
+  document!: FormulaBody;
+
+  @Count(1, 1_000_000, 'write the revision, 1 and up')
+  revision!: number;
+}
+
+export class FiledVersion extends FiledDocument {
+  @Moment() savedAt!: string;
+}
+
+export class FiledFormula extends FiledDocument {
+  @Id() id!: string;
+  @IsBoolean({ message: 'write true or false' }) favourite!: boolean;
+  @IsOptional() @Moment() archivedAt!: string | null;
+  @Moment() createdAt!: string;
+  @Moment() updatedAt!: string;
+  @ListOf(() => FiledVersion, 10_000) versions!: FiledVersion[];
+}
+
+export class FiledBatch extends FiledDocument {
+  @Id() id!: string;
+  @IsOptional() @Id() formulaId!: string | null;
+  @IsOptional() @Moment() removedAt!: string | null;
+  @Moment() createdAt!: string;
+  @Moment() updatedAt!: string;
+  @ListOf(() => EventBody, 200_000) events!: EventBody[];
+}
+
+export class FiledLot {
+  @Id() id!: string;
+  @Id() batchId!: string;
+  @Text(20, 'write a jar size') size!: string;
+
+  @IsOptional()
+  @IsNumber({}, { message: 'write how full the jar is, 0.05 to 0.99' })
+  @Min(0.05, { message: 'write how full the jar is, 0.05 to 0.99' })
+  @Max(0.99, { message: 'write how full the jar is, 0.05 to 0.99' })
+  partFill!: number | null;
+
+  @Day() madeOn!: string;
+  @IsOptional() @IsIn(KEPT_IN, { message: `write one of ${KEPT_IN.join(', ')}` }) keptIn!: KeptIn | null;
+  @Text(60, 'write the cupboard or shelf') place!: string;
+  @IsOptional() @Moment() keptSince!: string | null;
+  @IsOptional() @Id() cameFrom!: string | null;
+  /** The list shows the one that was put there last first. */
+  @Moment() createdAt!: string;
+}
+
+export class FiledMove {
+  @Id() id!: string;
+  @Id() lotId!: string;
+
+  @IsInt({ message: 'write a whole number of jars' })
+  @NotEquals(0, { message: 'write how many jars' })
+  @Min(-1000, { message: 'write at most 1000 jars' })
+  @Max(1000, { message: 'write at most 1000 jars' })
+  change!: number;
+
+  @IsIn(MOVE_REASONS, { message: `write one of ${MOVE_REASONS.join(', ')}` }) reason!: MoveReason;
+  @Text(60, 'write a name') whom!: string;
+  @Text(200, 'write what was wrong with it') note!: string;
+  @Moment() at!: string;
+}
+
+export const HOUSEHOLD_FORMAT = 'idle-kettle/household';
+
+/** The file's frame; its parts are checked one by one, so that a long log does not hold up everybody else. */
+export class HouseholdFrame {
+  @Equals(HOUSEHOLD_FORMAT, { message: `this is no file of a household; its format is "${HOUSEHOLD_FORMAT}"` }) format!: string; // prettier-ignore
+  @Equals(1, { message: 'only version 1 is known' }) version!: number;
+}
+
+/** The parts of the file, in an order in which each finds what it points to. */
+export const HOUSEHOLD_PARTS = {
+  kitchens: FiledKitchen,
+  preparedWeights: FiledPreparedWeight,
+  formulas: FiledFormula,
+  batches: FiledBatch,
+  lots: FiledLot,
+  moves: FiledMove,
+  frozenFruit: FiledFrozenFruit,
+} as const;
+export type HouseholdPart = keyof typeof HOUSEHOLD_PARTS;
+
+export type HouseholdFile = HouseholdFrame & { readonly exportedAt: string } & {
+  readonly [P in HouseholdPart]: readonly InstanceType<(typeof HOUSEHOLD_PARTS)[P]>[];
+};
+
+/** What came in. */
+export interface BroughtIn {
+  /** New here, by part; `events` are those of batches. */
+  readonly added: Readonly<Record<HouseholdPart | 'events', number>>;
+  /** Was here already, and stayed as it is here. */
+  readonly already: Readonly<Record<HouseholdPart | 'events', number>>;
+  /** Attestations of another's that were left out. */
+  readonly attestationsLeftOut: number;
+}
+
+/** The largest file taken, megabytes; larger households move by `./kettle backup`. */
+export const LARGEST_HOUSEHOLD_MB = 256;
