@@ -58,6 +58,8 @@ async function aYear(batches: number): Promise<void> {
         ],
       })
       .expect(200);
+    // Now and then a label gets another name.
+    if (n % 7 === 0) await home.http.put(`/api/batches/${batchId}`).send({ document: { ...document, title: `${document.title}, for the fair` }, revision: 1 }).expect(200); // prettier-ignore
     const id = randomUUID();
     await home.http.post('/api/shelf').send({ id, batchId, size: '340-g', count: made, madeOn: at(0).slice(0, 10), place: 'Cellar' }).expect(200); // prettier-ignore
     const move = (reason: string, change: number, more: object = {}) => home.http.post(`/api/shelf/${id}/moves`).send({ id: randomUUID(), change, reason, at: at(9000), ...more }).expect(200); // prettier-ignore

@@ -28,6 +28,7 @@ export async function request<T>(
   path: string,
   body?: unknown,
   headers: Readonly<Record<string, string>> = {},
+  patience_ms = PATIENCE_MS,
 ): Promise<T> {
   let response: Response;
   try {
@@ -35,7 +36,7 @@ export async function request<T>(
       method,
       headers: { ...headers, ...(body !== undefined && { 'Content-Type': 'application/json' }) },
       ...(body !== undefined && { body: JSON.stringify(body) }),
-      signal: AbortSignal.timeout(PATIENCE_MS),
+      signal: AbortSignal.timeout(patience_ms),
     });
   } catch {
     throw new ServerAway('no-answer');

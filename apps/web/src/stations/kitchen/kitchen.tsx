@@ -12,6 +12,7 @@ import { Notice } from '../../ui/notice.js';
 import { sentence } from '../../ui/sentence.js';
 import { Loading, Page } from '../../ui/page.js';
 import { Canners } from './canners.js';
+import { Files } from './files.js';
 import { Instruments } from './instruments.js';
 import { JarStock } from './jar-stock.js';
 import { readForm, toForm, type KitchenForm } from './kitchen-form.js';
@@ -52,6 +53,7 @@ export function Kitchen() {
               <Instruments />
             </div>
           </div>
+          <Files />
         </>
       )}
     </Page>

@@ -32,7 +32,7 @@ export function rowsOf({ lessons }: LessonsView, { difference, mass }: Formats):
   const off = offset_K.value.mid;
   const to = ({ low, high }: Range, show: (value: number) => string): string => `${show(low)} to ${show(high)}`;
   const signed = (kelvin: number): string => `${kelvin < 0 ? '−' : '+'}${difference(Math.abs(kelvin))}`;
-  const rate = (heat: number): string => `${mass(panLoss_kgPerH(heat))} an hour`;
+  const rate = (heat: number): string => mass(panLoss_kgPerH(heat));
   const share = yieldShare.value.mid;
   return [
     {
@@ -45,7 +45,7 @@ export function rowsOf({ lessons }: LessonsView, { difference, mass }: Formats):
     {
       name: 'Water boiled off, usual pan',
       boils: heat_W.boils,
-      word: rate(heat_W.value.mid),
+      word: `${rate(heat_W.value.mid)} an hour`,
       range: to(heat_W.value, rate),
       without: to(heat_W.without, rate),
     },
@@ -158,7 +158,7 @@ export function Lessons() {
       )}
       <div className="mt-3 flex flex-wrap items-center gap-3">
         <label className="flex min-h-11 items-center gap-3">
-          <input type="checkbox" className="toggle" checked={used} onChange={(event) => set({ used: event.target.checked, ...(since !== undefined && { since }) })} />
+          <input type="checkbox" className="checkbox" checked={used} onChange={(event) => set({ used: event.target.checked, ...(since !== undefined && { since }) })} />
           use it in forecasts
         </label>
         {(data?.boils.length ?? 0) > 0 && <button type="button" className="btn btn-ghost" onClick={forget}>Begin anew</button>}

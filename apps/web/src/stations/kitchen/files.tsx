@@ -1,0 +1,142 @@
+import { Download, Upload } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { LARGEST_HOUSEHOLD_MB, type BroughtIn, type FieldProblem } from '@idle-kettle/contract';
+import { ApiProblem, request } from '../../data/api.js';
+import { forgetCursors, queryClient } from '../../data/queries.js';
+import { Notice } from '../../ui/notice.js';
+
+/** A large household takes a while to look through, ms. */
+const PATIENCE_MS = 180_000;
+/** So many things to mend are shown; the rest shows when these are. */
+const SHOWN = 12;
+
+const TABLES = [
+  ['shelf', 'jars kept'],
+  ['moves', 'what came and went'],
+  ['batches', 'batches'],
+  ['log', 'every event of every boil'],
+] as const;
+
+type State =
+  | { readonly is: 'idle' }
+  | { readonly is: 'busy'; readonly name: string }
+  | { readonly is: 'in'; readonly name: string; readonly broughtIn: BroughtIn }
+  | {
+      readonly is: 'refused';
+      readonly name: string;
+      readonly why: string;
+      readonly errors: readonly FieldProblem[];
+    };
+
+const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
+
+/** What came in, in a sentence. */
+export function broughtWords({ added, already, attestationsLeftOut }: BroughtIn): string[] {
+  const sum = (of: BroughtIn['added']): number => Object.values(of).reduce((total, each) => total + each, 0);
+  const parts = [
+    added.batches > 0 && `${counted(added.batches, 'batch', 'batches')} with ${counted(added.events, 'event')}`,
+    added.lots > 0 && counted(added.lots, 'lot of jars', 'lots of jars'),
+    added.moves > 0 && `${counted(added.moves, 'move', 'moves')} of jars`,
+    added.formulas > 0 && counted(added.formulas, 'formula'),
+    added.kitchens > 0 && counted(added.kitchens, 'kitchen'),
+    added.preparedWeights > 0 && counted(added.preparedWeights, 'weighing'),
+    added.frozenFruit > 0 && counted(added.frozenFruit, 'bag of frozen fruit', 'bags of frozen fruit'),
+  ].filter((part) => part !== false);
+  return [
+    parts.length === 0 ? 'Nothing new was in it.' : `New here: ${parts.join(', ')}.`,
+    ...(sum(already) > 0 ? ['What was here already stayed as it is.'] : []),
+    ...(attestationsLeftOut > 0 ? ['Tested sources and measured pH stand for the person who attested them: they were left out, and the verdict goes without.'] : []),
+  ];
+} // prettier-ignore
+
+/** What is wrong with a text that should be a file of a household; undefined where it may be one. */
+export function unreadable(text: string): string | undefined {
+  if (text.length > LARGEST_HOUSEHOLD_MB * 1e6) return `It is larger than ${LARGEST_HOUSEHOLD_MB} MB. Move such a household with ./kettle backup and ./kettle restore.`;
+  try {
+    JSON.parse(text);
+    return undefined;
+  } catch {
+    return 'It is not JSON: choose the file that “Everything” gave you, unchanged.';
+  }
+} // prettier-ignore
+
+/** The household out to files and in again. */
+export function Files() {
+  const [state, setState] = useState<State>({ is: 'idle' });
+  const chooser = useRef<HTMLInputElement>(null);
+  const take = async (file: File): Promise<void> => {
+    const { name } = file;
+    setState({ is: 'busy', name });
+    try {
+      const text = await file.text();
+      const why = unreadable(text);
+      if (why !== undefined) return setState({ is: 'refused', name, why, errors: [] });
+      const broughtIn = await request<BroughtIn>('POST', '/household', JSON.parse(text), {}, PATIENCE_MS);
+      setState({ is: 'in', name, broughtIn });
+      forgetCursors();
+      await queryClient.invalidateQueries();
+    } catch (error) {
+      setState(
+        error instanceof ApiProblem
+          ? { is: 'refused', name, why: 'Nothing was taken in.', errors: error.problem.errors ?? [{ path: '', message: error.message }] }
+          : { is: 'refused', name, why: 'The server does not answer. Try again when it is back: taking a file in twice changes nothing.', errors: [] },
+      );
+    }
+  };
+  return (
+    <section aria-label="Your data" className="panel mt-5 p-5">
+      <h2 className="text-xl">Your data</h2>
+      <p className="mt-1 max-w-prose text-soft">
+        Everything you keep here, in open files. The whole of it comes back in on another machine; tables open in any spreadsheet.
+        Instruments stay behind, since their tokens are secrets.
+      </p>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <a className="btn" href="/api/household" download="household.json">
+          <Download aria-hidden="true" className="size-5" /> Everything (JSON)
+        </a>
+        {TABLES.map(([name, words]) => (
+          <a key={name} className="btn btn-ghost" href={`/api/household/${name}.csv`} download={`${name}.csv`}>
+            {words} (CSV)
+          </a>
+        ))}
+      </div>
+      <input
+        ref={chooser}
+        type="file"
+        accept=".json,application/json"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="File of a household"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          event.target.value = '';
+          if (file) void take(file);
+        }}
+      />
+      <button type="button" className="btn mt-3" disabled={state.is === 'busy'} onClick={() => chooser.current?.click()}>
+        <Upload aria-hidden="true" className="size-5" /> {state.is === 'busy' ? `Looking through ${state.name} …` : 'Bring a file in'}
+      </button>
+      <div aria-live="polite" className="mt-3">
+        {state.is === 'in' && (
+          <Notice title={`${state.name} is in`}>
+            {broughtWords(state.broughtIn).map((words) => <p key={words}>{words}</p>)}
+          </Notice>
+        )}
+        {state.is === 'refused' && (
+          <Notice title={`${state.name} was not taken in`} tone="care">
+            <p>{state.why}</p>
+            {state.errors.length > 0 && (
+              <ul className="mt-2 list-disc pl-5">
+                {state.errors.slice(0, SHOWN).map(({ path, message }) => (
+                  <li key={`${path} ${message}`}>{path === '' ? message : <><code>{path}</code>: {message}</>}</li>
+                ))}
+                {state.errors.length > SHOWN && <li>and {state.errors.length - SHOWN} more</li>}
+              </ul>
+            )}
+          </Notice>
+        )}
+      </div>
+    </section>
+  );
+} // prettier-ignore
