@@ -5,7 +5,7 @@ const MINUTE_MS = 60_000;
 /** A page that has just been set forward still has to hear its probe and think. */
 const SETTLE_MS = 150;
 /** At most so long for the instruments to be heard after a skip. */
-const HEARD_MS = 1500;
+const HEARD_MS = 4000;
 
 /** An evening at the stove on a clock that skips the idle hours: the page's and the server's together. */
 export class Evening {
@@ -33,10 +33,12 @@ export class Evening {
 
   /** Skips, and waits until the page has heard what the instruments said meanwhile: a busy machine is not a slow cook. */
   private async skipAndHear(minutes: number): Promise<void> {
-    const log = this.page.getByRole('region', { name: 'Log' });
-    const before = await log.textContent();
+    // What they said, not what was ticked meanwhile.
+    const said = this.page.getByRole('region', { name: 'Log' }).getByRole('listitem').filter({ hasText: /°C|scale|Refractometer/ }); // prettier-ignore
+    const heard = async (): Promise<string> => (await said.allTextContents()).join();
+    const before = await heard();
     await this.skip(minutes);
-    for (let waited = 0; waited < HEARD_MS && (await log.textContent()) === before; waited += 50)
+    for (let waited = 0; waited < HEARD_MS && (await heard()) === before; waited += 50)
       await this.page.waitForTimeout(50);
     await this.page.waitForTimeout(50);
   }

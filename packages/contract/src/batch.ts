@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { IsIn, IsISO8601, IsOptional, IsUUID } from 'class-validator';
-import { KINDS, type BatchEvent, type BoilPhase, type Kind } from '@idle-kettle/core';
+import { KINDS, type BatchEvent, type BoilPhase, type Kind, type ShowResult } from '@idle-kettle/core';
 import { SaveDocument, type FormulaBody } from './formula.js';
 import { Count, Text } from './rules.js';
 
@@ -59,6 +59,8 @@ export interface BatchSummary {
   readonly onShelf: boolean;
   /** The last score after a jar was opened. */
   readonly score: { readonly set: number; readonly taste: number } | null;
+  /** Its best result at a show. */
+  readonly best: { readonly show: string; readonly class: string; readonly result: ShowResult } | null;
   /** Lids to press: from when on; null where there is nothing to press. */
   readonly sealsDueAt: string | null;
   readonly createdAt: string;

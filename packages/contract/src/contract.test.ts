@@ -63,6 +63,8 @@ describe('events', () => {
     lids: { out: 12, left: 4 },
     seals: { size: '340-g', failed: [2, 5] },
     scored: { set: 0, taste: 4 },
+    judged: { headspace: 9, jar: 10, clarity: 7, colour: 8, set: 9, flavour: 8 },
+    shown: { show: 'Valley fair', class: 'Jellies', on: '2026-09-19', result: 'second' },
     unsealed: { size: '340-g', jars: [2], kept: 'fridge' },
     undo: { eventId: ID },
   };

@@ -30,7 +30,7 @@ import {
   type Vessel,
 } from '@idle-kettle/core';
 import { flattenErrors } from './problem.js';
-import { JarredBody, LidsBody, ProcessBegunBody, ProcessedBody, ScoredBody, SealsBody, UnsealedBody } from './jar-events.js'; // prettier-ignore
+import { JarredBody, JudgedBody, LidsBody, ProcessBegunBody, ProcessedBody, ScoredBody, SealsBody, ShownBody, UnsealedBody } from './jar-events.js'; // prettier-ignore
 import { PotValue, Within } from './rules.js';
 
 export class PlannedBody {
@@ -150,6 +150,8 @@ const BODIES: Readonly<Record<EventType, new () => object>> = {
   seals: SealsBody,
   unsealed: UnsealedBody,
   scored: ScoredBody,
+  judged: JudgedBody,
+  shown: ShownBody,
   undo: UndoBody,
 };
 

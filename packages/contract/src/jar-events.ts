@@ -1,7 +1,14 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, Min, ValidateIf, ValidateNested } from 'class-validator'; // prettier-ignore
-import { UNSEALED_PLACES, type UnsealedPlace } from '@idle-kettle/core';
-import { Count, JarNumbers, Text, Within } from './rules.js';
+import {
+  MOST_POINTS,
+  SHOW_RESULTS,
+  UNSEALED_PLACES,
+  type Judged,
+  type ShowResult,
+  type UnsealedPlace,
+} from '@idle-kettle/core';
+import { Count, Day, JarNumbers, Name, Text, Within } from './rules.js';
 
 export class JarsFilledBody {
   @IsString({ message: 'write a jar size' }) @Length(1, 20, { message: 'write a jar size' }) size!: string;
@@ -63,6 +70,24 @@ export class SealsBody {
 export class ScoredBody {
   @Count(-2, 2, 'write the set from -2 (runs) to 2 (stiff)') set!: number;
   @Count(1, 5, 'write the taste from 1 to 5') taste!: number;
+}
+
+const POINTS = `write points from 0 to ${MOST_POINTS}`;
+
+export class JudgedBody implements Record<Judged, number> {
+  @Count(0, MOST_POINTS, POINTS) headspace!: number;
+  @Count(0, MOST_POINTS, POINTS) jar!: number;
+  @Count(0, MOST_POINTS, POINTS) clarity!: number;
+  @Count(0, MOST_POINTS, POINTS) colour!: number;
+  @Count(0, MOST_POINTS, POINTS) set!: number;
+  @Count(0, MOST_POINTS, POINTS) flavour!: number;
+}
+
+export class ShownBody {
+  @Name(80) show!: string;
+  @Text(80, 'write the class, such as "jellies"') class!: string;
+  @Day() on!: string;
+  @IsIn(SHOW_RESULTS, { message: `write one of ${SHOW_RESULTS.join(', ')}` }) result!: ShowResult;
 }
 
 export class UnsealedBody extends SomeJarsBody {

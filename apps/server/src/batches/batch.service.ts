@@ -3,7 +3,7 @@ import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { Literal } from 'sequelize/types/utils';
-import { boilFrom, firstFruit, sealsOf, type BatchEvent } from '@idle-kettle/core';
+import { boilFrom, byResult, firstFruit, sealsOf, type BatchEvent } from '@idle-kettle/core';
 import type { BatchSummary, BatchView, ListBatches, SaveBatch } from '@idle-kettle/contract';
 import { saveDocument } from '../database/save-document.js';
 import { Clock } from '../clock/clock.js';
@@ -41,6 +41,7 @@ const summary = (
   const boil = boilFrom(events);
   const seals = sealsOf(boil, now);
   const last = boil.readings.at(-1);
+  const [best] = byResult(boil.shows);
   return {
     id: batch.id,
     title: batch.title,
@@ -54,6 +55,7 @@ const summary = (
     jarsFilled: boil.jarred.reduce((sum, jar) => sum + jar.full + jar.part, 0),
     onShelf,
     score: boil.score ?? null,
+    best: best ? { show: best.show, class: best.class, result: best.result } : null,
     sealsDueAt: seals.phase === 'cooling' || seals.phase === 'due' ? isoOrNull(seals.dueAt) : null,
     createdAt: batch.createdAt.toISOString(),
     updatedAt: batch.updatedAt.toISOString(),

@@ -55,6 +55,16 @@ test('the score of an opened jar is in the list', async () => {
   expect((await list({ search: 'Scored' }))[0]?.score).toEqual({ set: -1, taste: 5 });
 });
 
+test('the best result at a show is in the list', async () => {
+  const id = await newBatch(kitchen.http, damsonJam({ title: 'Shown' }));
+  expect((await list({ search: 'Shown' }))[0]?.best).toBeNull();
+  const shown = (show: string, result: string) => ({ id: randomUUID(), type: 'shown', at: '2026-11-08T10:00:00.000Z', device: 'bench', body: { show, class: 'Jams', on: '2026-11-07', result } }); // prettier-ignore
+  const send = (events: object[]) => kitchen.http.post(`/api/batches/${id}/events`).send({ events });
+  await send([shown('Valley fair', 'commended'), shown('Harvest supper', 'second')]).expect(200);
+  expect((await list({ search: 'Shown' }))[0]?.best).toEqual({ show: 'Harvest supper', class: 'Jams', result: 'second' }); // prettier-ignore
+  await send([shown('Valley fair', 'best of all')]).expect(400);
+});
+
 test.each([
   ['kind', 'soup'],
   ['limit', '1000'],

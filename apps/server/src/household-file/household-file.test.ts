@@ -85,7 +85,7 @@ test('a year of sixty batches goes out, comes in elsewhere, and every count agre
   const { exportedAt: _then, ...same } = await file();
   const { exportedAt: _now, ...was } = out;
   expect(same).toEqual(was);
-});
+}, 60_000);
 
 test('taken in again, nothing doubles; what was changed here meanwhile stays', async () => {
   const [lot] = ((await answer('/api/shelf')) as LotView[]).filter(({ count }) => count > 1);

@@ -43,20 +43,21 @@ export class KitchenService {
   async list(): Promise<KitchenView[]> {
     const householdId = await this.households.current();
     const found = await this.kitchens.findAll({ where: { householdId }, order: [['usedAt', 'DESC']] });
-    if (found.length > 0) return found.map(view);
-    const made = await this.kitchens.create({
-      id: randomUUID(),
-      householdId,
-      name: 'Home',
-      altitude_m: null,
-      boilingPoint_C: null,
-      boilingPointMeasuredAt: null,
-      pressure_kPa: null,
-      pressureReadAt: null,
-      units: 'metric',
-      temperatureUnit: 'C',
+    return (found.length > 0 ? found : [await this.first(householdId)]).map(view);
+  }
+
+  /** The first kitchen of a household, made once however many ask for it at the same time. */
+  private async first(householdId: string): Promise<Kitchen> {
+    const sequelize = this.kitchens.sequelize;
+    if (!sequelize) throw new Error('the kitchen model has no connection');
+    return sequelize.transaction(async (transaction) => {
+      await sequelize.query('SELECT 1 FROM households WHERE id = :householdId FOR UPDATE', { replacements: { householdId }, transaction }); // prettier-ignore
+      const unknown = { altitude_m: null, boilingPoint_C: null, boilingPointMeasuredAt: null, pressure_kPa: null, pressureReadAt: null } as const; // prettier-ignore
+      return (
+        (await this.kitchens.findOne({ where: { householdId }, transaction })) ??
+        this.kitchens.create({ id: randomUUID(), householdId, name: 'Home', ...unknown, units: 'metric', temperatureUnit: 'C' }, { transaction }) // prettier-ignore
+      );
     });
-    return [view(made)];
   }
 
   /** The kitchen in use as the computation takes it, as far as the household has said. */

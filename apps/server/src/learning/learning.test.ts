@@ -37,6 +37,11 @@ async function boiled(day: number, { every_s = 45 } = {}): Promise<string> {
   return batchId;
 }
 
+test('however many ask at once at first, there is one kitchen', async () => {
+  await Promise.all(['lessons', 'kitchens', 'lessons', 'kitchens', 'shelf', 'kitchens'].map((what) => kitchen.http.get(`/api/${what}`).expect(200))); // prettier-ignore
+  expect((await kitchen.http.get('/api/kitchens').expect(200)).body).toHaveLength(1);
+});
+
 test('without a boil nothing is taught, and what is believed is said', async () => {
   await settings({ altitude_m: HERE.altitude_m });
   const { lessons: taught, boils, errors, pending } = await lessons();

@@ -1,6 +1,8 @@
+import { createHash } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { addMonths, formatISO, parseISO } from 'date-fns';
+import { LRUCache } from 'lru-cache';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { canGo, findJar, firstFruit, jarsThatAre, keptAsMade, keptIn, lastDay, madeBatch, PART_JAR, sealsOf, withOpenLids, type Boil, type Kept, type KeptIn, type Kitchen } from '@idle-kettle/core'; // prettier-ignore
@@ -234,9 +236,19 @@ export class ShelfService {
   }
 }
 
+/** Working out how a batch keeps takes some milliseconds and the same batch is asked for again and again: the latest answers. */
+const ANSWERS = new LRUCache<string, Kept>({ max: 10_000 });
+
+/** A pure function of all that it is given, which is its key. */
 function keepingOf({ document, size, made_on: on }: LotRow, boil: Boil, kitchen: Kitchen): Kept {
+  const told = boil.log.map(({ event, undone }) => `${event.id}${undone ? '-' : ''}`);
+  const key = createHash('sha1').update(JSON.stringify([document, size, on, kitchen, told])).digest('base64'); // prettier-ignore
+  const known = ANSWERS.get(key);
+  if (known) return known;
   const { verdict, reasons, storage } = madeBatch(document, boil, kitchen, { on, size }).keeping;
-  return keptAsMade(verdict, reasons[0]?.text ?? '', storage.months);
+  const kept = keptAsMade(verdict, reasons[0]?.text ?? '', storage.months);
+  ANSWERS.set(key, kept);
+  return kept;
 }
 
 /** Another cupboard never makes jars keep better, nor does frost that comes too late. */

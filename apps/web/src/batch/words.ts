@@ -1,8 +1,26 @@
-import type { Balance, FinishType, Ingredient, Kind, Method, PotFormula, Stage } from '@idle-kettle/core';
+import type {
+  Balance,
+  FinishType,
+  Ingredient,
+  Kind,
+  Method,
+  PotFormula,
+  ShowResult,
+  Stage,
+} from '@idle-kettle/core';
 import type { Formats } from '../ui/habit.js';
 
 /** How a jar had set when it was opened, from -2 to 2. */
 export const SET_WORDS = ['runs', 'soft', 'just right', 'firm', 'stiff'] as const;
+
+/** What came of an entry at a show. */
+export const RESULT_WORDS: Readonly<Record<ShowResult, string>> = {
+  first: 'first prize',
+  second: 'second prize',
+  third: 'third prize',
+  commended: 'commended',
+  entered: 'entered',
+};
 
 export const KIND_WORDS: Readonly<Record<Kind, string>> = {
   jam: 'Jam',

@@ -72,6 +72,10 @@ export interface Boil {
   }[];
   /** The last score after a jar was opened. */
   readonly score: EventBodies['scored'] | undefined;
+  /** The last sheet a jar was held against. */
+  readonly judged: EventBodies['judged'] | undefined;
+  /** Entries at shows, in the order they were written. */
+  readonly shows: readonly (EventBodies['shown'] & { readonly id: string })[];
   /** What was done with jars that had not sealed, in order: processed again, or into the cold. */
   readonly rescued: readonly (SomeJars & {
     readonly at: number;
@@ -138,6 +142,8 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
   let processedAt: number | undefined;
   let lids: EventBodies['lids'] | undefined;
   let score: EventBodies['scored'] | undefined;
+  let judged: EventBodies['judged'] | undefined;
+  const shows: Boil['shows'][number][] = [];
   const sealChecks: Boil['sealChecks'][number][] = [];
   const rescued: Boil['rescued'][number][] = [];
 
@@ -248,6 +254,12 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
       case 'scored':
         score = event.body;
         break;
+      case 'judged':
+        judged = event.body;
+        break;
+      case 'shown':
+        shows.push({ id: event.id, ...event.body });
+        break;
       case 'seals':
         sealChecks.push({ at, ...event.body });
         break;
@@ -289,6 +301,8 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
     processedAt,
     lids,
     score,
+    judged,
+    shows,
     sealChecks,
     rescued,
     heat,

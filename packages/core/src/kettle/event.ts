@@ -47,6 +47,16 @@ export interface SomeJars {
   readonly jars: readonly number[];
 }
 
+/** What the sheet of a show has points for. Common practice, no source. */
+export const JUDGED = ['headspace', 'jar', 'clarity', 'colour', 'set', 'flavour'] as const;
+export type Judged = (typeof JUDGED)[number];
+/** The most points for each. Common practice, no source. */
+export const MOST_POINTS = 10;
+
+/** What came of an entry at a show, the best first. */
+export const SHOW_RESULTS = ['first', 'second', 'third', 'commended', 'entered'] as const;
+export type ShowResult = (typeof SHOW_RESULTS)[number];
+
 /** What an event of each type carries. */
 export interface EventBodies {
   /** When the jars should be ready, or the work begin, ISO 8601; a later wish replaces an earlier one. */
@@ -111,6 +121,10 @@ export interface EventBodies {
   unsealed: SomeJars & { readonly kept: UnsealedPlace };
   /** After a jar was opened: its set from -2 (runs) over 0 (just right) to 2 (stiff), its taste from 1 to 5. */
   scored: { readonly set: number; readonly taste: number };
+  /** A jar held against the sheet of a show: points from 0 to {@link MOST_POINTS} for each. */
+  judged: Readonly<Record<Judged, number>>;
+  /** Entered at a show, in which of its classes and on which day, and what came of it. */
+  shown: { readonly show: string; readonly class: string; readonly on: string; readonly result: ShowResult };
   undo: { readonly eventId: string };
 }
 
@@ -143,6 +157,8 @@ export const EVENT_TYPES = [
   'seals',
   'unsealed',
   'scored',
+  'judged',
+  'shown',
   'undo',
 ] as const satisfies (keyof EventBodies)[];
 export type EventType = (typeof EVENT_TYPES)[number];

@@ -59,3 +59,20 @@ test('an addition in the pot changes what comes out, not what was planned', () =
   const more = outcome(...MADE, event('addition', 20, { text: '1 kg sugar' }));
   expect(more.yield_ml.planned).toEqual(outcome(...MADE).yield_ml.planned);
 });
+
+describe('the show', () => {
+  const sheet = { headspace: 9, jar: 10, clarity: 6, colour: 8, set: 9, flavour: 8 };
+  const entry = (minute: number, result: 'first' | 'commended' | 'entered', show: string) => event('shown', minute, { show, class: 'Jams', on: '2026-11-07', result }); // prettier-ignore
+
+  test('the last sheet counts', () => {
+    const better = { ...sheet, clarity: 8 };
+    expect(outcome(...MADE).judged).toBeUndefined();
+    expect(outcome(...MADE, event('judged', 5000, sheet), event('judged', 5001, better)).judged).toEqual(better); // prettier-ignore
+  });
+
+  test('entries stand by their result, and one that was taken back is gone', () => {
+    const [fair, wrong, harvest] = [entry(6000, 'entered', 'Valley fair'), entry(6001, 'first', 'A slip'), entry(6002, 'commended', 'Harvest supper')]; // prettier-ignore
+    const { shows } = outcome(...MADE, fair, wrong, harvest, event('undo', 6003, { eventId: wrong.id }));
+    expect(shows.map(({ show, result }) => `${show}: ${result}`)).toEqual(['Harvest supper: commended', 'Valley fair: entered']); // prettier-ignore
+  });
+});

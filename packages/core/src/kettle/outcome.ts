@@ -3,6 +3,7 @@ import { readFormula, withoutPlace, type FormulaDocument, type Kitchen } from '.
 import { fillVolume_ml, filledVolume_ml, findJar, QUARTER_INCH_MM } from '../jars/index.js';
 import type { Range } from '../range/index.js';
 import type { Boil } from './boil.js';
+import { SHOW_RESULTS } from './event.js';
 import { isSettledUnsealed, sealsOf } from './seals.js';
 
 /** What was expected of a batch and what came of it; undefined where it is not known. */
@@ -17,9 +18,16 @@ export interface BatchOutcome {
   readonly seals: { readonly jars: number; readonly sealed: number; readonly failed: number };
   readonly tests: readonly { readonly at: number; readonly way: string; readonly verdict: string }[];
   readonly notes: readonly { readonly at: number; readonly text: string }[];
+  /** The sheet of a show as it was last filled in, and the entries at shows, the best result first. */
+  readonly judged: Boil['judged'];
+  readonly shows: Boil['shows'];
   /** The last score after a jar was opened. */
   readonly score: { readonly set: number; readonly taste: number } | undefined;
 }
+
+/** Entries at shows, the best result first. */
+export const byResult = (shows: Boil['shows']): Boil['shows'] =>
+  shows.toSorted((a, b) => SHOW_RESULTS.indexOf(a.result) - SHOW_RESULTS.indexOf(b.result));
 
 /** This near to boiling water the pot boils, K: its first bubbles are local. Common practice. */
 const AT_THE_BOIL_K = 0.5;
@@ -51,7 +59,6 @@ export function outcomeOf(document: FormulaDocument, boil: Boil, kitchen: Kitche
   const total = volumes.length === 0 ? undefined : volumes.reduce((sum, each) => ({ low: sum.low + each.low, mid: sum.mid + each.mid, high: sum.high + each.high }));
   const states = sealsOf(boil, now).sizes.flatMap(({ jars }) => jars.map(({ state }) => state));
   const told = boil.log.filter(({ undone }) => !undone);
-  const scored = told.findLast(({ event }) => event.type === 'scored')?.event;
   return {
     stop: { planned_C: gelTemperature_C ?? planned?.finish.temperature_C.mid, actual_C: last?.temperature_C },
     boil: { planned: toldOfSugar ? planned?.boilMinutes : undefined, actual: began === undefined || endedAt === undefined ? undefined : onHeat(began, endedAt) / 60_000 },
@@ -63,6 +70,8 @@ export function outcomeOf(document: FormulaDocument, boil: Boil, kitchen: Kitche
     },
     tests: told.flatMap(({ event, at }) => (event.type === 'test' ? [{ at, ...event.body }] : [])),
     notes: told.flatMap(({ event, at }) => (event.type === 'note' ? [{ at, text: event.body.text }] : [])),
-    score: scored?.type === 'scored' ? scored.body : undefined,
+    judged: boil.judged,
+    shows: byResult(boil.shows),
+    score: boil.score,
   };
 } // prettier-ignore

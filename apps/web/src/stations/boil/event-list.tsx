@@ -1,10 +1,17 @@
 import { format } from 'date-fns';
 import { Undo2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { kitchenFraction, type BatchEvent, type Boil, type LogEntry } from '@idle-kettle/core';
+import {
+  JUDGED,
+  kitchenFraction,
+  MOST_POINTS,
+  type BatchEvent,
+  type Boil,
+  type LogEntry,
+} from '@idle-kettle/core';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { VESSEL_WORDS } from '../../batch/vessel-choice.js';
-import { PROCESS_WORDS, SET_WORDS } from '../../batch/words.js';
+import { PROCESS_WORDS, RESULT_WORDS, SET_WORDS } from '../../batch/words.js';
 import { useOutbox } from '../../data/queries.js';
 import { useFormats, type Formats } from '../../ui/habit.js';
 import { jarName, jarsOf } from '../../ui/jar-picture.js';
@@ -73,6 +80,10 @@ export function eventWords(event: BatchEvent, formats: Formats): string {
         : `Lids pressed: ${jarsOf(String(event.body.failed.length), event.body.size, event.body.failed.length)} not sealed`;
     case 'scored':
       return `Opened and tasted: set ${SET_WORDS[event.body.set + 2] ?? ''}, taste ${event.body.taste} of 5`;
+    case 'judged':
+      return `Judged: ${JUDGED.reduce((sum, each) => sum + event.body[each], 0)} of ${JUDGED.length * MOST_POINTS} points`;
+    case 'shown':
+      return `At ${event.body.show}, ${event.body.class}: ${RESULT_WORDS[event.body.result]}`;
     case 'unsealed':
       return `Not sealed, ${event.body.kept === 'thrown-out' ? 'thrown out' : `into the ${event.body.kept}`}: ${jarsOf(String(event.body.jars.length), event.body.size, event.body.jars.length)}`;
     case 'undo':

@@ -5,7 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { KINDS, kitchenFraction, type Kind } from '@idle-kettle/core';
 import { useTheme } from '../../app/theme.js';
-import { KIND_WORDS, SET_WORDS } from '../../batch/words.js';
+import { KIND_WORDS, RESULT_WORDS, SET_WORDS } from '../../batch/words.js';
 import { request } from '../../data/api.js';
 import { keys } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
@@ -106,6 +106,7 @@ function Line({ batch, chosen, onChoose }: LineProps) {
           {KIND_WORDS[batch.kind as Kind]} · {day}
           {batch.jarsFilled > 0 && ` · ${kitchenFraction(batch.jarsFilled)} jars`}
           {batch.phase !== 'done' && ` · ${batch.phase === 'cold' ? 'on the bench' : 'on the stove'}`}
+          {batch.best !== null && ` · ${RESULT_WORDS[batch.best.result]}, ${batch.best.show}`}
           {batch.score !== null && ` · set ${SET_WORDS[batch.score.set + 2] ?? ''}, taste ${batch.score.taste} of 5`}
         </span>
       </Link>

@@ -9,6 +9,7 @@ import { fruitStyle } from '../../ui/fruit-colour.js';
 import { useFormats } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
 import { Loading, Page } from '../../ui/page.js';
+import { ForTheShow } from './for-the-show.js';
 import { outcomeRows, saidRows } from './outcome-rows.js';
 import { useTold, type Told } from './use-told.js';
 
@@ -76,6 +77,7 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
         )}
         <Said told={told} />
         <Score told={told} />
+        {alone && <ForTheShow told={told} />}
         <p className="flex flex-wrap gap-x-5">
           {(['boil', 'jar', 'shelf'] as const).map((station) => (
             <Link key={station} to={`/batches/${id}/${station}`} className="flex min-h-[44px] items-center underline">
