@@ -1,5 +1,5 @@
 import type { KitchenGear } from '@idle-kettle/contract';
-import { STARTERS, type FormulaDocument, type JarsFilled } from '@idle-kettle/core';
+import { STARTERS, type EventBodies, type FormulaDocument, type JarsFilled } from '@idle-kettle/core';
 
 /** The demo household: invented people, an invented kitchen at 1,180 m, amounts of our own. */
 export const DEMO_KITCHEN = {
@@ -65,6 +65,9 @@ export interface DemoBatch {
     readonly givenTo?: string;
     /** One of them stands opened. */
     readonly opened?: boolean;
+    /** Points on the judge's sheet, and a show it went to some days after. */
+    readonly judged?: EventBodies['judged'];
+    readonly shown?: Omit<EventBodies['shown'], 'on'> & { readonly daysAfter: number };
   };
 }
 
@@ -116,6 +119,8 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
       place: 'Cellar',
       failed: [],
       givenTo: 'the neighbours',
+      judged: { headspace: 9, jar: 10, clarity: 9, colour: 10, set: 8, flavour: 9 },
+      shown: { show: 'Hill villages’ autumn table', class: 'Clear jellies', result: 'second', daysAfter: 6 },
     },
   },
   {

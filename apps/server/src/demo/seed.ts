@@ -23,6 +23,7 @@ import { ShelfService } from '../shelf/shelf.service.js';
 import { DEMO_BATCHES, DEMO_FREEZER, DEMO_GEAR, DEMO_KITCHEN, type DemoBatch } from './household.js';
 
 const MINUTE_MS = 60_000;
+const DAY_MIN = 24 * 60;
 /** Sugar inverted by the middle of a boil; enough to draw a believable curve. */
 const INVERT_SHARE = 0.35;
 
@@ -85,6 +86,13 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
       altitude_m: DEMO_KITCHEN.altitude_m,
     });
   add('note', end + 60, { text: batch.finished.note });
+  const { judged, shown } = batch.finished;
+  if (judged) add('judged', end + 3 * DAY_MIN, judged);
+  if (shown) {
+    const { daysAfter, ...entry } = shown;
+    const on = new Date(start + daysAfter * DAY_MIN * MINUTE_MS).toISOString().slice(0, 10);
+    add('shown', end + daysAfter * DAY_MIN, { ...entry, on });
+  }
   const { failed, jars } = batch.finished;
   if (failed && process)
     for (const { size } of jars) {

@@ -25,7 +25,7 @@ export function ForTheShow({ told }: { readonly told: Told }) {
       <h3 className="text-lg">For the show</h3>
       <Entries told={told} />
       <details>
-        <summary className="flex min-h-11 cursor-pointer items-center">
+        <summary className="cursor-pointer py-2.5">
           {told.outcome.judged
             ? `The judge’s sheet: ${JUDGED.reduce((sum, each) => sum + (told.outcome.judged?.[each] ?? 0), 0)} of ${JUDGED.length * MOST_POINTS} points`
             : 'Hold a jar against the judge’s sheet'}
@@ -73,7 +73,7 @@ function Entries({ told: { batch, outcome } }: { readonly told: Told }) {
     <>
       {best && best.result !== 'entered' && (
         <p className="rounded-[12px] border border-line px-3 py-2 font-bold">
-          The winning version: {RESULT_WORDS[best.result]}, {best.show}
+          {best.result === 'first' ? 'The winning version' : 'Prized'}: {RESULT_WORDS[best.result]}, {best.show}
         </p>
       )}
       {outcome.shows.length > 0 && (
