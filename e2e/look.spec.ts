@@ -20,11 +20,7 @@ test.beforeAll(async ({ browser }) => {
   jarred = batches.find((batch) => batch.title === 'Blackcurrant jam')?.id ?? '';
   kept = (await kettle.get<{ id: string }[]>('/api/formulas'))[0]?.id ?? '';
   const document = { format: 'idle-kettle/formula', version: 1, title: 'Tomato jam', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [{ amount: '2 kg', ingredient: 'tomato' }, { amount: '1.2 kg', ingredient: 'white-sugar' }] }; // prettier-ignore
-  await fetch(`${kettle.address}/api/batches/${COLD}`, {
-    method: 'PUT',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ document, revision: 0 }),
-  });
+  await kettle.put(`/api/batches/${COLD}`, { document, revision: 0 });
 });
 test.beforeEach(() => page.setViewportSize({ width: 1280, height: 800 }));
 test.afterEach(() => void page.removeAllListeners('request'));

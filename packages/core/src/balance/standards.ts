@@ -1,3 +1,4 @@
+import type { PotFormula } from '../formula/index.js';
 import { isProduce } from '../produce/index.js';
 import type { PreparedPot } from './prepare.js';
 
@@ -12,9 +13,9 @@ export interface StandardCheck {
 const US = 'US 21 CFR 150, from memory';
 const EU = 'EU directive 2001/113/EC as amended in 2024, from memory';
 
-/** Grams of citrus, or of what counts as fruit, in the pot. */
-function fruitMass({ formula }: PreparedPot, only?: ReadonlySet<string>): number {
-  return formula.lines.reduce(
+/** Kilograms of what counts as fruit in a pot, vegetables and juices too, or of some of it. @param only ids of what counts */
+export function fruitMass_kg({ lines }: Pick<PotFormula, 'lines'>, only?: ReadonlySet<string>): number {
+  return lines.reduce(
     (sum, { ingredient, mass_kg }) =>
       sum +
       ((isProduce(ingredient) || ingredient.category === 'juice') && (!only || only.has(ingredient.id))
@@ -44,7 +45,7 @@ const GROUP_45 = new Set(['blackberry', 'blackcurrant', 'blueberry', 'bilberry',
 export function standardsOf(pot: PreparedPot): StandardCheck[] {
   const { formula, contents, outcome } = pot;
   const { kind } = formula;
-  const fruit = fruitMass(pot);
+  const fruit = fruitMass_kg(formula);
   const sweetener = formula.lines.reduce(
     (sum, line) => sum + (line.ingredient.category === 'sweetener' ? line.mass_kg.mid : 0),
     0,
@@ -78,7 +79,7 @@ export function standardsOf(pot: PreparedPot): StandardCheck[] {
       );
   }
   if (kind === 'marmalade') {
-    const grams = perKg(fruitMass(pot, CITRUS));
+    const grams = perKg(fruitMass_kg(formula, CITRUS));
     check(
       'eu-marmalade',
       grams >= 200 && solids >= 60,

@@ -49,7 +49,8 @@ export function readFinish(reader: Reader, value: unknown, kind: Kind, method: M
         typeof value.rise === 'string'
           ? parseMeasure('rise', value.rise, reader.decimal)
           : { ok: false as const, message: `${quoted(value.rise)}: write a rise such as "8 F"` };
-      if (rise.ok && rise.value >= 0.5 && rise.value <= 15) return { type, rise_K: rise.value };
+      if (rise.ok && rise.value >= RISE_LIMITS_K.least && rise.value <= RISE_LIMITS_K.most)
+        return { type, rise_K: rise.value };
       reader.problem(
         'finish.rise',
         rise.ok ? `${quoted(value.rise)}: write a rise from 1 to 27 F (0.5 to 15 C)` : rise.message,
@@ -116,6 +117,9 @@ export function readFinish(reader: Reader, value: unknown, kind: Kind, method: M
     }
   }
 }
+
+/** A rise over boiling water a finish may ask for, K: from hardly thicker than water to hard candy. Common practice. */
+export const RISE_LIMITS_K = { least: 0.5, most: 15 } as const;
 
 /** Where a curd is taken off: 170 F. Common practice; eggs are cooked by then. */
 export const CURD_C = celsius(170);

@@ -9,6 +9,7 @@ export * from './seals.js';
 export * from './simulated-pot.js';
 export * from './made-batch.js';
 export * from './outcome.js';
+export * from './volumes.js';
 export * from './boiling-curve.js';
 export * from './heat.js';
 export * from './burner.js';

@@ -3,6 +3,7 @@ import {
   lineFromText,
   notUnderstoodIn,
   readFormula,
+  RISE_LIMITS_K,
   withoutPlace,
   type Kitchen,
   type FormulaDocument,
@@ -87,7 +88,7 @@ export function madeBatch<D extends FormulaDocument>(
 } // prettier-ignore
 
 /** A look at the pot this long before the end is still one of the finish, ms. Common practice. */
-const AT_THE_END_MS = 4 * 60_000;
+export const AT_THE_END_MS = 4 * 60_000;
 /** Nearer to the planned finish than this it was meant to be there: K, per cent of solids, share of the weight. Common practice. */
 const AS_MEANT = { K: 0.5, percent: 1.5, mass: 0.03 } as const;
 
@@ -115,7 +116,7 @@ function actualFinish(boil: Boil, document: FormulaDocument, place: Kitchen): Fo
   }
   const reading = lately(boil.readings)?.temperature_C;
   if (reading === undefined || boilingPoint_C === undefined || formula.finish.type !== 'gel-temperature') return undefined;
-  const rise = Math.min(Math.max(reading - boilingPoint_C, 0.5), 15);
+  const rise = Math.min(Math.max(reading - boilingPoint_C, RISE_LIMITS_K.least), RISE_LIMITS_K.most);
   return Math.abs(rise - formula.finish.rise_K) > AS_MEANT.K ? { type: 'gel-temperature', rise: `${rise.toFixed(1)} C` } : undefined;
 } // prettier-ignore
 

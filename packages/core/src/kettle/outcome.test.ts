@@ -76,3 +76,12 @@ describe('the show', () => {
     expect(shows.map(({ show, result }) => `${show}: ${result}`)).toEqual(['Harvest supper: commended', 'Valley fair: entered']); // prettier-ignore
   });
 });
+
+test('jars measured by their owner count as they were measured, planned and filled', () => {
+  const counted = event('jarred', 50, { jars: [{ size: 'half-pint', full: 10, part: 0 }] });
+  const kitchen = { altitude_m: 1180, jars: [{ size: 'half-pint', volume_ml: 250 }] };
+  const [named, measured] = [{ altitude_m: 1180 }, kitchen].map((place) => outcomeOf(DAMSON, boilFrom([LIGHT, counted]), place, START).yield_ml); // prettier-ignore
+  expect(measured?.actual).toBeCloseTo(2500, 6);
+  // Larger jars are fewer: what was computed to come out is the same.
+  expect(measured?.planned?.mid).toBeCloseTo(named?.planned?.mid ?? NaN, 0);
+});

@@ -1,10 +1,10 @@
 import { balance } from '../balance/index.js';
 import { readFormula, withoutPlace, type FormulaDocument, type Kitchen } from '../formula/index.js';
-import { fillVolume_ml, filledVolume_ml, findJar, QUARTER_INCH_MM } from '../jars/index.js';
 import type { Range } from '../range/index.js';
 import type { Boil } from './boil.js';
 import { SHOW_RESULTS } from './event.js';
 import { isSettledUnsealed, sealsOf } from './seals.js';
+import { volumeFilled_ml, volumePlanned_ml } from './volumes.js';
 
 /** What was expected of a batch and what came of it; undefined where it is not known. */
 export interface BatchOutcome {
@@ -48,21 +48,12 @@ export function outcomeOf(document: FormulaDocument, boil: Boil, kitchen: Kitche
   const toldOfSugar = sugarInAt !== undefined && formula.kind !== 'fruit-butter';
   const onHeat = (from: number, to: number): number =>
     heat.reduce((sum, span) => sum + Math.max(Math.min(span.to ?? to, to) - Math.max(span.from, from), 0), 0);
-  const headspace_mm = formula.jars[0]?.headspace_mm ?? QUARTER_INCH_MM;
-  const volume = (size: string, count: Range): Range | undefined => {
-    const jar = findJar(size);
-    if (!jar) return undefined;
-    const each = fillVolume_ml(jar, headspace_mm);
-    return { low: count.low * each, mid: count.mid * each, high: count.high * each };
-  };
-  const volumes = planned?.jars.flatMap(({ size, count }) => volume(size, count) ?? []) ?? [];
-  const total = volumes.length === 0 ? undefined : volumes.reduce((sum, each) => ({ low: sum.low + each.low, mid: sum.mid + each.mid, high: sum.high + each.high }));
   const states = sealsOf(boil, now).sizes.flatMap(({ jars }) => jars.map(({ state }) => state));
   const told = boil.log.filter(({ undone }) => !undone);
   return {
     stop: { planned_C: gelTemperature_C ?? planned?.finish.temperature_C.mid, actual_C: last?.temperature_C },
     boil: { planned: toldOfSugar ? planned?.boilMinutes : undefined, actual: began === undefined || endedAt === undefined ? undefined : onHeat(began, endedAt) / 60_000 },
-    yield_ml: { planned: total, actual: jarred.length === 0 ? undefined : filledVolume_ml(jarred, headspace_mm) },
+    yield_ml: { planned: volumePlanned_ml(formula, planned), actual: volumeFilled_ml(boil, formula) },
     seals: {
       jars: jarred.reduce((sum, { full }) => sum + full, 0),
       sealed: states.filter((state) => state === 'sealed').length,

@@ -21,6 +21,15 @@ test('ingredients in order of weight, the same one once, no water; fruit and sug
   expect(label?.sugarPer100_g).toBeLessThanOrEqual(68);
 });
 
+test('a vegetable counts as fruit, as it does for the standards', () => {
+  const label = of([
+    ['600 g', 'sweet-pepper'],
+    ['400 ml', 'cider-vinegar'],
+    ['1 kg', 'white-sugar'],
+  ]);
+  expect(label?.fruitPer100_g).toBeGreaterThan(25);
+});
+
 test('a 340 g jar holds about 340 g of jam, and a part jar its part', () => {
   const full = of(JAM)?.net_g ?? 0;
   expect(full).toBeGreaterThan(325);

@@ -1,7 +1,7 @@
-import type { Balance } from '../balance/index.js';
+import { fruitMass_kg, type Balance } from '../balance/index.js';
 import type { PotFormula } from '../formula/index.js';
 import type { KeepingVerdict, KeptIn } from '../keeping/index.js';
-import type { Caution } from '../produce/index.js';
+import { ALLERGENS } from '../produce/index.js';
 
 /** The jars a label is for. */
 export interface LabelledJars {
@@ -42,7 +42,8 @@ export interface LabelContent {
   readonly warnings: readonly string[];
 }
 
-const ALLERGENS: ReadonlySet<Caution> = new Set(['egg', 'milk', 'nuts', 'sulphites']);
+/** A net amount is written in such steps, g: nobody fills a jar nearer. Common practice. */
+const NET_STEP_G = 5;
 
 /** "lemon juice, bottled" as it reads in a list: "bottled lemon juice". */
 const plainName = (name: string): string => {
@@ -74,9 +75,8 @@ export function labelContent(
 ): LabelContent | undefined {
   if (jars.verdict === 'stop' || jars.bestBefore === null) return undefined;
   const byName = new Map<string, { mass: number; allergen: boolean }>();
-  let fruit_kg = 0;
+  const fruit_kg = fruitMass_kg(formula);
   for (const { label, ingredient, mass_kg } of formula.lines) {
-    if (['fruit', 'juice'].includes(ingredient.category)) fruit_kg += mass_kg.mid;
     // Water boils away: it is no ingredient of a spread.
     if (ingredient.id === 'water') continue;
     const had = byName.get(label);
@@ -94,7 +94,10 @@ export function labelContent(
     bestBefore: jars.bestBefore,
     storage: STORAGE[jars.verdict],
     opened: jars.verdict === 'shelf' ? 'Once opened, in the fridge.' : 'Eat within four weeks of opening.',
-    net_g: fill_g === undefined ? undefined : Math.round((fill_g * (jars.partFill ?? 1)) / 5) * 5,
+    net_g:
+      fill_g === undefined
+        ? undefined
+        : Math.round((fill_g * (jars.partFill ?? 1)) / NET_STEP_G) * NET_STEP_G,
     fruitPer100_g:
       finish_kg === undefined || fruit_kg === 0 ? undefined : Math.round((fruit_kg / finish_kg) * 100),
     sugarPer100_g: balance === null ? undefined : Math.round(balance.finish.solubleSolidsPercent.mid),

@@ -1,7 +1,14 @@
-import { FOAM_SHARE, FILM_KG } from '../balance/index.js';
+import { AIR_SHARE, FILL_C, FILM_KG, FOAM_SHARE, JAR_DOUBT } from '../balance/index.js';
 import { ORDINARY_POT_KG, type FormulaDocument, type Kitchen, type PotFormula } from '../formula/index.js';
-import { filledVolume_ml, QUARTER_INCH_MM } from '../jars/index.js';
-import { forecast, modelledPot, type Boil, type ForecastInput, type Look } from '../kettle/index.js';
+import {
+  AT_THE_END_MS,
+  forecast,
+  modelledPot,
+  volumeFilled_ml,
+  type Boil,
+  type ForecastInput,
+  type Look,
+} from '../kettle/index.js';
 import { exactly, times, Z90 } from '../range/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { boilingPointAt, saturationTemperature_C } from '../water/index.js';
@@ -39,13 +46,6 @@ const FEWEST_READINGS = 8;
 const MOST_MISFIT = 2;
 /** Water that boiled this far from what this kitchen's height says boiled elsewhere, K: a bad thermometer and foul weather. A guess. */
 const ELSEWHERE_K = 3;
-/** Spread goes into the jar at about this temperature, C, and holds about this much air. Common practice. */
-const FILL_C = 90;
-const AIR = 0.02;
-/** Jars counted by eye to their headspace: share of what they hold, standard deviation. Common practice, no source. */
-const JARS_SD = 0.018;
-/** A look at the pot this long before the end is still one of the finish, ms. Common practice. */
-const AT_THE_END_MS = 4 * 60_000;
 /** A step on the scale from runny to stiff is worth about this rise, K; and how surely one spoonful tells. A guess. */
 const A_STEP_K = 0.7;
 const SPOONFUL_SD_K = 0.5;
@@ -54,9 +54,11 @@ const SPOONFUL_SD_K = 0.5;
 const isSugarBoil = ({ kind, finish }: PotFormula): boolean =>
   kind !== 'curd' && finish.type !== 'consistency';
 
-/** Kilograms in the jars as filled. @param solids soluble solids, per cent */
-const massInJars_kg = (boil: Boil, { jars }: PotFormula, solids: number): number =>
-  (filledVolume_ml(boil.jarred, jars[0]?.headspace_mm ?? QUARTER_INCH_MM, jars.map(({ size, jar }) => ({ size, count: undefined, ...(jar.measured_ml !== undefined && { measured_ml: jar.measured_ml }) }))) / 1e6) * syrupDensity_kgPerM3(solids / 100, FILL_C) * (1 - AIR); // prettier-ignore
+/** Kilograms in the jars as filled; undefined before they are counted. @param solids soluble solids, per cent */
+function massInJars_kg(boil: Boil, formula: PotFormula, solids: number): number | undefined {
+  const volume_ml = volumeFilled_ml(boil, formula);
+  return volume_ml && (volume_ml / 1e6) * syrupDensity_kgPerM3(solids / 100, FILL_C) * (1 - AIR_SHARE.mid);
+}
 
 /**
  * What a boil that is done says of its kitchen, by the forecast's own model fitted to the whole of its log with nothing believed of
@@ -80,12 +82,12 @@ export function evidenceOf(written: FormulaDocument, boil: Boil, kitchen: Kitche
   const first = fit(pot.input.looks);
   const weighed = boil.weighings.some((each) => each.at <= at && at - each.at <= AT_THE_END_MS);
   const looks = [...pot.input.looks];
-  if (boil.jarred.length > 0 && !weighed) {
-    const filled_kg = massInJars_kg(boil, whole.formula, first.now.solidsPercent);
+  const filled_kg = massInJars_kg(boil, whole.formula, first.now.solidsPercent);
+  if (filled_kg !== undefined && !weighed) {
     looks.push({
       time_s: Math.max(clock.seconds(at), 0),
       mass_kg: filled_kg * (1 + FOAM_SHARE.mid) + FILM_KG.mid,
-      sd_kg: filled_kg * JARS_SD,
+      sd_kg: (filled_kg * JAR_DOUBT) / Z90,
     });
   }
   // Once more around what was found, so that the middle of what was believed pulls at nothing.

@@ -1,7 +1,12 @@
 import { balance } from '../balance/index.js';
-import { readFormula, withoutPlace, type FormulaDocument, type Kitchen } from '../formula/index.js';
-import { fillVolume_ml, filledVolume_ml, QUARTER_INCH_MM } from '../jars/index.js';
-import { boilFrom, watchBoil, type Boil } from '../kettle/index.js';
+import {
+  readFormula,
+  RISE_LIMITS_K,
+  withoutPlace,
+  type FormulaDocument,
+  type Kitchen,
+} from '../formula/index.js';
+import { boilFrom, volumeFilled_ml, volumePlanned_ml, watchBoil, type Boil } from '../kettle/index.js';
 import { boilingPointAt } from '../water/index.js';
 
 /** What comes of a batch: millilitres of jars, and minutes from the first reading to the end. */
@@ -12,18 +17,15 @@ export interface Coming {
 
 /** What came of a batch that is done. */
 export function cameOf(boil: Boil, written: FormulaDocument, kitchen: Kitchen): Coming {
-  const { endedAt, jarred, readings } = boil;
+  const { endedAt, readings } = boil;
   const { formula } = readFormula(withoutPlace(written), kitchen);
-  const own = formula.jars.map(({ size, jar }) => ({ size, count: undefined, ...(jar.measured_ml !== undefined && { measured_ml: jar.measured_ml }) })); // prettier-ignore
+  const yield_ml = volumeFilled_ml(boil, formula);
   const [first] = readings;
   return {
-    ...(jarred.length > 0 && { yield_ml: filledVolume_ml(jarred, formula.jars[0]?.headspace_mm ?? QUARTER_INCH_MM, own) }), // prettier-ignore
+    ...(yield_ml !== undefined && { yield_ml }),
     ...(endedAt !== undefined && first && { minutes: (endedAt - first.at) / 60_000 }),
   };
 }
-
-/** A rise a formula may ask for, K. */
-const RISE_K = { least: 0.5, most: 15 } as const;
 
 /** Millilitres of jars computed for the reading the batch was lit to be stopped at. @param kitchen with or without what was learned */
 export function foretoldYield_ml(boil: Boil, written: FormulaDocument, kitchen: Kitchen): number | undefined {
@@ -38,15 +40,12 @@ export function foretoldYield_ml(boil: Boil, written: FormulaDocument, kitchen: 
           ...withoutPlace(written),
           finish: {
             type: 'gel-temperature',
-            rise: `${Math.min(Math.max(rise, RISE_K.least), RISE_K.most).toFixed(2)} C`,
+            rise: `${Math.min(Math.max(rise, RISE_LIMITS_K.least), RISE_LIMITS_K.most).toFixed(2)} C`,
           },
         }
       : withoutPlace(written);
   const { formula } = readFormula(document, kitchen);
-  return balance(formula)?.jars.reduce((sum, { count }, i) => {
-    const jar = formula.jars[i];
-    return sum + (jar ? count.mid * fillVolume_ml(jar.jar, jar.headspace_mm) : 0);
-  }, 0);
+  return volumePlanned_ml(formula, balance(formula))?.mid;
 }
 
 /**

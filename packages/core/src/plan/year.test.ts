@@ -1,8 +1,8 @@
 import { documentOf, pot, POWDER } from '../testing/formula.js';
-import { batchNeeds, yearPlan, type JarsUsed, type YearRow } from './index.js';
+import { yearNeeds, yearPlan, type JarsUsed, type YearAhead } from './index.js';
 
 const used = (change: Partial<JarsUsed> = {}): JarsUsed => ({ title: 'Damson jam', fruit: 'damson', used: 24, days: 365, left: 6, perBatch: 8, ...change }); // prettier-ignore
-const row = (change: Partial<JarsUsed> = {}, month = 3): YearRow => {
+const row = (change: Partial<JarsUsed> = {}, month = 3): JarsUsed & YearAhead => {
   const [found] = yearPlan([used(change)], month);
   if (!found) throw new Error('no row');
   return found;
@@ -38,7 +38,8 @@ test('what is missing most comes first', () => {
 
 test('sugar and pectin for so many batches', () => {
   const formula = pot(documentOf([['1.5 l', 'gooseberry-juice'], ['1 box', 'powdered-pectin'], ['1.3 kg', 'white-sugar']], POWDER)); // prettier-ignore
-  const { sugar_kg, pectin } = batchNeeds(formula, 3);
+  const { sugar_kg, pectin, lids } = yearNeeds([{ formula, batches: 3, perBatch: 6 }]);
+  expect(lids).toBe(18);
   expect(sugar_kg).toBeCloseTo(3.9, 6);
   expect(pectin).toHaveLength(1);
   expect(pectin[0]?.mass_kg).toBeGreaterThan(0.14);

@@ -15,7 +15,7 @@ export interface JarsUsed {
 }
 
 /** What to make of it, and when. */
-export interface YearRow extends JarsUsed {
+export interface YearAhead {
   /** Jars a year; undefined while it is too early to tell. */
   readonly aYear: number | undefined;
   /** Days until the last one is eaten, at that pace; undefined where nothing is eaten. */
@@ -31,7 +31,7 @@ export interface YearRow extends JarsUsed {
 /** Before so many days a year's use is a guess. Common practice. */
 const TELLS_AFTER_DAYS = 60;
 const YEAR_DAYS = 365;
-/** A seventh of a batch more or less is not worth another one. */
+/** A seventh of a batch more or less is not worth another one. Common practice. */
 const NOT_WORTH_ONE = 0.15;
 
 /**
@@ -39,34 +39,52 @@ const NOT_WORTH_ONE = 0.15;
  *
  * @param month 1 to 12, now
  */
-export function yearPlan(uses: readonly JarsUsed[], month: number, southern = false): YearRow[] {
+export function yearPlan<T extends JarsUsed>(
+  uses: readonly T[],
+  month: number,
+  southern = false,
+): (T & YearAhead)[] {
   return uses
-    .map((each): YearRow => {
+    .map((each): T & YearAhead => {
       const { used, days, left, perBatch, fruit } = each;
       const aYear = days < TELLS_AFTER_DAYS ? undefined : (used * YEAR_DAYS) / Math.min(days, YEAR_DAYS);
       const missing = aYear === undefined ? 0 : Math.max(aYear - left, 0);
       const batches = perBatch > 0 ? Math.max(Math.ceil(missing / perBatch - NOT_WORTH_ONE), 0) : 0;
-      const seasonal = fruit !== null && Array.from({ length: 12 }, (_, i) => i + 1).some((each) => !inSeason(fruit, each, southern)); // prettier-ignore
+      const seasonal = fruit !== null && Array.from({ length: 12 }, (_, i) => i + 1).some((other) => !inSeason(fruit, other, southern)); // prettier-ignore
       const ahead = Array.from({ length: 12 }, (_, i) => ((month - 1 + i) % 12) + 1);
       return {
         ...each,
         aYear,
         lastsDays: aYear === undefined || aYear === 0 ? undefined : Math.round((left / aYear) * YEAR_DAYS),
         batches,
-        from: seasonal ? ahead.find((each) => inSeason(fruit, each, southern)) : undefined,
+        from: seasonal ? ahead.find((other) => inSeason(fruit, other, southern)) : undefined,
         now: fruit === null || inSeason(fruit, month, southern),
       };
     })
     .sort((a, b) => b.batches - a.batches || (a.lastsDays ?? Infinity) - (b.lastsDays ?? Infinity));
 }
 
-/** What so many batches of a formula take: sugar, and each pectin product, kg; a lid for every jar, and its band where it has none yet. */
-export function batchNeeds({ lines }: Pick<PotFormula, 'lines'>, batches: number): { readonly sugar_kg: number; readonly pectin: readonly { readonly name: string; readonly mass_kg: number }[] } {
+/** What a year's batches take. */
+export interface YearNeeds {
+  /** A lid for every jar, and its band where it has none yet. */
+  readonly lids: number;
+  readonly sugar_kg: number;
+  /** Each product once. */
+  readonly pectin: readonly { readonly name: string; readonly mass_kg: number }[];
+}
+
+/** What so many batches of these formulas take, all together. */
+export function yearNeeds(planned: readonly { readonly formula: Pick<PotFormula, 'lines'>; readonly batches: number; readonly perBatch: number }[]): YearNeeds {
   const pectin = new Map<string, number>();
   let sugar_kg = 0;
-  for (const { ingredient, label, mass_kg } of lines) {
-    if (ingredient.category === 'sweetener') sugar_kg += mass_kg.mid * batches;
-    if (ingredient.pectinProduct) pectin.set(label, (pectin.get(label) ?? 0) + mass_kg.mid * batches);
-  }
-  return { sugar_kg, pectin: [...pectin].map(([name, mass_kg]) => ({ name, mass_kg })) };
+  for (const { formula, batches } of planned)
+    for (const { ingredient, label, mass_kg } of formula.lines) {
+      if (ingredient.category === 'sweetener') sugar_kg += mass_kg.mid * batches;
+      if (ingredient.pectinProduct) pectin.set(label, (pectin.get(label) ?? 0) + mass_kg.mid * batches);
+    }
+  return {
+    lids: planned.reduce((sum, { batches, perBatch }) => sum + batches * perBatch, 0),
+    sugar_kg,
+    pectin: [...pectin].map(([name, mass_kg]) => ({ name, mass_kg })),
+  };
 } // prettier-ignore

@@ -16,7 +16,7 @@ const CAUTION_TEXT: Readonly<Record<Caution, string>> = {
   leaves: 'stalks only: the leaves are poisonous',
 };
 
-const ALLERGENS: ReadonlySet<Caution> = new Set(['egg', 'milk', 'nuts', 'sulphites']);
+export const ALLERGENS: ReadonlySet<Caution> = new Set(['egg', 'milk', 'nuts', 'sulphites']);
 
 /** The cautions of what is in a pot, each once, in the order of the pot; `atWork` for the hands, the others for the label. */
 export function cautionsOf(

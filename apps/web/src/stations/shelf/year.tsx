@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { format, setMonth } from 'date-fns';
 import { Link } from 'react-router';
 import type { YearUseView } from '@idle-kettle/contract';
-import { batchNeeds, readFormula, yearPlan, type YearRow } from '@idle-kettle/core';
+import { readFormula, yearNeeds, yearPlan, type YearAhead } from '@idle-kettle/core';
 import { useTheme } from '../../app/theme.js';
 import { request } from '../../data/api.js';
 import { today } from '../../data/clock.js';
@@ -26,12 +26,9 @@ export function Year() {
   const formats = useFormats();
   const uses = useQuery({ queryKey: [...keys.shelf, 'year'], queryFn: () => request<YearUseView[]>('GET', '/shelf/year') }); // prettier-ignore
   const all = uses.data ?? [];
-  const rows = yearPlan(all, today().getMonth() + 1, southern) as (YearRow & YearUseView)[];
-  const needs = rows.filter(({ batches }) => batches > 0).map((row) => ({ row, ...batchNeeds(readFormula(row.document, place).formula, row.batches) })); // prettier-ignore
-  const lids = needs.reduce((sum, { row }) => sum + row.batches * row.perBatch, 0);
-  const sugar_kg = needs.reduce((sum, each) => sum + each.sugar_kg, 0);
-  const pectin = new Map<string, number>();
-  for (const each of needs) for (const { name, mass_kg } of each.pectin) pectin.set(name, (pectin.get(name) ?? 0) + mass_kg); // prettier-ignore
+  const rows = yearPlan(all, today().getMonth() + 1, southern);
+  const toMake = rows.filter(({ batches }) => batches > 0).map((row) => ({ ...row, formula: readFormula(row.document, place).formula })); // prettier-ignore
+  const { lids, sugar_kg, pectin } = yearNeeds(toMake);
   return (
     <Page
       title="The year"
@@ -53,12 +50,12 @@ export function Year() {
           Once jars are put up, eaten and given away, their year is told here.
         </Empty>
       )}
-      {needs.length > 0 && (
+      {toMake.length > 0 && (
         <section aria-label="To have ready" className="panel mb-4 p-4">
           <h2 className="text-xl">For all of it</h2>
           <p>
             {lids} lids (and a band for each jar that has none), {formats.mass(sugar_kg)} of sugar
-            {[...pectin].map(([name, mass_kg]) => `, ${formats.mass(mass_kg)} of ${name}`).join('')}.
+            {pectin.map(({ name, mass_kg }) => `, ${formats.mass(mass_kg)} of ${name}`).join('')}.
           </p>
         </section>
       )}
@@ -74,7 +71,7 @@ export function Year() {
   );
 } // prettier-ignore
 
-function Row({ row }: { readonly row: YearRow & YearUseView }) {
+function Row({ row }: { readonly row: YearAhead & YearUseView }) {
   const theme = useTheme();
   const { title, fruit, aYear, left, lastsDays, batches, perBatch, from, now, days, batchId } = row;
   const share = aYear === undefined || aYear === 0 ? 1 : Math.min(left / aYear, 1);
