@@ -1,62 +1,13 @@
 // How many probes the server takes: simulated ones that send a reading a second each, all acknowledged and all stored; and how soon
 // one kettle's readings are on a second device, which listens to another server process of the same database.
-import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { Agent, request } from 'node:http';
-import { createServer } from 'node:net';
-import { fileURLToPath } from 'node:url';
 import pg from 'pg';
+import { ask, benchDatabase, pause, quantile, startServer, together } from './bench-server.mjs';
 
 const PROBES = Number(process.argv[2] ?? 1000);
 const SECONDS = Number(process.argv[3] ?? 60);
 const LIVE_LIMIT_MS = 300;
-const MAIN = fileURLToPath(new URL('../apps/server/dist/main.js', import.meta.url));
-const agent = new Agent({ keepAlive: true, maxSockets: 200 });
-
-const quantile = (values, p) => values.toSorted((a, b) => a - b)[Math.min(Math.floor(values.length * p), values.length - 1)] ?? NaN; // prettier-ignore
-const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-
-/** One request. @returns its status and body */
-function ask(port, method, path, body, headers = {}) {
-  return new Promise((resolve, reject) => {
-    const text = body === undefined ? undefined : JSON.stringify(body);
-    const asked = request({ host: '127.0.0.1', port, method, path: `/api${path}`, agent, headers: { ...(text !== undefined && { 'content-type': 'application/json', 'content-length': Buffer.byteLength(text) }), ...headers } }, (answer) => {
-      let all = '';
-      answer.setEncoding('utf8');
-      answer.on('data', (chunk) => (all += chunk));
-      answer.on('end', () => resolve({ status: answer.statusCode, body: all === '' ? undefined : JSON.parse(all) }));
-    });
-    asked.on('error', reject);
-    asked.end(text);
-  });
-} // prettier-ignore
-
-async function freePort() {
-  const probe = createServer();
-  await new Promise((resolve) => probe.listen(0, '127.0.0.1', resolve));
-  const { port } = probe.address();
-  await new Promise((resolve) => probe.close(resolve));
-  return port;
-}
-
-async function startServer(databaseUrl) {
-  const port = await freePort();
-  const child = spawn(process.execPath, [MAIN], { env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, KETTLE_PORT: String(port), KETTLE_LOG_LEVEL: 'warn' }, stdio: ['ignore', 'ignore', 'inherit'] }); // prettier-ignore
-  for (let i = 0; i < 100; i++) {
-    if (await ask(port, 'GET', '/health').then(({ status }) => status === 200, () => false)) return { port, child }; // prettier-ignore
-    await pause(100);
-  }
-  throw new Error('the server did not start');
-}
-
-/** Runs jobs a few at a time. */
-async function together(count, job, most = 16) {
-  const results = [];
-  let next = 0;
-  await Promise.all(Array.from({ length: most }, async () => { while (next < count) { const i = next++; results[i] = await job(i); } })); // prettier-ignore
-  return results;
-}
-
 /** A second device: hears of a change, asks for what is new, as the page does. @returns when each value was there */
 async function secondDevice(port, batchId) {
   const seen = new Map();
@@ -91,14 +42,9 @@ async function secondDevice(port, batchId) {
   return { seen, leave: () => stream.destroy() };
 }
 
-const url = new URL(process.env.DATABASE_URL);
-const admin = new pg.Client({ connectionString: url.href });
-await admin.connect();
-await admin.query('DROP DATABASE IF EXISTS kettle_bench WITH (FORCE)');
-await admin.query('CREATE DATABASE kettle_bench');
-url.pathname = '/kettle_bench';
-const here = await startServer(url.href);
-const there = await startServer(url.href);
+const { url, drop } = await benchDatabase();
+const here = await startServer(url);
+const there = await startServer(url);
 let kept = true;
 try {
   const document = { format: 'idle-kettle/formula', version: 1, title: 'Damson jam', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [{ amount: '2 kg', ingredient: 'damson' }, { amount: '1.8 kg', ingredient: 'white-sugar' }] }; // prettier-ignore
@@ -134,7 +80,7 @@ try {
   const took = (performance.now() - began) / 1000;
   await pause(500);
   device.leave();
-  const database = new pg.Client({ connectionString: url.href });
+  const database = new pg.Client({ connectionString: url });
   await database.connect();
   const { rows } = await database.query(
     "SELECT count(*)::int AS count FROM batch_events WHERE type = 'reading'",
@@ -151,7 +97,6 @@ try {
   here.child.kill('SIGTERM');
   there.child.kill('SIGTERM');
   await pause(500);
-  await admin.query('DROP DATABASE IF EXISTS kettle_bench WITH (FORCE)');
-  await admin.end();
+  await drop();
 }
 process.exit(kept ? 0 : 1);

@@ -114,15 +114,14 @@ run_bench() {
   { ensure_node && ensure_modules && ensure_build; } >&2
   case "${1:-}" in
     '') exec node "$ROOT/scripts/bench.mjs" ;;
-    browser | probes) ;;
-    *) die "there is no bench \"$1\"; write nothing, browser or probes" ;;
+    browser | probes | lists) ;;
+    *) die "there is no bench \"$1\"; write nothing, browser, probes or lists" ;;
   esac
-  [ "$1" = probes ] || ensure_chromium
+  [ "$1" != browser ] || ensure_chromium
   start_postgres
   [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
-  if [ "$1" = probes ]; then
-    shift
-    node "$ROOT/scripts/bench-probes.mjs" "$@"
+  if [ "$1" != browser ]; then
+    node "$ROOT/scripts/bench-$1.mjs" "${@:2}"
     return
   fi
   cd "$ROOT/e2e"

@@ -10,7 +10,8 @@ import { Shell } from './app/shell.js';
 import { startTheme } from './app/theme.js';
 import { outbox } from './data/outbox.js';
 import { startLive } from './data/live.js';
-import { keys, prefetchBatch, queryClient, takeIntoCache } from './data/queries.js';
+import { keys, prefetchBatch, queryClient } from './data/queries.js';
+import { takeIntoCache } from './data/shelf.js';
 import { Loading } from './ui/page.js';
 import './styles.css';
 

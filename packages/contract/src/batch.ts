@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { IsIn, IsISO8601, IsOptional, IsUUID } from 'class-validator';
+import { IsIn, IsOptional, IsUUID } from 'class-validator';
 import { KINDS, type BatchEvent, type BoilPhase, type Kind, type ShowResult } from '@idle-kettle/core';
 import { SaveDocument, type FormulaBody } from './formula.js';
 import { Count, Text } from './rules.js';
@@ -22,10 +22,10 @@ export class ListBatches {
   @IsIn(KINDS, { message: `write one of ${KINDS.join(', ')}` })
   kind?: Kind;
 
-  /** Only those laid out before then: where the last list ended. */
+  /** Where the last list ended: only those laid out before this one. */
   @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T18:00:00.000Z' })
-  before?: string;
+  @IsUUID(undefined, { message: 'write the id of the last batch that was listed' })
+  after?: string;
 
   @IsOptional()
   @Type(() => Number)

@@ -1,3 +1,4 @@
+import { Type } from 'class-transformer';
 import {
   IsIn,
   IsInt,
@@ -13,7 +14,7 @@ import {
 } from 'class-validator';
 import type { FormulaBody } from './formula.js';
 import { KEPT_IN, type KeepingVerdict, type KeptIn, type JarsUsed } from '@idle-kettle/core';
-import { Count, Text } from './rules.js';
+import { Count, Day, Text } from './rules.js';
 
 /** Why jars left the shelf or came back to it. */
 export const MOVE_REASONS = ['put', 'eaten', 'given', 'discarded', 'counted', 'moved'] as const;
@@ -111,6 +112,51 @@ export class MoveJars {
   at!: string;
 }
 
+/** Jars by where they belong: on the shelf, in the cold as full jars, or begun. */
+export const LOT_STATES = ['all', 'shelf', 'cold', 'opened'] as const;
+export type LotState = (typeof LOT_STATES)[number];
+
+/** Which lots a list shows, the newest first; without any of it the latest ones, emptied ones too. */
+export class ListLots {
+  @IsOptional()
+  @IsUUID(undefined, { message: 'write the id of the batch the jars came from' })
+  batch?: string;
+
+  /** In the name, the place or the size. */
+  @IsOptional()
+  @Text(80, 'write what to look for')
+  search?: string;
+
+  @IsOptional()
+  @IsIn(LOT_STATES, { message: `write one of ${LOT_STATES.join(', ')}` })
+  state?: LotState;
+
+  @IsOptional()
+  @Text(60, 'write the cupboard or shelf')
+  place?: string;
+
+  /** Only those with jars left. */
+  @IsOptional()
+  @IsIn(['yes', 'no'], { message: 'write yes or no' })
+  left?: 'yes' | 'no';
+
+  /** Where the last list ended. */
+  @IsOptional()
+  @IsUUID(undefined, { message: 'write the id of the last lot that was listed' })
+  after?: string;
+
+  @IsOptional()
+  @Type(() => Number)
+  @Count(1, 200, 'write how many to list, 1 to 200')
+  limit?: number;
+}
+
+/** The day it is where the person stands. */
+export class OnDay {
+  @Day()
+  today!: string;
+}
+
 /** How the jars of a lot keep, as made and as processed. */
 export interface LotKeeping {
   readonly verdict: KeepingVerdict;
@@ -147,6 +193,20 @@ export interface LotView {
   readonly count: number;
 }
 
+/** What is there in all, and what to eat before the rest. */
+export interface ShelfOverview {
+  readonly jars: number;
+  /** Those of them that are not for the shelf. */
+  readonly cold: number;
+  readonly places: readonly string[];
+  /** There were some at least once: emptied lots can be looked at. */
+  readonly hadJars: boolean;
+  /** Opened, part jars, what stands in the cold for want of a seal, and what is soon past its best; the most urgent first. */
+  readonly eatFirst: readonly LotView[];
+  /** Batches of which something was told that is not worked out yet; how their jars keep is said strictly until then. */
+  readonly pending: number;
+}
+
 /** What the household got through of one kind of one fruit. */
 export interface YearUseView extends JarsUsed {
   /** The latest batch of it, and its formula. */
@@ -158,6 +218,8 @@ export interface YearUseView extends JarsUsed {
 export interface MoveView {
   readonly id: string;
   readonly lotId: string;
+  /** Of the batch the jars are from. */
+  readonly title: string;
   readonly change: number;
   readonly reason: MoveReason;
   readonly whom: string;

@@ -4,9 +4,9 @@ import {
   ListBatches,
   SaveBatch,
   type AppendResult,
-  type BatchSummary,
   type BatchView,
 } from '@idle-kettle/contract';
+import { JSON_TEXT } from '../http/json-text.js';
 import { ProblemException } from '../http/problem.filter.js';
 import { idPipe } from '../http/validation.js';
 import { BatchService } from './batch.service.js';
@@ -22,7 +22,8 @@ export class BatchController {
   ) {}
 
   @Get()
-  list(@Query() query: ListBatches): Promise<BatchSummary[]> {
+  @Header('Content-Type', JSON_TEXT)
+  list(@Query() query: ListBatches): Promise<string> {
     return this.batches.list(query);
   }
 
@@ -43,7 +44,7 @@ export class BatchController {
   }
 
   @Get(':id/events')
-  @Header('Content-Type', 'application/json; charset=utf-8')
+  @Header('Content-Type', JSON_TEXT)
   events(@Param('id', idPipe) id: string, @Query('since') since?: string): Promise<string> {
     if (since !== undefined && !CURSOR.test(since))
       throw new ProblemException(400, '"since" is not a cursor', {

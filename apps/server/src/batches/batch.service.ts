@@ -1,17 +1,18 @@
 import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
-import { Op, QueryTypes } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import type { Literal } from 'sequelize/types/utils';
-import { boilFrom, byResult, firstFruit, sealsOf, type BatchEvent } from '@idle-kettle/core';
 import type { BatchSummary, BatchView, ListBatches, SaveBatch } from '@idle-kettle/contract';
 import { saveDocument } from '../database/save-document.js';
 import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
-import { BatchEventRow, storedEvent } from './batch-event.model.js';
+import { BatchEventRow } from './batch-event.model.js';
 import { Batch } from './batch.model.js';
 import { EventLogService } from './event-log.service.js';
+import { lastReadingOf } from './standing.js';
+import { StandingService } from './standing.service.js';
+import { likeOf } from '../database/like.js';
 
 /** Events of a batch that has only been planned. */
 const ONLY_PLANNED: ReadonlySet<string> = new Set(['planned', 'step', 'undo']);
@@ -28,39 +29,14 @@ const view = (batch: Batch): BatchView => ({
   updatedAt: batch.updatedAt.toISOString(),
 });
 
-const isoOrNull = (at: number | undefined): string | null =>
-  at === undefined ? null : new Date(at).toISOString();
+const LIST = `
+  SELECT summary FROM batch_standings WHERE household_id = :householdId AND NOT removed AND summary IS NOT NULL`;
+const AFTER = `
+  AND (created_at, batch_id) < (SELECT created_at, batch_id FROM batch_standings WHERE batch_id = :after)`;
+const NEWEST = ' ORDER BY created_at DESC, batch_id DESC LIMIT :limit';
 
-/** The fruit that gives a batch its colour: the first one in its pot. */
-const summary = (
-  batch: Batch,
-  events: readonly BatchEvent[],
-  onShelf: boolean,
-  now: number,
-): BatchSummary => {
-  const boil = boilFrom(events);
-  const seals = sealsOf(boil, now);
-  const last = boil.readings.at(-1);
-  const [best] = byResult(boil.shows);
-  return {
-    id: batch.id,
-    title: batch.title,
-    kind: batch.document.kind,
-    fruit: firstFruit(batch.document) ?? null,
-    phase: boil.phase,
-    startedAt: isoOrNull(boil.startedAt),
-    endedAt: isoOrNull(boil.endedAt),
-    lastReading: last ? { at: new Date(last.at).toISOString(), temperature_C: last.temperature_C } : null,
-    gelTemperature_C: boil.gelTemperature_C ?? null,
-    jarsFilled: boil.jarred.reduce((sum, jar) => sum + jar.full + jar.part, 0),
-    onShelf,
-    score: boil.score ?? null,
-    best: best ? { show: best.show, class: best.class, result: best.result } : null,
-    sealsDueAt: seals.phase === 'cooling' || seals.phase === 'due' ? isoOrNull(seals.dueAt) : null,
-    createdAt: batch.createdAt.toISOString(),
-    updatedAt: batch.updatedAt.toISOString(),
-  };
-};
+/** Whether a list, as JSON text, has a batch in it that boils; a name with such words in it has other quotes. */
+const ON_THE_STOVE = /"phase": "(?!cold|done)/;
 
 @Injectable()
 export class BatchService {
@@ -69,50 +45,43 @@ export class BatchService {
     @InjectModel(BatchEventRow) private readonly events: typeof BatchEventRow,
     @InjectConnection() private readonly sequelize: Sequelize,
     private readonly log: EventLogService,
+    private readonly standings: StandingService,
     private readonly households: HouseholdService,
     private readonly clock: Clock,
   ) {}
 
-  /** Batches with where each stands, newest first: the latest, or those that are looked for. */
-  async list({ search = '', kind, before, limit = LISTED }: ListBatches = {}): Promise<BatchSummary[]> {
-    const householdId = await this.households.current();
-    const batches = await this.batches.findAll({
-      where: {
-        householdId,
-        removedAt: null,
-        ...(before !== undefined && { createdAt: { [Op.lt]: new Date(before) } }),
-        [Op.and]: [
-          ...(kind === undefined
-            ? []
-            : [this.sequelize.literal(`document->>'kind' = ${this.sequelize.escape(kind)}`)]),
-          ...(search.trim() === '' ? [] : [this.lookingFor(search.trim())]),
-        ],
-      },
-      order: [['createdAt', 'DESC']],
-      limit,
-    });
-    const ids = batches.map((batch) => batch.id);
-    if (ids.length === 0) return [];
-    // All that was done, and of the readings (there may be thousands) only the last few: one of them may be set apart.
-    const rows = await this.events.findAll({
-      where: { householdId, batchId: ids, type: { [Op.ne]: 'reading' } },
-    });
-    const readings = await this.log.lastReadings(ids);
-    const events = new Map<string, BatchEventRow[]>();
-    for (const id of ids) events.set(id, []);
-    for (const row of [...rows, ...readings]) events.get(row.batchId)?.push(row);
-    const shelved = new Set(
-      (
-        await this.sequelize.query<{ batch_id: string }>(
-          'SELECT DISTINCT batch_id FROM shelf_lots WHERE household_id = :householdId',
-          { replacements: { householdId }, type: QueryTypes.SELECT },
-        )
-      ).map((row) => row.batch_id),
+  /**
+   * Batches with where each stands, newest first: the latest, or those that are looked for in names and notes.
+   *
+   * @returns {@link BatchSummary}s as JSON text
+   */
+  async list({ search = '', kind, after, limit = LISTED }: ListBatches = {}): Promise<string> {
+    const words = search.trim().toLowerCase();
+    const select = [
+      LIST,
+      kind === undefined ? '' : ' AND kind = :kind',
+      words === '' ? '' : ' AND words LIKE :like',
+      after === undefined ? '' : AFTER,
+      NEWEST,
+    ];
+    const list = await this.standings.list(
+      `SELECT coalesce(json_agg(summary), '[]') FROM (${select.join('')}) AS listed`,
+      { kind, after, limit, like: likeOf(words) },
     );
-    const now = this.clock.now().getTime();
-    return batches.map((batch) =>
-      summary(batch, (events.get(batch.id) ?? []).map(storedEvent), shelved.has(batch.id), now),
-    );
+    return ON_THE_STOVE.test(list) ? JSON.stringify(await this.withLastReadings(JSON.parse(list) as BatchSummary[])) : list; // prettier-ignore
+  }
+
+  /** A reading does not change where a batch stands, but for the last one while it boils. */
+  private async withLastReadings(list: readonly BatchSummary[]): Promise<BatchSummary[]> {
+    const boils = await this.log.boilsOf(list.flatMap(({ id, phase }) => (phase === 'cold' || phase === 'done' ? [] : [id]))); // prettier-ignore
+    return list.map((batch) => {
+      const boil = boils.get(batch.id);
+      return boil ? { ...batch, lastReading: lastReadingOf(boil) } : batch;
+    });
+  }
+
+  async hasAny(): Promise<boolean> {
+    return (await this.batches.findOne({ where: { householdId: await this.households.current() }, attributes: ['id'] })) !== null; // prettier-ignore
   }
 
   async get(id: string): Promise<BatchView> {
@@ -149,14 +118,6 @@ export class BatchService {
       type: QueryTypes.SELECT,
     });
     return found !== undefined;
-  }
-
-  /** In the title, or in a note of the log; what is typed is looked for as it stands. */
-  private lookingFor(search: string): Literal {
-    const like = this.sequelize.escape(`%${search.replace(/[\\%_]/g, '\\$&')}%`);
-    return this.sequelize.literal(
-      `("Batch".title ILIKE ${like} OR EXISTS (SELECT 1 FROM batch_events note WHERE note.batch_id = "Batch".id AND note.type = 'note' AND note.body->>'text' ILIKE ${like}))`,
-    );
   }
 
   /** How many of its jars are still there. */

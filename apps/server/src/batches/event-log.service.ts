@@ -1,10 +1,10 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
-import { QueryTypes } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { AppendResult, EventBody } from '@idle-kettle/contract';
-import { boilFrom, type Boil, type EventType } from '@idle-kettle/core';
+import { boilFrom, type Boil } from '@idle-kettle/core';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound } from '../http/problem.filter.js';
 import { Batch } from './batch.model.js';
@@ -18,10 +18,15 @@ const PAGE = `
     || '],"cursor":"' || pg_snapshot_xmin(pg_current_snapshot()) || '"}' AS page
   FROM batch_events WHERE household_id = $1 AND batch_id = $2 AND written_by >= $3::xid8`;
 
+/** Of each batch the last few readings, one of which may be set apart; and those of the end of its boil, which a probe left alone goes on from. */
 const LAST_READINGS = `
   SELECT reading.* FROM unnest(ARRAY[:ids]::uuid[]) AS wanted (id) CROSS JOIN LATERAL (
-    SELECT * FROM batch_events
-    WHERE batch_id = wanted.id AND household_id = :householdId AND type = 'reading' ORDER BY happened_at DESC LIMIT 8
+    (SELECT * FROM batch_events WHERE batch_id = wanted.id AND household_id = :householdId AND type = 'reading'
+      ORDER BY happened_at DESC LIMIT 8)
+    UNION
+    (SELECT * FROM batch_events WHERE batch_id = wanted.id AND household_id = :householdId AND type = 'reading'
+      AND happened_at <= (SELECT max(happened_at) FROM batch_events WHERE batch_id = wanted.id AND type <> 'reading' AND type = 'done')
+      ORDER BY happened_at DESC LIMIT 8)
   ) AS reading`;
 
 /** The append-only log of a batch: an event is stored once, whoever sends it how often and in what order. */
@@ -49,9 +54,7 @@ export class EventLogService {
     return found?.page ?? '{"events":[],"cursor":"0"}';
   }
 
-  /** Of each batch the last few readings; one of them may be set apart. */
-  async lastReadings(batchIds: readonly string[]): Promise<BatchEventRow[]> {
-    if (batchIds.length === 0) return [];
+  private async lastReadings(batchIds: readonly string[]): Promise<BatchEventRow[]> {
     return this.sequelize.query<BatchEventRow>(LAST_READINGS, {
       replacements: { ids: [...batchIds], householdId: await this.households.current() },
       type: QueryTypes.SELECT,
@@ -60,11 +63,12 @@ export class EventLogService {
     });
   }
 
-  /** The boils of several batches, as far as types of event tell of them, with the last readings; for lists. */
-  async boilsOf(batchIds: readonly string[], types: readonly EventType[]): Promise<Map<string, Boil>> {
+  /** The boils of several batches for lists: all that was done, and of the readings (there may be thousands) only the last. */
+  async boilsOf(batchIds: readonly string[]): Promise<Map<string, Boil>> {
+    if (batchIds.length === 0) return new Map();
     const householdId = await this.households.current();
     const [told, readings] = await Promise.all([
-      this.events.findAll({ where: { householdId, batchId: [...batchIds], type: [...types, 'undo'] } }),
+      this.events.findAll({ where: { householdId, batchId: [...batchIds], type: { [Op.ne]: 'reading' } } }),
       this.lastReadings(batchIds),
     ]);
     const rows = new Map<string, BatchEventRow[]>(batchIds.map((id) => [id, []]));

@@ -41,7 +41,7 @@ test('found by name or by a note, as it is typed; by kind; page by page, none tw
   expect(await titles({ kind: 'jelly', search: 'quince' })).toEqual(['Redcurrant jelly', 'Quince jelly']);
 
   const pages: BatchSummary[] = [];
-  for (let page = await list({ limit: 2 }); page.length > 0; page = await list({ limit: 2, before: page.at(-1)?.createdAt ?? '' })) pages.push(...page); // prettier-ignore
+  for (let page = await list({ limit: 2 }); page.length > 0; page = await list({ limit: 2, after: page.at(-1)?.id ?? '' })) pages.push(...page); // prettier-ignore
   expect(pages.map(({ id }) => id)).toEqual(made.toReversed());
 });
 
@@ -68,7 +68,7 @@ test('the best result at a show is in the list', async () => {
 test.each([
   ['kind', 'soup'],
   ['limit', '1000'],
-  ['before', 'yesterday'],
+  ['after', 'yesterday'],
 ])('a wrong %s is named', async (path, value) => {
   const { body } = await kitchen.http
     .get('/api/batches')

@@ -110,7 +110,7 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
  */
 export async function seedDemo(app: NestExpressApplication, now: Date): Promise<boolean> {
   const [batches, log, shelf] = [app.get(BatchService), app.get(EventLogService), app.get(ShelfService)];
-  if ((await batches.list()).length > 0) return false;
+  if (await batches.hasAny()) return false;
   const kitchens = app.get(KitchenService);
   const [kitchen] = await kitchens.list();
   if (kitchen)

@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
-import type { BroughtIn, FormulaBody, HouseholdFile, KitchenView, LotView, ProblemBody } from '@idle-kettle/contract'; // prettier-ignore
+import type { BroughtIn, FormulaBody, HouseholdFile, KitchenView, LotView, ProblemBody, ShelfOverview } from '@idle-kettle/contract'; // prettier-ignore
 import { seeded, STARTERS } from '@idle-kettle/core';
 import { damsonJam, newBatch, startTestApp, type TestApp } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 
 /** What the other machine must say as this one does: jars by lot with how they keep, the year, the logbook, the story of the jars. */
-const SAID = ['/api/shelf', '/api/shelf/year', '/api/batches?limit=100', '/api/shelf/moves', '/api/freezer', '/api/kitchens', '/api/lessons', '/api/formulas']; // prettier-ignore
+const SAID = ['/api/shelf', '/api/shelf/overview?today=2026-11-25', '/api/shelf/year', '/api/batches?limit=100', '/api/shelf/moves', '/api/freezer', '/api/kitchens', '/api/lessons', '/api/formulas']; // prettier-ignore
 
 /** The machine in use: first at home, then elsewhere. A server is one to a process. */
 let home: TestApp;
@@ -80,6 +80,7 @@ test('a year of sixty batches goes out, comes in elsewhere, and every count agre
   const { added, already } = (await take(out).expect(200)).body as BroughtIn;
   expect(added).toEqual({ kitchens: 1, preparedWeights: 0, formulas: STARTERS.length, batches: 60, events: 60 * 17, lots: 80, moves: out.moves.length, frozenFruit: 1 }); // prettier-ignore
   expect(Object.values(already)).toEqual(Object.values(already).map(() => 0));
+  while (((await answer('/api/shelf/overview?today=2026-11-25')) as ShelfOverview).pending > 0);
   for (const path of SAID) expect([path, await answer(path)]).toEqual([path, said.get(path)]);
   expect(withoutCursor(await answer(logOf(out)))).toEqual(withoutCursor(said.get(logOf(out))));
   const { exportedAt: _then, ...same } = await file();

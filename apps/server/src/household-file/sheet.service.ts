@@ -3,6 +3,7 @@ import { InjectConnection } from '@nestjs/sequelize';
 import Papa from 'papaparse';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
+import type { LotView } from '@idle-kettle/contract';
 import { HouseholdService } from '../households/household.service.js';
 import { ShelfService } from '../shelf/shelf.service.js';
 
@@ -44,8 +45,8 @@ export class SheetService {
         replacements: { householdId: await this.households.current() },
         type: QueryTypes.SELECT,
       });
-    return (await this.shelf.list())
-      .filter(({ count }) => count > 0)
-      .map(({ title, size, count, partFill, madeOn, keptIn, place, keeping }) => ({ title, size, count, partFill: partFill ?? '', madeOn, keptIn: keptIn ?? '', place, verdict: keeping.verdict, bestBefore: keeping.bestBefore ?? '' })); // prettier-ignore
+    const lots: LotView[] = [];
+    for await (const lot of this.shelf.everyLot()) lots.push(lot);
+    return lots.map(({ title, size, count, partFill, madeOn, keptIn, place, keeping }) => ({ title, size, count, partFill: partFill ?? '', madeOn, keptIn: keptIn ?? '', place, verdict: keeping.verdict, bestBefore: keeping.bestBefore ?? '' })); // prettier-ignore
   }
 }

@@ -1,12 +1,15 @@
-import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Param, Post, Query } from '@nestjs/common';
 import {
+  ListLots,
   MoveJars,
+  OnDay,
   PutOnShelf,
   TransferJars,
   type LotView,
   type MoveView,
   type YearUseView,
 } from '@idle-kettle/contract';
+import { JSON_TEXT } from '../http/json-text.js';
 import { idPipe } from '../http/validation.js';
 import { ShelfService } from './shelf.service.js';
 import { YearService } from './year.service.js';
@@ -19,8 +22,16 @@ export class ShelfController {
   ) {}
 
   @Get()
-  list(): Promise<LotView[]> {
-    return this.shelf.list();
+  @Header('Content-Type', JSON_TEXT)
+  list(@Query() query: ListLots): Promise<string> {
+    return this.shelf.list(query);
+  }
+
+  /** What is there in all, and what to eat first. */
+  @Get('overview')
+  @Header('Content-Type', JSON_TEXT)
+  overview(@Query() { today }: OnDay): Promise<string> {
+    return this.shelf.overview(today);
   }
 
   @Post()

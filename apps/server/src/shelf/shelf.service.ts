@@ -1,68 +1,58 @@
-import { createHash } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
-import { addMonths, formatISO, parseISO } from 'date-fns';
-import { LRUCache } from 'lru-cache';
+import { addDays, formatISO, parseISO } from 'date-fns';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { canGo, findJar, firstFruit, jarsThatAre, keptAsMade, keptIn, lastDay, madeBatch, PART_JAR, sealsOf, withOpenLids, type Boil, type Kept, type KeptIn, type Kitchen } from '@idle-kettle/core'; // prettier-ignore
-import type { FormulaBody, LotKeeping, LotSeals, LotView, MoveJars, MoveReason, MoveView, PutOnShelf, TransferJars } from '@idle-kettle/contract'; // prettier-ignore
+import { canGo, findJar, type KeptIn } from '@idle-kettle/core';
+import type { ListLots, LotState, LotView, MoveJars, MoveView, PutOnShelf, TransferJars } from '@idle-kettle/contract'; // prettier-ignore
 import { BatchService } from '../batches/batch.service.js';
-import { EventLogService } from '../batches/event-log.service.js';
+import { StandingService, UNKNOWN } from '../batches/standing.service.js';
 import { Clock } from '../clock/clock.js';
+import { likeOf } from '../database/like.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
-import { KitchenService } from '../kitchens/kitchen.service.js';
 import { ShelfLot, ShelfMove } from './shelf.models.js';
 
-interface LotRow {
-  id: string;
-  batch_id: string;
-  title: string;
-  document: FormulaBody;
-  size: string;
-  part_fill: number | null;
-  made_on: string;
-  kept_in: KeptIn | null;
-  place: string;
-  kept_since: Date | null;
-  came_from: string | null;
-  count: number;
-}
+/** Lids that wait are due from some moment on; and how jars keep is never said kinder than it may turn out to be. */
+const LOT = `
+  view || jsonb_build_object('count', jars, 'seals', jsonb_build_object('open', lids_open,
+    'state', CASE WHEN lids <> 'waiting' THEN lids WHEN lids_due_at <= :now THEN 'due' ELSE 'unknown' END))
+  || CASE WHEN batch_id IN (${UNKNOWN})
+    THEN '{"keeping":{"verdict":"fridge","reason":"it is being worked out how they keep","bestBefore":null}}'::jsonb ELSE '{}' END AS lot`;
+const LOTS = `SELECT ${LOT} FROM lot_standings WHERE household_id = :householdId AND view IS NOT NULL`;
+const asList = (select: string): string => `SELECT coalesce(json_agg(lot), '[]') FROM (${select}) AS listed`;
 
-const LOTS = `
-  SELECT lot.id, lot.batch_id, batch.title, batch.document, lot.size, lot.part_fill, lot.made_on::text, lot.kept_in, lot.place,
-    lot.kept_since, lot.came_from, coalesce(sum(move.change), 0)::int AS count
-  FROM shelf_lots lot JOIN batches batch ON batch.id = lot.batch_id LEFT JOIN shelf_moves move ON move.lot_id = lot.id
-  WHERE lot.household_id = :householdId`;
+const STATES: Readonly<Record<LotState, string>> = {
+  all: '',
+  shelf: " AND verdict = 'shelf'",
+  cold: " AND verdict IN ('fridge', 'freezer') AND view ->> 'keptIn' IS DISTINCT FROM 'opened'",
+  opened: ' AND begun',
+};
+const AFTER = `
+  AND (made_on, created_at, lot_id) < (SELECT made_on, created_at, lot_id FROM lot_standings WHERE lot_id = :after)`;
+const NEWEST = ' ORDER BY made_on DESC, created_at DESC, lot_id DESC LIMIT :limit';
 
-/** What of a batch's log its keeping and its seals depend on. */
-const KEEPING_EVENTS = ['light', 'addition', 'omission', 'weighed', 'brix', 'done', 'jarred', 'processed', 'seals', 'unsealed'] as const; // prettier-ignore
+const FIRST = `${LOTS} AND jars > 0 AND verdict <> 'stop' AND (verdict = 'fridge' OR best_before <= :soon)
+  ORDER BY best_before, begun DESC, lot_id LIMIT :limit`;
+const OVERVIEW = `
+  SELECT json_build_object('jars', coalesce(sum(jars), 0), 'cold', coalesce(sum(cold), 0),
+    'places', coalesce(json_agg(place ORDER BY place) FILTER (WHERE place <> ''), '[]'), 'eatFirst', (${asList(FIRST)}),
+    'hadJars', EXISTS (SELECT 1 FROM lot_standings WHERE household_id = :householdId), 'pending', (SELECT count(*) FROM (${UNKNOWN}) AS waiting))
+  FROM (SELECT place, sum(jars) AS jars, sum(jars) FILTER (WHERE verdict IS DISTINCT FROM 'shelf') AS cold
+    FROM lot_standings WHERE household_id = :householdId AND jars > 0 GROUP BY place) AS here`;
 
+const MOVES = `
+  SELECT move.id, move.lot_id AS "lotId", batch.title, move.change, move.reason, move.whom, move.note, move.happened_at AS at
+  FROM shelf_moves move JOIN shelf_lots lot ON lot.id = move.lot_id JOIN batches batch ON batch.id = lot.batch_id
+  WHERE move.household_id = :householdId ORDER BY move.happened_at DESC, move.id LIMIT :limit`;
+
+/** Lots in one answer unless asked otherwise; the rest comes page by page. */
+const LISTED = 200;
+const FIRST_LISTED = 30;
+/** A shelf jar is eaten first from so many days before its best is over. Common practice. */
+const SOON_DAYS = 60;
 const MOVES_LISTED = 200;
 const DAY_MS = 86_400_000;
-
-/** A day so many months later, by the calendar. */
-const addMonthsTo = (day: string, months: number): string =>
-  formatISO(addMonths(parseISO(day), months), { representation: 'date' });
-
-const NO_SEALS: LotSeals = { state: 'none', open: 0 };
-
-/** The seals of the jars of one size that are where their batch would have them. */
-function lotSeals({ part_fill, kept_in, size }: LotRow, boil: Boil | undefined, now: number): LotSeals {
-  if (part_fill !== null || kept_in !== null || !boil) return NO_SEALS;
-  const seals = sealsOf(boil, now);
-  const open = jarsThatAre(seals, size, 'open').length;
-  const waiting = jarsThatAre(seals, size, 'unknown', 'again').length;
-  if (seals.phase === 'none') return NO_SEALS;
-  return { open, state: waiting > 0 ? (now >= (seals.dueAt ?? 0) ? 'due' : 'unknown') : 'sealed' };
-}
-
-function lotKeeping(row: LotRow, made: Kept, seals: LotSeals): LotKeeping {
-  const kept = withOpenLids(keptIn(made, row.kept_in), seals.open);
-  const moved = row.kept_since ? formatISO(row.kept_since, { representation: 'date' }) : null;
-  return { verdict: kept.verdict, reason: kept.reason, bestBefore: lastDay(kept, row.made_on, moved, addMonthsTo) }; // prettier-ignore
-}
 
 @Injectable()
 export class ShelfService {
@@ -72,17 +62,49 @@ export class ShelfService {
     @InjectModel(ShelfMove) private readonly moves: typeof ShelfMove,
     private readonly households: HouseholdService,
     private readonly batches: BatchService,
-    private readonly log: EventLogService,
-    private readonly kitchens: KitchenService,
+    private readonly standings: StandingService,
     private readonly clock: Clock,
   ) {}
 
-  /** Every lot, the newest first; emptied ones too, so that taking the last jar can be undone. */
-  async list(): Promise<LotView[]> {
-    return this.views(
-      ' GROUP BY lot.id, batch.id ORDER BY lot.made_on DESC, lot.created_at DESC, lot.id',
-      {},
-    );
+  /**
+   * Lots, the newest first; emptied ones too unless only those with jars left are asked for, so that taking the last jar can be undone.
+   *
+   * @returns {@link LotView}s as JSON text
+   */
+  async list({ batch, search = '', state = 'all', place, left, after, limit = LISTED }: ListLots = {}): Promise<string> {
+    const words = search.trim().toLowerCase();
+    const select = [
+      LOTS,
+      batch === undefined ? '' : ' AND batch_id = :batch',
+      left === 'yes' ? ' AND jars > 0' : '',
+      STATES[state],
+      place === undefined ? '' : ' AND place = :place',
+      words === '' ? '' : ' AND words LIKE :like',
+      after === undefined ? '' : AFTER,
+      NEWEST,
+    ];
+    return this.standings.list(asList(select.join('')), { batch, place, after, limit, like: likeOf(words), now: this.clock.now() });
+  } // prettier-ignore
+
+  /** Every lot with jars left, page by page. */
+  async *everyLot(): AsyncGenerator<LotView> {
+    for (let after: string | undefined; ;) {
+      const page = JSON.parse(await this.list({ left: 'yes', ...(after !== undefined && { after }) })) as LotView[]; // prettier-ignore
+      yield* page;
+      after = page.at(-1)?.id;
+      if (page.length < LISTED) return;
+    }
+  }
+
+  /**
+   * What is there in all, and what to eat first.
+   *
+   * @param today the day it is where the person stands, as 2026-11-25
+   * @returns a {@link ShelfOverview} as JSON text
+   */
+  async overview(today: string): Promise<string> {
+    const soon = formatISO(addDays(parseISO(today), SOON_DAYS), { representation: 'date' });
+    return this.standings.list(OVERVIEW, { soon, limit: FIRST_LISTED, now: this.clock.now() });
   }
 
   async put(body: PutOnShelf): Promise<LotView> {
@@ -146,6 +168,13 @@ export class ShelfService {
   async transfer(lotId: string, body: TransferJars): Promise<LotView> {
     const before = await this.one(lotId);
     await this.sequelize.transaction(async (transaction) => {
+      // Always in the same order, so that two hands that move jars to and fro do not wait for each other.
+      await this.lots.findAll({
+        where: { id: [lotId, body.to] },
+        order: ['id'],
+        transaction,
+        lock: transaction.LOCK.NO_KEY_UPDATE,
+      });
       const { householdId, left, lot } = await this.locked(lotId, transaction);
       if (await this.moves.findOne({ where: { id: body.id }, transaction })) return;
       if (left < body.count) throw tooFew(left, 'count');
@@ -170,15 +199,8 @@ export class ShelfService {
 
   /** What came and went, the latest first. */
   async latestMoves(): Promise<MoveView[]> {
-    const moves = await this.moves.findAll({
-      where: { householdId: await this.households.current() },
-      order: [
-        ['happenedAt', 'DESC'],
-        ['id', 'ASC'],
-      ],
-      limit: MOVES_LISTED,
-    });
-    return moves.map(({ id, lotId, change, reason, whom, note, happenedAt }) => ({ id, lotId, change, reason: reason as MoveReason, whom, note, at: happenedAt.toISOString() })); // prettier-ignore
+    const moves = await this.sequelize.query<Omit<MoveView, 'at'> & { at: Date }>(MOVES, { replacements: { householdId: await this.households.current(), limit: MOVES_LISTED }, type: QueryTypes.SELECT }); // prettier-ignore
+    return moves.map((move) => ({ ...move, at: move.at.toISOString() }));
   }
 
   /** A lot that nobody else changes meanwhile, and how many are left of it. */
@@ -191,64 +213,11 @@ export class ShelfService {
   } // prettier-ignore
 
   private async one(id: string): Promise<LotView> {
-    const [lot] = await this.views(' AND lot.id = :id GROUP BY lot.id, batch.id', { id });
+    const one = await this.standings.list(asList(`${LOTS} AND lot_id = :id`), { id, now: this.clock.now() });
+    const [lot] = JSON.parse(one) as LotView[];
     if (!lot) throw notFound('lot');
     return lot;
   }
-
-  private async views(tail: string, replacements: object): Promise<LotView[]> {
-    const rows = await this.sequelize.query<LotRow>(LOTS + tail, {
-      replacements: { householdId: await this.households.current(), ...replacements },
-      type: QueryTypes.SELECT,
-    });
-    const boils = await this.log.boilsOf([...new Set(rows.map((row) => row.batch_id))], KEEPING_EVENTS);
-    const kitchen = await this.kitchens.inUse();
-    const now = this.clock.now().getTime();
-    // Lots of one size from one batch keep alike, unless they were moved.
-    const known = new Map<string, Kept>();
-    const made = (row: LotRow, boil: Boil | undefined): Kept => {
-      if (row.part_fill !== null || !boil) return PART_JAR;
-      const key = `${row.batch_id} ${row.size}`;
-      const found = known.get(key) ?? keepingOf(row, boil, kitchen);
-      known.set(key, found);
-      return found;
-    };
-    return rows.map((row) => {
-      const boil = boils.get(row.batch_id);
-      const seals = lotSeals(row, boil, now);
-      return {
-        id: row.id,
-        batchId: row.batch_id,
-        title: row.title,
-        fruit: firstFruit(row.document) ?? null,
-        size: row.size,
-        partFill: row.part_fill,
-        madeOn: row.made_on,
-        keptIn: row.kept_in,
-        place: row.place,
-        keptSince: row.kept_since?.toISOString() ?? null,
-        cameFrom: row.came_from,
-        seals,
-        keeping: lotKeeping(row, made(row, boil), seals),
-        count: row.count,
-      };
-    });
-  }
-}
-
-/** Working out how a batch keeps takes some milliseconds and the same batch is asked for again and again: the latest answers. */
-const ANSWERS = new LRUCache<string, Kept>({ max: 10_000 });
-
-/** A pure function of all that it is given, which is its key. */
-function keepingOf({ document, size, made_on: on }: LotRow, boil: Boil, kitchen: Kitchen): Kept {
-  const told = boil.log.map(({ event, undone }) => `${event.id}${undone ? '-' : ''}`);
-  const key = createHash('sha1').update(JSON.stringify([document, size, on, kitchen, told])).digest('base64'); // prettier-ignore
-  const known = ANSWERS.get(key);
-  if (known) return known;
-  const { verdict, reasons, storage } = madeBatch(document, boil, kitchen, { on, size }).keeping;
-  const kept = keptAsMade(verdict, reasons[0]?.text ?? '', storage.months);
-  ANSWERS.set(key, kept);
-  return kept;
 }
 
 /** Another cupboard never makes jars keep better, nor does frost that comes too late. */

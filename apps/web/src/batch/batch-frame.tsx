@@ -5,7 +5,8 @@ import { boilFrom, firstFruit, madeBatch } from '@idle-kettle/core';
 import { useTheme } from '../app/theme.js';
 import { ApiProblem } from '../data/api.js';
 import { outbox } from '../data/outbox.js';
-import { useEvents, useOutbox, useShelf } from '../data/queries.js';
+import { useEvents, useOutbox } from '../data/queries.js';
+import { useLotsOf } from '../data/shelf.js';
 import { fruitStyle } from '../ui/fruit-colour.js';
 import { useFormats, useHabit } from '../ui/habit.js';
 import { Notice } from '../ui/notice.js';
@@ -27,7 +28,7 @@ export function BatchFrame() {
   const { place } = useHabit();
   const boil = useMemo(() => boilFrom(events), [events]);
   const [today] = useState(() => format(now(), 'yyyy-MM-dd'));
-  const jarsPutAway = useShelf().lots.some((lot) => lot.batchId === batchId);
+  const jarsPutAway = useLotsOf(batchId).lots.length > 0;
   const made = useMemo(() => {
     if (!document) return undefined;
     const on = boil.endedAt === undefined ? today : format(boil.endedAt, 'yyyy-MM-dd');

@@ -1,13 +1,13 @@
 import { Check } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { isProduce } from '@idle-kettle/core';
-import { useShelf } from '../data/queries.js';
+import { useLotsOf } from '../data/shelf.js';
 import { useBatch } from './batch-context.js';
 
 /** The way of a batch, one line being walked. Stations done show a check; stations ahead are open to peek at. */
 export function Rail() {
   const { id, boil, formula } = useBatch();
-  const { lots } = useShelf();
+  const { lots } = useLotsOf(id);
   const stations = [
     {
       to: 'fruit',
@@ -18,7 +18,7 @@ export function Rail() {
     { to: 'plan', name: 'Plan', done: boil.startedAt !== undefined && boil.wish !== undefined },
     { to: 'boil', name: 'Boil', done: boil.phase === 'done' },
     { to: 'jar', name: 'Jar', done: boil.jarred.some((jar) => jar.full + jar.part > 0) },
-    { to: 'shelf', name: 'Shelf', done: lots.some((lot) => lot.batchId === id) },
+    { to: 'shelf', name: 'Shelf', done: lots.length > 0 },
   ];
   return (
     <nav aria-label="Stations of this batch">

@@ -1,6 +1,7 @@
 import type { News } from '@idle-kettle/contract';
 import { setListening } from './listening.js';
-import { forgetCursors, hasJars, keys, queryClient } from './queries.js';
+import { forgetCursors, keys, queryClient } from './queries.js';
+import { hasJars } from './shelf.js';
 
 /** A stream the server refused is asked for again after this. */
 const AGAIN_MS = 3000;

@@ -7,7 +7,6 @@ import type {
   FormulaView,
   InstrumentView,
   LessonsView,
-  LotView,
   FormulaVersion,
   PreparedWeightView,
 } from '@idle-kettle/contract';
@@ -16,7 +15,6 @@ import { ApiProblem, get } from './api.js';
 import { askEvery } from './listening.js';
 import { outbox, type OutboxState } from './outbox.js';
 import type { Parcel } from './store.js';
-import { withParcels } from './with-parcels.js';
 
 export const keys = {
   kitchens: ['kitchens'] as const,
@@ -150,7 +148,7 @@ const eventsIn = (parcels: readonly Parcel[], batchId: string): BatchEvent[] =>
   parcels.flatMap((parcel) => (parcel.kind === 'event' && parcel.batchId === batchId ? [parcel.event] : []));
 
 /** Takes what the server acknowledged into the cache, so that nothing blinks out between outbox and next fetch. */
-export function takeIntoCache(parcels: readonly Parcel[]): void {
+export function takeEventsIntoCache(parcels: readonly Parcel[]): void {
   for (const batchId of new Set(
     parcels.flatMap((parcel) => (parcel.kind === 'event' ? [parcel.batchId] : [])),
   )) {
@@ -161,26 +159,4 @@ export function takeIntoCache(parcels: readonly Parcel[]): void {
     void queryClient.invalidateQueries({ queryKey: keys.events(batchId) });
   }
   void queryClient.invalidateQueries({ queryKey: keys.batches });
-  if (parcels.some((parcel) => parcel.kind !== 'event')) {
-    queryClient.setQueryData<LotView[]>(keys.shelf, (lots) => withParcels(lots ?? [], parcels, ''));
-  }
-  if (
-    parcels.some(
-      (parcel) => parcel.kind !== 'event' || (parcel.event.type !== 'reading' && hasJars(parcel.batchId)),
-    )
-  )
-    // prettier-ignore
-    void queryClient.invalidateQueries({ queryKey: keys.shelf });
-}
-
-/** How jars keep is of their batch as made: whether a word about this batch may change what is said on the shelf. */
-export const hasJars = (batchId: string): boolean =>
-  queryClient.getQueryData<LotView[]>(keys.shelf)?.some((lot) => lot.batchId === batchId) === true;
-
-export function useShelf(): { lots: readonly LotView[]; isPending: boolean; isError: boolean } {
-  const query = useQuery({ queryKey: keys.shelf, queryFn: () => get<LotView[]>('/shelf') });
-  const { parcels } = useOutbox();
-  const data = query.data;
-  const lots = useMemo(() => withParcels(data ?? [], parcels, 'New jars'), [data, parcels]);
-  return { lots, isPending: query.isPending && !query.isError, isError: query.isError };
 }

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import type { EventPage } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
-import { eventsQuery, forgetCursors, keys, queryClient, takeIntoCache } from './queries.js';
+import { eventsQuery, forgetCursors, keys, queryClient, takeEventsIntoCache } from './queries.js';
 
 const event = (n: number): BatchEvent => ({ id: `e${n}`, type: 'reading', at: new Date(n * 1000).toISOString(), device: 'probe', body: { temperature_C: 90 + n } }); // prettier-ignore
 /** A server of a few lines that holds a log; the cursor is how much of it was read. */
@@ -32,7 +32,7 @@ test('a log is read whole once, then in parts; what comes a second time is there
 
 test('what was just sent from here stays, and is not there twice when the server tells of it', async () => {
   await read();
-  takeIntoCache([{ id: 'e3', order: 1, kind: 'event', batchId: 'b1', event: event(3) }]);
+  takeEventsIntoCache([{ id: 'e3', order: 1, kind: 'event', batchId: 'b1', event: event(3) }]);
   expect(queryClient.getQueryData<EventPage>(keys.events('b1'))?.events).toHaveLength(3);
   stored.push(event(3), event(4));
   expect(await read()).toEqual(['e1', 'e2', 'e3', 'e4']);

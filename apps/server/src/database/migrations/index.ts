@@ -8,6 +8,7 @@ import * as lessons from './0010-lessons.js';
 import * as live from './0005-live.js';
 import * as planned from './0006-planned.js';
 import * as shelf from './0003-shelf.js';
+import * as standings from './0011-standings.js';
 
 export interface Migration {
   readonly name: string;
@@ -27,4 +28,5 @@ export const MIGRATIONS: readonly Migration[] = [
   jars,
   freezer,
   lessons,
+  standings,
 ];

@@ -4,7 +4,7 @@ import { isSettledUnsealed, jarsThatAre, processClock, sealsOf, UNSEALED_PLACES,
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { logEvent } from '../../data/log-event.js';
 import { outbox } from '../../data/outbox.js';
-import { useShelf } from '../../data/queries.js';
+import { useLotsOf } from '../../data/shelf.js';
 import { useHabit } from '../../ui/habit.js';
 import { jarName, jarsOf } from '../../ui/jar-picture.js';
 import { today } from '../../data/clock.js';
@@ -151,7 +151,7 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
   const { id, boil } = useBatch();
   const { place } = useHabit();
   const now = useBatchNow();
-  const { lots } = useShelf();
+  const { lots } = useLotsOf(id);
   const [again, setAgain] = useState(false);
   const inTime = now <= reprocessUntil;
   const whole = Math.max(minutes ?? 0, boil.processed?.minutes ?? 0);
@@ -163,7 +163,7 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
     // On the list too, from wherever the jars of this size stand.
     let left = jars.length;
     for (const lot of lots) {
-      if (lot.batchId !== id || lot.size !== size || lot.partFill !== null || lot.keptIn !== null) continue;
+      if (lot.size !== size || lot.partFill !== null || lot.keptIn !== null) continue;
       const count = Math.min(lot.count, left);
       if (count <= 0) continue;
       left -= count;

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { LotView } from '@idle-kettle/contract';
 import { firstFruit, findSheet, labelContent, LABEL_SHEETS } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
-import { useShelf } from '../../data/queries.js';
+import { useLotsOf } from '../../data/shelf.js';
 import { fileName } from '../../ui/file-name.js';
 import { fruitColour } from '../../ui/fruit-colour.js';
 import { useHabit } from '../../ui/habit.js';
@@ -60,7 +60,7 @@ function keptChoice(): Choice {
 export function Labels() {
   const { id, document, formula, balance } = useBatch();
   const { units } = useHabit();
-  const lots = useShelf().lots.filter((lot) => lot.batchId === id && lot.count > 0 && lot.keptIn !== 'opened');
+  const lots = useLotsOf(id).lots.filter((lot) => lot.count > 0 && lot.keptIn !== 'opened');
   const [choice, setChoice] = useState(keptChoice);
   const [first, setFirst] = useState('1');
   const [counts, setCounts] = useState<Readonly<Record<string, string>>>({});

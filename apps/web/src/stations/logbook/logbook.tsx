@@ -26,11 +26,11 @@ export function Logbook() {
   const batches = useInfiniteQuery({
     queryKey: [...keys.batches, 'logbook', search, kind],
     queryFn: ({ pageParam }) => {
-      const query = new URLSearchParams({ limit: String(PAGE), ...(search !== '' && { search }), ...(kind !== '' && { kind }), ...(pageParam !== '' && { before: pageParam }) });
+      const query = new URLSearchParams({ limit: String(PAGE), ...(search !== '' && { search }), ...(kind !== '' && { kind }), ...(pageParam !== '' && { after: pageParam }) });
       return request<BatchSummary[]>('GET', `/batches?${query.toString()}`);
     },
     initialPageParam: '',
-    getNextPageParam: (last) => (last.length < PAGE ? undefined : last.at(-1)?.createdAt),
+    getNextPageParam: (last) => (last.length < PAGE ? undefined : last.at(-1)?.id),
     placeholderData: (before) => before,
   });
   const all = batches.data?.pages.flat() ?? [];

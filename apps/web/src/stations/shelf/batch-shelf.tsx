@@ -1,15 +1,13 @@
 import { Link } from 'react-router';
 import { useBatch } from '../../batch/batch-context.js';
-import { useShelf } from '../../data/queries.js';
+import { useLotsOf } from '../../data/shelf.js';
 import { Empty } from '../../ui/page.js';
 import { Lots } from './lots.js';
 
 /** The jars of this batch. */
 export function BatchShelf() {
   const { id, document } = useBatch();
-  const lots = useShelf()
-    .lots.filter((lot) => lot.batchId === id)
-    .map((lot) => ({ ...lot, title: document.title }));
+  const lots = useLotsOf(id).lots.map((lot) => ({ ...lot, title: document.title }));
   if (lots.length > 0)
     return (
       <div className="flex flex-col gap-3">

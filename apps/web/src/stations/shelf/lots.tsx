@@ -7,7 +7,7 @@ import { today } from '../../data/clock.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
 import { JarPicture, jarName, partWords } from '../../ui/jar-picture.js';
 import { sentence } from '../../ui/sentence.js';
-import { daysLeft } from './eat-first.js';
+import { daysLeft } from './days-left.js';
 import { recount, take, transfer } from './jar-moves.js';
 import { LotMore } from './lot-more.js';
 

@@ -1,25 +1,15 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
-import type { LotView } from '@idle-kettle/contract';
-import { today } from '../../data/clock.js';
-import { useShelf } from '../../data/queries.js';
-import { jarName } from '../../ui/jar-picture.js';
+import { type LotState } from '@idle-kettle/contract';
+import { useLotPages, useShelfOverview } from '../../data/shelf.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
-import { eatFirst } from './eat-first.js';
 import { Lots } from './lots.js';
 import { Story } from './story.js';
 
 const plural = (n: number): string => `${n} ${n === 1 ? 'jar' : 'jars'}`;
 
-const STATES = {
-  all: () => true,
-  shelf: ({ keeping }: LotView) => keeping.verdict === 'shelf',
-  cold: ({ keeping, keptIn }: LotView) => ['fridge', 'freezer'].includes(keeping.verdict) && keptIn !== 'opened',
-  opened: ({ keptIn, partFill }: LotView) => keptIn === 'opened' || partFill !== null,
-} as const; // prettier-ignore
-
-const STATE_WORDS: Readonly<Record<keyof typeof STATES, string>> = {
+const STATE_WORDS: Readonly<Record<LotState, string>> = {
   all: 'all jars',
   shelf: 'on the shelf',
   cold: 'in the cold',
@@ -28,40 +18,38 @@ const STATE_WORDS: Readonly<Record<keyof typeof STATES, string>> = {
 
 /** What is there: what to eat first, where it stands, how many. */
 export function Shelf() {
-  const { lots, isPending, isError } = useShelf();
-  const [search, setSearch] = useState('');
-  const [state, setState] = useState<keyof typeof STATES>('all');
+  const [typed, setTyped] = useState('');
+  const search = useDeferredValue(typed.trim());
+  const [state, setState] = useState<LotState>('all');
   const [place, setPlace] = useState('');
   const [emptied, setEmptied] = useState(false);
   const [counting, setCounting] = useState(false);
-  const words = search.trim().toLowerCase();
-  const places = [...new Set(lots.flatMap((lot) => (lot.place === '' || lot.count === 0 ? [] : [lot.place])))].sort(); // prettier-ignore
-  const here = lots.filter(
-    (lot) =>
-      (emptied || lot.count > 0) &&
-      STATES[state](lot) &&
-      (place === '' || lot.place === place) &&
-      `${lot.title} ${lot.place} ${jarName(lot.size, 2)}`.toLowerCase().includes(words),
-  );
-  const total = lots.reduce((sum, lot) => sum + lot.count, 0);
-  const fridge = lots.reduce((sum, lot) => sum + (lot.keeping.verdict === 'shelf' ? 0 : lot.count), 0);
-  const first = counting || words !== '' || state !== 'all' || place !== '' ? [] : eatFirst(lots, today());
+  const { overview, isError: noOverview } = useShelfOverview();
+  const { lots, isPending, isError, more, isFetchingMore } = useLotPages({
+    ...(search !== '' && { search }),
+    ...(state !== 'all' && { state }),
+    ...(place !== '' && { place }),
+    ...(!emptied && { left: 'yes' }),
+  });
+  const { jars = 0, cold = 0, places = [], hadJars = false, eatFirst = [], pending = 0 } = overview ?? {};
+  const narrowed = search !== '' || state !== 'all' || place !== '';
+  const first = counting || narrowed ? [] : eatFirst;
   const asked = new Set(first.map(({ id }) => id));
-  const others = here.filter(({ id }) => !asked.has(id));
+  const others = lots.filter(({ id, count }) => !asked.has(id) && (emptied || count > 0));
+  // Where everything was eaten there are still lots to put a jar back to.
+  const something = hadJars || lots.length > 0;
   return (
     <Page
       title="Shelf"
       lead={
-        isPending
-          ? undefined
-          : `${plural(total)}${fridge > 0 ? `, ${fridge} of them for the fridge` : ''}.`
+        overview && `${plural(jars)}${cold > 0 ? `, ${cold} of them for the fridge` : ''}.`
       }
       actions={
         <span className="flex flex-wrap gap-2">
           <Link to="/shelf/year" className="btn">
             The year
           </Link>
-          {total > 0 && (
+          {jars > 0 && (
           <button type="button" className="btn" aria-pressed={counting} onClick={() => setCounting(!counting)}>
             {counting ? 'Done counting' : 'Take stock'}
           </button>
@@ -70,22 +58,23 @@ export function Shelf() {
       }
     >
       {isPending && <Loading />}
-      {isError && lots.length === 0 && (
+      {(isError || noOverview) && lots.length === 0 && (
         <Notice title="The shelf list cannot be fetched" tone="care">
           The server does not answer. It is tried again when you come back to this page.
         </Notice>
       )}
-      {lots.length > 0 && (
+      {something && (
         <div className="mb-3 flex flex-wrap items-center gap-3">
           <input
             type="search"
             aria-label="Search the shelf"
             className="input w-60"
             placeholder="Search the shelf"
-            value={search}
-            onChange={(event) => setSearch(event.target.value)}
+            maxLength={80}
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
           />
-          <select aria-label="Which jars" className="select w-48" value={state} onChange={(event) => setState(event.target.value as keyof typeof STATES)}>
+          <select aria-label="Which jars" className="select w-48" value={state} onChange={(event) => setState(event.target.value as LotState)}>
             {Object.entries(STATE_WORDS).map(([key, name]) => (
               <option key={key} value={key}>
                 {name}
@@ -105,7 +94,12 @@ export function Shelf() {
           </label>
         </div>
       )}
-      {lots.length > 0 && (
+      {pending > 0 && (
+        <p role="status" className="mb-3 text-soft">
+          How the jars of {pending === 1 ? 'one batch keep' : `${pending} batches keep`} is being worked out again; until then they are listed for the fridge.
+        </p>
+      )}
+      {something && (
         <p className="mb-3 text-sm text-soft">
           Throw away without tasting what bulges, spurts, smells off, moulds or ferments.
         </p>
@@ -128,8 +122,13 @@ export function Shelf() {
           <Lots lots={others} counting={counting} />
         </section>
       )}
-      {lots.length > 0 && <Story lots={lots} />}
-      {!isPending && !isError && lots.length === 0 && (
+      {more && (
+        <button type="button" className="btn mt-3 w-full" disabled={isFetchingMore} onClick={more}>
+          Older ones
+        </button>
+      )}
+      <Story />
+      {!isPending && !isError && !something && (
         <Empty
           title="Nothing on the shelf yet"
           action={
@@ -141,7 +140,10 @@ export function Shelf() {
           Jars come here from the Jar station of a batch.
         </Empty>
       )}
-      {lots.length > 0 && here.length === 0 && first.length === 0 && (
+      {!isPending && !isError && something && !narrowed && lots.length === 0 && (
+        <Empty title="Every jar is eaten or given away">Their lots are still there: tick “Emptied lots too”.</Empty>
+      )}
+      {!isPending && narrowed && lots.length === 0 && (
         <Empty title="No such jar">
           {search === '' ? 'There is none of these here.' : `Nothing on the shelf is called “${search}”.`}
         </Empty>

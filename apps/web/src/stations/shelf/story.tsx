@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
-import type { LotView, MoveView } from '@idle-kettle/contract';
+import type { MoveView } from '@idle-kettle/contract';
 import { request } from '../../data/api.js';
 import { keys } from '../../data/queries.js';
 
@@ -14,20 +14,19 @@ const WORDS: Readonly<Record<MoveView['reason'], string>> = {
 };
 
 /** What came and went lately: to whom, and why. */
-export function Story({ lots }: { readonly lots: readonly LotView[] }) {
+export function Story() {
   const moves = useQuery({
     queryKey: [...keys.shelf, 'moves'],
     queryFn: () => request<MoveView[]>('GET', '/shelf/moves'),
   });
-  const titles = new Map(lots.map((lot) => [lot.id, lot.title]));
   // What only changes place leaves one lot and comes to another: told once.
-  const shown = moves.data?.filter(({ lotId, reason, change }) => titles.has(lotId) && !(reason === 'moved' && change > 0)) ?? []; // prettier-ignore
+  const shown = moves.data?.filter(({ reason, change }) => !(reason === 'moved' && change > 0)) ?? [];
   if (shown.length === 0) return null;
   return (
     <details className="panel mt-4 p-4">
       <summary className="min-h-[44px] cursor-pointer text-lg">What came and went</summary>
       <ul>
-        {shown.map(({ id, lotId, change, reason, whom, note, at }) => (
+        {shown.map(({ id, title, change, reason, whom, note, at }) => (
           <li key={id} className="flex gap-3 border-b border-line py-2 last:border-b-0">
             <span className="w-28 shrink-0 text-soft">{format(new Date(at), 'd MMM yyyy')}</span>
             <span className="w-10 shrink-0 text-right font-bold">
@@ -35,7 +34,7 @@ export function Story({ lots }: { readonly lots: readonly LotView[] }) {
               {Math.abs(change)}
             </span>
             <span>
-              {titles.get(lotId)}, {WORDS[reason]}
+              {title}, {WORDS[reason]}
               {whom !== '' && ` to ${whom}`}
               {note !== '' && `: ${note}`}
             </span>

@@ -1,0 +1,131 @@
+import { addMonths, formatISO, parseISO } from 'date-fns';
+import { byResult, findJar, firstFruit, jarsThatAre, keptAsMade, keptIn, lastDay, madeBatch, PART_JAR, sealsOf, withOpenLids, type Boil, type Kept, type KeptIn, type Kitchen, type Seals } from '@idle-kettle/core'; // prettier-ignore
+import type { BatchSummary, FormulaBody, LotView } from '@idle-kettle/contract';
+
+/** A batch as it was laid out, in a list. */
+export interface BatchRow {
+  readonly id: string;
+  readonly document: FormulaBody;
+  readonly created_at: Date;
+  readonly updated_at: Date;
+}
+
+/** A lot as it was put on the shelf. */
+export interface LotRow {
+  readonly id: string;
+  readonly batch_id: string;
+  readonly size: string;
+  readonly part_fill: number | null;
+  readonly made_on: string;
+  readonly kept_in: KeptIn | null;
+  readonly place: string;
+  readonly kept_since: Date | null;
+  readonly came_from: string | null;
+}
+
+/** How the jars of a lot stand; `lids` wait to be pressed from `lidsDueAt` on. */
+export interface LotStanding {
+  /** What is said of it, but for how many are left and whether their lids are due: that changes by itself. */
+  readonly view: Omit<LotView, 'count' | 'seals'>;
+  /** Lower case: what it can be found by. */
+  readonly words: string;
+  readonly lids: 'none' | 'waiting' | 'sealed';
+  readonly lidsOpen: number;
+  readonly lidsDueAt: string | null;
+}
+
+const isoOrNull = (at: number | undefined): string | null =>
+  at === undefined ? null : new Date(at).toISOString();
+
+/** A day so many months later, by the calendar. */
+const addMonthsTo = (day: string, months: number): string =>
+  formatISO(addMonths(parseISO(day), months), { representation: 'date' });
+
+/** Where a batch stands, without its whole log. The fruit that gives it its colour is the first one in its pot. */
+export function batchStanding(
+  { id, document, created_at, updated_at }: BatchRow,
+  boil: Boil,
+  onShelf: boolean,
+  now: number,
+): BatchSummary {
+  const seals = sealsOf(boil, now);
+  const [best] = byResult(boil.shows);
+  return {
+    id,
+    title: document.title,
+    kind: document.kind,
+    fruit: firstFruit(document) ?? null,
+    phase: boil.phase,
+    startedAt: isoOrNull(boil.startedAt),
+    endedAt: isoOrNull(boil.endedAt),
+    lastReading: lastReadingOf(boil),
+    gelTemperature_C: boil.gelTemperature_C ?? null,
+    jarsFilled: boil.jarred.reduce((sum, jar) => sum + jar.full + jar.part, 0),
+    onShelf,
+    score: boil.score ?? null,
+    best: best ? { show: best.show, class: best.class, result: best.result } : null,
+    sealsDueAt: seals.phase === 'cooling' || seals.phase === 'due' ? isoOrNull(seals.dueAt) : null,
+    createdAt: created_at.toISOString(),
+    updatedAt: updated_at.toISOString(),
+  };
+}
+
+export function lastReadingOf({ readings }: Boil): BatchSummary['lastReading'] {
+  const last = readings.at(-1);
+  return last ? { at: new Date(last.at).toISOString(), temperature_C: last.temperature_C } : null;
+}
+
+/** What a batch can be found by: its name and the notes of its log, in lower case. */
+export const batchWords = (title: string, boil: Boil): string =>
+  [title, ...boil.log.flatMap(({ event, undone }) => (event.type === 'note' && !undone ? [event.body.text] : []))].join('\n').toLowerCase(); // prettier-ignore
+
+/** How the jars of every lot of a batch keep and whether their lids hold, as made and as processed. */
+export function lotStandings(document: FormulaBody, boil: Boil, kitchen: Kitchen, lots: readonly LotRow[], now: number): LotStanding[] {
+  const seals = sealsOf(boil, now);
+  // Jars of one size made on one day keep alike, unless they were moved.
+  const known = new Map<string, Kept>();
+  const made = ({ part_fill, size, made_on: on }: LotRow): Kept => {
+    if (part_fill !== null) return PART_JAR;
+    const found = known.get(`${size} ${on}`);
+    if (found) return found;
+    const { verdict, reasons, storage } = madeBatch(document, boil, kitchen, { on, size }).keeping;
+    const kept = keptAsMade(verdict, reasons[0]?.text ?? '', storage.months);
+    known.set(`${size} ${on}`, kept);
+    return kept;
+  };
+  return lots.map((lot) => {
+    const { lids, open } = lidsOf(lot, seals);
+    const kept = withOpenLids(keptIn(made(lot), lot.kept_in), open);
+    const moved = lot.kept_since ? formatISO(lot.kept_since, { representation: 'date' }) : null;
+    return {
+      view: {
+        id: lot.id,
+        batchId: lot.batch_id,
+        title: document.title,
+        fruit: firstFruit(document) ?? null,
+        size: lot.size,
+        partFill: lot.part_fill,
+        madeOn: lot.made_on,
+        keptIn: lot.kept_in,
+        place: lot.place,
+        keptSince: lot.kept_since?.toISOString() ?? null,
+        cameFrom: lot.came_from,
+        keeping: { verdict: kept.verdict, reason: kept.reason, bestBefore: lastDay(kept, lot.made_on, moved, addMonthsTo) },
+      },
+      words: [document.title, lot.place, ...(findJar(lot.size)?.name ?? [])].join(' ').toLowerCase(),
+      lids,
+      lidsOpen: open,
+      lidsDueAt: isoOrNull(seals.dueAt),
+    };
+  });
+} // prettier-ignore
+
+/** The lids of the jars of one size that are where their batch would have them. */
+function lidsOf(
+  { part_fill, kept_in, size }: LotRow,
+  seals: Seals,
+): { lids: LotStanding['lids']; open: number } {
+  if (part_fill !== null || kept_in !== null || seals.phase === 'none') return { lids: 'none', open: 0 };
+  const open = jarsThatAre(seals, size, 'open').length;
+  return { lids: jarsThatAre(seals, size, 'unknown', 'again').length > 0 ? 'waiting' : 'sealed', open };
+}

@@ -1,0 +1,114 @@
+import { randomUUID } from 'node:crypto';
+import type { LotView, ProblemBody, ShelfOverview } from '@idle-kettle/contract';
+import { damsonJam, newBatch, reading, startTestApp, type TestApp } from '../testing/app.js';
+import { freshDatabase } from '../testing/database.js';
+
+let kitchen: TestApp;
+beforeAll(async () => {
+  kitchen = await startTestApp(await freshDatabase('kettle_test_shelf_lists'));
+});
+afterAll(() => kitchen.close());
+
+const lots = async (query: Record<string, string | number> = {}): Promise<LotView[]> =>
+  (await kitchen.http.get('/api/shelf').query(query).expect(200)).body as LotView[];
+const overview = async (today: string): Promise<ShelfOverview> =>
+  (await kitchen.http.get('/api/shelf/overview').query({ today }).expect(200)).body as ShelfOverview;
+const log = (batchId: string, ...events: object[]) =>
+  kitchen.http.post(`/api/batches/${batchId}/events`).send({ events }).expect(200);
+const event = (type: string, at: string, body: object) => ({
+  id: randomUUID(),
+  type,
+  at,
+  device: 'bench',
+  body,
+});
+const processed = event('processed', '2026-09-12T19:00:00.000Z', { method: 'boiling-water', minutes: 15, altitude_m: 1180 }); // prettier-ignore
+const shelve = async (batchId: string, more: object = {}): Promise<string> => {
+  const id = randomUUID();
+  await kitchen.http.post('/api/shelf').send({ id, batchId, size: '340-g', count: 4, madeOn: '2026-09-12', ...more }).expect(200); // prettier-ignore
+  return id;
+};
+const take = (lotId: string, count: number) =>
+  kitchen.http.post(`/api/shelf/${lotId}/moves`).send({ id: randomUUID(), change: -count, reason: 'eaten', at: '2026-10-01T10:00:00.000Z' }).expect(200); // prettier-ignore
+const ids = (found: readonly LotView[]): string[] => found.map(({ id }) => id);
+
+test('found by name, place, size, state and batch; the newest first, page by page, none twice', async () => {
+  const damson = await newBatch(kitchen.http);
+  await log(damson, { ...processed, id: randomUUID() });
+  const pear = await newBatch(kitchen.http, damsonJam({ title: '50 % Pear butter' }));
+  const inLarder = await shelve(damson, { place: 'Larder' });
+  const pints = await shelve(damson, { size: 'pint', place: 'Cellar', madeOn: '2026-09-14' });
+  const part = await shelve(damson, { count: 1, partFill: 0.4 });
+  const cold = await shelve(pear, { place: 'Cellar', madeOn: '2026-09-13' });
+  expect(ids(await lots())).toEqual([pints, cold, part, inLarder]);
+  expect(ids(await lots({ batch: pear }))).toEqual([cold]);
+  expect(ids(await lots({ search: 'DAMSON' }))).toEqual([pints, part, inLarder]);
+  expect(ids(await lots({ search: 'cellar' }))).toEqual([pints, cold]);
+  expect(ids(await lots({ search: 'pints' }))).toEqual([pints]);
+  expect(ids(await lots({ search: '50 %' }))).toEqual([cold]);
+  expect(ids(await lots({ search: '_' }))).toEqual([]);
+  expect(ids(await lots({ place: 'Cellar' }))).toEqual([pints, cold]);
+  expect(ids(await lots({ state: 'shelf' }))).toEqual([pints, inLarder]);
+  expect(ids(await lots({ state: 'cold' }))).toEqual([cold, part]);
+  expect(ids(await lots({ state: 'opened' }))).toEqual([part]);
+  const pages: LotView[] = [];
+  for (let page = await lots({ limit: 3 }); page.length > 0; page = await lots({ limit: 3, after: page.at(-1)?.id ?? '' })) pages.push(...page); // prettier-ignore
+  expect(ids(pages)).toEqual([pints, cold, part, inLarder]);
+
+  // What is empty is there unless only jars are asked for; it can be put back.
+  await take(cold, 4);
+  expect(ids(await lots({ left: 'yes' }))).toEqual([pints, part, inLarder]);
+  expect(ids(await lots())).toContain(cold);
+  // A new name is found at once.
+  await kitchen.http.put(`/api/batches/${damson}`).send({ document: damsonJam({ title: 'Quetsche' }), revision: 1 }).expect(200); // prettier-ignore
+  expect(ids(await lots({ search: 'quetsche' }))).toEqual([pints, part, inLarder]);
+  expect(await lots({ search: 'damson' })).toEqual([]);
+});
+
+test('the whole shelf in a few numbers, and what to eat first', async () => {
+  const before = await overview('2026-10-10');
+  const made = await newBatch(kitchen.http, damsonJam({ title: 'Late' }));
+  await log(made, { ...processed, id: randomUUID() });
+  const shelf = await shelve(made, { count: 7, place: 'Attic' });
+  const begun = await shelve(made, { count: 1, partFill: 0.5 });
+  const now = await overview('2026-10-10');
+  expect(now.jars - before.jars).toBe(8);
+  expect(now.cold - before.cold).toBe(1);
+  expect(now.places).toContain('Attic');
+  expect([now.pending, now.hadJars]).toEqual([0, true]);
+  expect(ids(now.eatFirst)).toContain(begun);
+  expect(ids(now.eatFirst)).not.toContain(shelf);
+  // Best before 2027-09-12: eaten first from sixty days before.
+  expect(ids((await overview('2027-07-13')).eatFirst)).not.toContain(shelf);
+  expect(ids((await overview('2027-07-14')).eatFirst)).toContain(shelf);
+  await take(shelf, 7);
+  expect(ids((await overview('2027-07-14')).eatFirst)).not.toContain(shelf);
+});
+
+test('a reading of the end that arrives after the jars were put away still counts', async () => {
+  const at = (minute: number): string => new Date(Date.parse('2026-09-12T18:00:00Z') + minute * 60_000).toISOString(); // prettier-ignore
+  const id = await newBatch(kitchen.http);
+  await log(id, event('light', at(0), { boilingPoint_C: 96.1, gelTemperature_C: 100.5 }), event('done', at(30), {}), event('jarred', at(35), { jars: [{ size: '340-g', full: 4, part: 0 }] }), { ...processed, id: randomUUID() }); // prettier-ignore
+  const lot = await shelve(id);
+  const best = async (): Promise<string | null> =>
+    (await lots({ batch: id })).find((each) => each.id === lot)?.keeping.bestBefore ?? null;
+  expect(await best()).toBe('2027-09-12');
+  // It was taken off at water's boil: thin, and it keeps for less long.
+  await log(id, reading(97.2, at(27)), reading(97.3, at(29)));
+  expect(await best()).not.toBe('2027-09-12');
+});
+
+test.each([
+  ['state', 'tasty'],
+  ['after', 'yesterday'],
+  ['limit', '1000'],
+  ['left', 'perhaps'],
+])('a wrong %s is named', async (path, value) => {
+  const { body } = await kitchen.http.get('/api/shelf').query({ [path]: value }).expect(400); // prettier-ignore
+  expect((body as ProblemBody).errors?.map((error) => error.path)).toEqual([path]);
+});
+
+test('the overview asks which day it is', async () => {
+  const { body } = await kitchen.http.get('/api/shelf/overview').query({ today: 'soon' }).expect(400);
+  expect((body as ProblemBody).errors?.map((error) => error.path)).toEqual(['today']);
+});

@@ -1,0 +1,142 @@
+import { useInfiniteQuery, useQuery, type InfiniteData } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { useMemo } from 'react';
+import type { ListLots, LotView, ShelfOverview } from '@idle-kettle/contract';
+import { get } from './api.js';
+import { today } from './clock.js';
+import { outbox } from './outbox.js';
+import { keys, queryClient, takeEventsIntoCache, useOutbox } from './queries.js';
+import type { Parcel } from './store.js';
+import { withParcels } from './with-parcels.js';
+
+/** What the lists of the shelf are narrowed to. */
+export type LotFilter = Pick<ListLots, 'search' | 'state' | 'place' | 'left'>;
+
+const PAGE = 40;
+/** How jars keep is still being worked out for some: asked for again so soon, ms. */
+const AGAIN_MS = 1000;
+/** Jars the server has not named yet. */
+const NEW = 'New jars';
+
+const lotsKey = (batchId: string) => [...keys.shelf, 'of', batchId] as const;
+const pagesKey = (filter: LotFilter) => [...keys.shelf, 'pages', filter] as const;
+const overviewKey = (day: string) => [...keys.shelf, 'overview', day] as const;
+
+interface Lots {
+  readonly lots: readonly LotView[];
+  readonly isPending: boolean;
+  readonly isError: boolean;
+}
+
+/** The jars of one batch, emptied lots too, with what is still in the outbox. */
+export function useLotsOf(batchId: string): Lots {
+  const { data, isPending, isError } = useQuery({
+    queryKey: lotsKey(batchId),
+    queryFn: () => get<LotView[]>(`/shelf?batch=${batchId}`),
+    // A batch the server has never seen has no jars there yet.
+    enabled: outbox.snapshot().drafts.get(batchId)?.revision !== 0,
+  });
+  const { parcels } = useOutbox();
+  const lots = useMemo(
+    () => withParcels(data ?? [], parcels, NEW).filter((lot) => lot.batchId === batchId),
+    [data, parcels, batchId],
+  );
+  return { lots, isPending: isPending && !isError, isError };
+}
+
+interface LotPages extends Lots {
+  /** Older ones, where there are any. */
+  readonly more: (() => void) | undefined;
+  readonly isFetchingMore: boolean;
+}
+
+/** Lots page by page, the newest first, with what is still in the outbox. */
+export function useLotPages(filter: LotFilter): LotPages {
+  const query = useInfiniteQuery({
+    queryKey: pagesKey(filter),
+    queryFn: ({ pageParam }) => {
+      const asked = { limit: String(PAGE), ...filter, ...(pageParam !== '' && { after: pageParam }) };
+      return get<LotView[]>(`/shelf?${new URLSearchParams(asked).toString()}`);
+    },
+    initialPageParam: '',
+    getNextPageParam: (last: LotView[]) => (last.length < PAGE ? undefined : last.at(-1)?.id),
+    placeholderData: (before) => before,
+  });
+  const { data, isPending, isError, hasNextPage, isFetchingNextPage, fetchNextPage } = query;
+  const { parcels } = useOutbox();
+  const { search, state, place } = filter;
+  const narrowed = [search, state, place].some((each) => each !== undefined);
+  const lots = useMemo(() => merged(data?.pages.flat() ?? [], parcels, narrowed), [data, parcels, narrowed]);
+  return {
+    lots,
+    isPending: isPending && !isError,
+    isError,
+    more: hasNextPage ? () => void fetchNextPage() : undefined,
+    isFetchingMore: isFetchingNextPage,
+  };
+} // prettier-ignore
+
+/** What is there in all and what to eat first, with what is still in the outbox. */
+export function useShelfOverview(): { overview: ShelfOverview | undefined; isError: boolean } {
+  const day = format(today(), 'yyyy-MM-dd');
+  const { data, isError } = useQuery({
+    queryKey: overviewKey(day),
+    queryFn: async () => {
+      const overview = await get<ShelfOverview>(`/shelf/overview?today=${day}`);
+      if (overview.pending > 0) void queryClient.invalidateQueries({ queryKey: [...keys.shelf, 'pages'] });
+      return overview;
+    },
+    refetchInterval: ({ state }) => ((state.data?.pending ?? 0) > 0 ? AGAIN_MS : false),
+  });
+  const { parcels } = useOutbox();
+  const overview = useMemo(() => data && withJars(data, parcels), [data, parcels]);
+  return { overview, isError };
+}
+
+/** How jars keep is of their batch as made: whether a word about this batch may change what is said on the shelf. */
+export const hasJars = (batchId: string): boolean => knownLots().some((lot) => lot.batchId === batchId);
+
+/** Takes what the server acknowledged into the cache: events of a log, and jars. */
+export function takeIntoCache(parcels: readonly Parcel[]): void {
+  takeEventsIntoCache(parcels);
+  takeJarsIntoCache(parcels.filter(({ kind }) => kind !== 'event'));
+  if (parcels.some((parcel) => parcel.kind !== 'event' || (parcel.event.type !== 'reading' && hasJars(parcel.batchId))))
+    void queryClient.invalidateQueries({ queryKey: keys.shelf });
+} // prettier-ignore
+
+/** Takes jars the server acknowledged into the cache, so that nothing blinks out between outbox and next fetch. */
+function takeJarsIntoCache(parcels: readonly Parcel[]): void {
+  if (parcels.length === 0) return;
+  queryClient.setQueriesData<LotView[]>({ queryKey: [...keys.shelf, 'of'] }, (lots) => lots && withParcels(lots, parcels, NEW)); // prettier-ignore
+  queryClient.setQueriesData<InfiniteData<LotView[], string>>(
+    { queryKey: [...keys.shelf, 'pages'] },
+    (data) => {
+      if (!data) return data;
+      const known = new Map(merged(data.pages.flat(), parcels, true).map((lot) => [lot.id, lot]));
+      return { ...data, pages: data.pages.map((page) => page.map((lot) => known.get(lot.id) ?? lot)) };
+    },
+  );
+  queryClient.setQueriesData<ShelfOverview>({ queryKey: [...keys.shelf, 'overview'] }, (overview) => overview && withJars(overview, parcels)); // prettier-ignore
+}
+
+/** Lots with what is in the outbox. @param known without those that only the outbox knows of: whether they belong here it cannot say */
+function merged(lots: readonly LotView[], parcels: readonly Parcel[], known: boolean): LotView[] {
+  const all = withParcels(lots, parcels, NEW);
+  if (!known) return all;
+  const had = new Set(lots.map(({ id }) => id));
+  return all.filter(({ id }) => had.has(id));
+}
+
+/** Jars that only change place stay as many. */
+const comeOrGone = (parcel: Parcel): number => (parcel.kind === 'put' ? parcel.body.count : parcel.kind === 'move' ? parcel.body.change : 0); // prettier-ignore
+
+const withJars = (overview: ShelfOverview, parcels: readonly Parcel[]): ShelfOverview => ({
+  ...overview,
+  jars: overview.jars + parcels.reduce((sum, parcel) => sum + comeOrGone(parcel), 0),
+  eatFirst: merged(overview.eatFirst, parcels, true).filter(({ count }) => count > 0),
+});
+
+const knownLots = (): LotView[] => [
+  ...queryClient.getQueriesData<LotView[]>({ queryKey: [...keys.shelf, 'of'] }).flatMap(([, lots]) => lots ?? []),
+  ...queryClient.getQueriesData<InfiniteData<LotView[]>>({ queryKey: [...keys.shelf, 'pages'] }).flatMap(([, data]) => data?.pages.flat() ?? []),
+]; // prettier-ignore
