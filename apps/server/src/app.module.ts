@@ -13,6 +13,7 @@ import { LearningModule } from './learning/learning.module.js';
 import { LiveModule } from './live/live.module.js';
 import type { Settings } from './settings.js';
 import { FreezerModule } from './freezer/freezer.module.js';
+import { PhotoModule } from './photos/photo.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
 
 @Module({})
@@ -39,6 +40,7 @@ export class AppModule {
         ShelfModule,
         FreezerModule,
         LearningModule,
+        PhotoModule,
         HouseholdFileModule,
         LiveModule.with(settings.databaseUrl),
       ],

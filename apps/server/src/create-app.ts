@@ -1,7 +1,7 @@
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { json, type RequestHandler } from 'express';
-import { LARGEST_HOUSEHOLD_MB } from '@idle-kettle/contract';
+import { json, raw, type RequestHandler } from 'express';
+import { LARGEST_HOUSEHOLD_MB, LARGEST_PHOTO_MB, PHOTO_TYPES } from '@idle-kettle/contract';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import { AppModule } from './app.module.js';
@@ -71,6 +71,7 @@ export async function createApp(
   );
   // One message may be a whole household.
   app.use('/api/household', json({ limit: `${LARGEST_HOUSEHOLD_MB}mb` }));
+  app.use('/api/batches/:batchId/photos', raw({ type: [...PHOTO_TYPES], limit: `${LARGEST_PHOTO_MB}mb` }));
   app.useBodyParser('json', { limit: `${BODY_LIMIT_KB}kb` });
   app.setGlobalPrefix('api');
   app.useGlobalPipes(validationPipe());

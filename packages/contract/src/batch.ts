@@ -1,6 +1,13 @@
 import { Type } from 'class-transformer';
 import { IsIn, IsOptional, IsUUID } from 'class-validator';
-import { KINDS, type BatchEvent, type BoilPhase, type Kind, type ShowResult } from '@idle-kettle/core';
+import {
+  KINDS,
+  type BatchEvent,
+  type BoilPhase,
+  type Foretelling,
+  type Kind,
+  type ShowResult,
+} from '@idle-kettle/core';
 import { SaveDocument, type FormulaBody } from './formula.js';
 import { Count, Text } from './rules.js';
 
@@ -61,6 +68,13 @@ export interface BatchSummary {
   readonly score: { readonly set: number; readonly taste: number } | null;
   /** Its best result at a show. */
   readonly best: { readonly show: string; readonly class: string; readonly result: ShowResult } | null;
+  /** What was foretold of a finished batch against what came; null where one of the two is not known. */
+  readonly outcome: {
+    /** Millilitres of jars, to their headspace. */
+    readonly yield_ml: Foretelling | null;
+    /** Minutes at the boil with the sugar in. */
+    readonly boil_min: Foretelling | null;
+  };
   /** Lids to press: from when on; null where there is nothing to press. */
   readonly sealsDueAt: string | null;
   readonly createdAt: string;

@@ -1,10 +1,11 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsUUID, Max, Min, NotEquals, ValidateNested } from 'class-validator'; // prettier-ignore
+import { ArrayMaxSize, Equals, IsArray, IsBase64, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsUUID, Max, MaxLength, Min, NotEquals, ValidateNested } from 'class-validator'; // prettier-ignore
 import { KEPT_IN, type KeptIn } from '@idle-kettle/core';
 import { EventBody } from './event.js';
 import { SaveFrozenFruit } from './freezer.js';
 import { FormulaBody } from './formula.js';
 import { KitchenSettings } from './kitchen.js';
+import { LARGEST_PHOTO_MB } from './photo.js';
 import { SavePreparedWeight } from './prepared.js';
 import { Count, Day, Text } from './rules.js';
 import { MOVE_REASONS, type MoveReason } from './shelf.js';
@@ -91,6 +92,17 @@ export class FiledLot {
   @Moment() createdAt!: string;
 }
 
+export class FiledPhoto {
+  @Id() id!: string;
+  @Id() batchId!: string;
+  @Text(200, 'write what it shows') note!: string;
+  @Moment() at!: string;
+  /** The picture as base64. */
+  @IsBase64({}, { message: 'write the picture as base64' })
+  @MaxLength(LARGEST_PHOTO_MB * 1.4e6, { message: `a photo has at most ${LARGEST_PHOTO_MB} MB` })
+  image!: string;
+}
+
 export class FiledMove {
   @Id() id!: string;
   @Id() lotId!: string;
@@ -124,6 +136,7 @@ export const HOUSEHOLD_PARTS = {
   lots: FiledLot,
   moves: FiledMove,
   frozenFruit: FiledFrozenFruit,
+  photos: FiledPhoto,
 } as const;
 export type HouseholdPart = keyof typeof HOUSEHOLD_PARTS;
 

@@ -13,4 +13,5 @@ export * from './freezer.js';
 export * from './prepared.js';
 export * from './instrument.js';
 export * from './lessons.js';
+export * from './photo.js';
 export * from './household-file.js';

@@ -10,6 +10,7 @@ export interface News {
     | 'shelf_moves'
     | 'frozen_fruit'
     | 'boil_lessons'
+    | 'batch_photos'
     | 'instruments'
     | 'instrument_places'
     | 'everything';

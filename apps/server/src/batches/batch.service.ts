@@ -108,15 +108,19 @@ export class BatchService {
         409,
         'this batch has been boiled, so it stays in the log; only a batch that was never started can be removed',
       );
-    if (events.length === 0 && !(await this.hadJars(id))) await batch.destroy();
+    if (events.length === 0 && !(await this.hadMore(id))) await batch.destroy();
     else await batch.update({ removedAt: this.clock.now() });
   }
 
-  private async hadJars(id: string): Promise<boolean> {
-    const [found] = await this.sequelize.query('SELECT 1 FROM shelf_lots WHERE batch_id = :id LIMIT 1', {
-      replacements: { id },
-      type: QueryTypes.SELECT,
-    });
+  /** Jars once, or photos. */
+  private async hadMore(id: string): Promise<boolean> {
+    const [found] = await this.sequelize.query(
+      'SELECT 1 FROM shelf_lots WHERE batch_id = :id UNION ALL SELECT 1 FROM batch_photos WHERE batch_id = :id LIMIT 1',
+      {
+        replacements: { id },
+        type: QueryTypes.SELECT,
+      },
+    );
     return found !== undefined;
   }
 

@@ -4,7 +4,7 @@ import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { AppendResult, EventBody } from '@idle-kettle/contract';
-import { boilFrom, type Boil } from '@idle-kettle/core';
+import { AT_THE_BOIL_K, boilFrom, type Boil } from '@idle-kettle/core';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound } from '../http/problem.filter.js';
 import { Batch } from './batch.model.js';
@@ -18,15 +18,21 @@ const PAGE = `
     || '],"cursor":"' || pg_snapshot_xmin(pg_current_snapshot()) || '"}' AS page
   FROM batch_events WHERE household_id = $1 AND batch_id = $2 AND written_by >= $3::xid8`;
 
-/** Of each batch the last few readings, one of which may be set apart; and those of the end of its boil, which a probe left alone goes on from. */
-const LAST_READINGS = `
+const readingsOf = (condition: string, order: 'ASC' | 'DESC'): string => `
+    (SELECT * FROM batch_events WHERE batch_id = wanted.id AND household_id = :householdId AND type = 'reading' ${condition}
+      ORDER BY happened_at ${order} LIMIT 8)`;
+const said = (type: string, what: string): string =>
+  `(SELECT ${what} FROM batch_events WHERE batch_id = wanted.id AND type <> 'reading' AND type = '${type}')`;
+
+/**
+ * Of each batch the readings that tell where it stands: the last few, those of the end of its boil (a probe left alone goes on from
+ * there) and the first at the boil; a few of each, since one may be set apart.
+ */
+const TELLING_READINGS = `
   SELECT reading.* FROM unnest(ARRAY[:ids]::uuid[]) AS wanted (id) CROSS JOIN LATERAL (
-    (SELECT * FROM batch_events WHERE batch_id = wanted.id AND household_id = :householdId AND type = 'reading'
-      ORDER BY happened_at DESC LIMIT 8)
-    UNION
-    (SELECT * FROM batch_events WHERE batch_id = wanted.id AND household_id = :householdId AND type = 'reading'
-      AND happened_at <= (SELECT max(happened_at) FROM batch_events WHERE batch_id = wanted.id AND type <> 'reading' AND type = 'done')
-      ORDER BY happened_at DESC LIMIT 8)
+    ${readingsOf('', 'DESC')} UNION
+    ${readingsOf(`AND happened_at <= ${said('done', 'max(happened_at)')}`, 'DESC')} UNION
+    ${readingsOf(`AND (body ->> 'temperature_C')::float8 >= ${said('light', "min((body ->> 'boilingPoint_C')::float8)")} - ${AT_THE_BOIL_K}`, 'ASC')}
   ) AS reading`;
 
 /** The append-only log of a batch: an event is stored once, whoever sends it how often and in what order. */
@@ -54,8 +60,8 @@ export class EventLogService {
     return found?.page ?? '{"events":[],"cursor":"0"}';
   }
 
-  private async lastReadings(batchIds: readonly string[]): Promise<BatchEventRow[]> {
-    return this.sequelize.query<BatchEventRow>(LAST_READINGS, {
+  private async tellingReadings(batchIds: readonly string[]): Promise<BatchEventRow[]> {
+    return this.sequelize.query<BatchEventRow>(TELLING_READINGS, {
       replacements: { ids: [...batchIds], householdId: await this.households.current() },
       type: QueryTypes.SELECT,
       model: this.events,
@@ -63,13 +69,13 @@ export class EventLogService {
     });
   }
 
-  /** The boils of several batches for lists: all that was done, and of the readings (there may be thousands) only the last. */
+  /** The boils of several batches for lists: all that was done, and of the readings (there may be thousands) only those that tell. */
   async boilsOf(batchIds: readonly string[]): Promise<Map<string, Boil>> {
     if (batchIds.length === 0) return new Map();
     const householdId = await this.households.current();
     const [told, readings] = await Promise.all([
       this.events.findAll({ where: { householdId, batchId: [...batchIds], type: { [Op.ne]: 'reading' } } }),
-      this.lastReadings(batchIds),
+      this.tellingReadings(batchIds),
     ]);
     const rows = new Map<string, BatchEventRow[]>(batchIds.map((id) => [id, []]));
     for (const row of [...told, ...readings]) rows.get(row.batchId)?.push(row);

@@ -124,7 +124,7 @@ export class StandingService {
         id, told,
         ended: boil.phase === 'done',
         words: batchWords(document.title, boil),
-        summary: JSON.stringify(batchStanding(row, boil, lots.length > 0, now)),
+        summary: JSON.stringify(batchStanding(row, boil, kitchen, lots.length > 0, now)),
         lots: JSON.stringify(lotStandings(document, boil, kitchen, lots, now)),
       },
       type: QueryTypes.UPDATE,

@@ -1,5 +1,5 @@
 import { addMonths, formatISO, parseISO } from 'date-fns';
-import { byResult, findJar, firstFruit, jarsThatAre, keptAsMade, keptIn, lastDay, madeBatch, PART_JAR, sealsOf, withOpenLids, type Boil, type Kept, type KeptIn, type Kitchen, type Seals } from '@idle-kettle/core'; // prettier-ignore
+import { byResult, findJar, firstFruit, jarsThatAre, keptAsMade, keptIn, lastDay, madeBatch, outcomeOf, PART_JAR, sealsOf, withOpenLids, type Boil, type Foretelling, type Kept, type KeptIn, type Kitchen, type Range, type Seals } from '@idle-kettle/core'; // prettier-ignore
 import type { BatchSummary, FormulaBody, LotView } from '@idle-kettle/contract';
 
 /** A batch as it was laid out, in a list. */
@@ -45,9 +45,11 @@ const addMonthsTo = (day: string, months: number): string =>
 export function batchStanding(
   { id, document, created_at, updated_at }: BatchRow,
   boil: Boil,
+  kitchen: Kitchen,
   onShelf: boolean,
   now: number,
 ): BatchSummary {
+  const { yield_ml, boil: boiled } = boil.phase === 'done' ? outcomeOf(document, boil, kitchen, now) : { yield_ml: undefined, boil: undefined }; // prettier-ignore
   const seals = sealsOf(boil, now);
   const [best] = byResult(boil.shows);
   return {
@@ -64,11 +66,16 @@ export function batchStanding(
     onShelf,
     score: boil.score ?? null,
     best: best ? { show: best.show, class: best.class, result: best.result } : null,
+    outcome: { yield_ml: foretelling(yield_ml), boil_min: foretelling(boiled) },
     sealsDueAt: seals.phase === 'cooling' || seals.phase === 'due' ? isoOrNull(seals.dueAt) : null,
     createdAt: created_at.toISOString(),
     updatedAt: updated_at.toISOString(),
   };
 }
+
+/** Where both are known. */
+const foretelling = (of: { planned: Range | undefined; actual: number | undefined } | undefined): Foretelling | null =>
+  of?.planned === undefined || of.actual === undefined || of.planned.mid <= 0 ? null : { planned: of.planned, actual: of.actual }; // prettier-ignore
 
 export function lastReadingOf({ readings }: Boil): BatchSummary['lastReading'] {
   const last = readings.at(-1);

@@ -90,7 +90,8 @@ test('the demo household is added once: finished batches, one on the stove, jars
   const batches = (await kitchen.http.get('/api/batches').expect(200)).body as BatchSummary[];
   expect(batches.filter((batch) => batch.phase === 'on-heat')).toHaveLength(1);
   expect(batches.filter((batch) => batch.phase === 'done' && batch.onShelf)).toHaveLength(5);
-  for (const batch of batches)
+  // A butter is cooked gently, below the boil.
+  for (const batch of batches.filter(({ kind }) => kind !== 'fruit-butter'))
     expect(Math.abs((batch.lastReading?.temperature_C ?? 0) - (batch.gelTemperature_C ?? 0))).toBeLessThan(3);
   const lots = (await kitchen.http.get('/api/shelf').expect(200)).body as LotView[];
   expect(lots.every((lot) => lot.count > 0)).toBe(true);

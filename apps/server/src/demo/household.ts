@@ -50,8 +50,10 @@ export interface DemoBatch {
   readonly document: FormulaDocument;
   /** How long ago the pot went on. */
   readonly minutesAgo: number;
-  /** Water this pan drives off, kg an hour. */
-  readonly evaporation_kgPerH: number;
+  /** Minutes the fruit softened before the sugar, or the last of it, went in. */
+  readonly softened: number;
+  /** What the flame puts into the pot, W. */
+  readonly heat_W: number;
   readonly minutesBetweenReadings: number;
   /** For a batch that is over. */
   readonly finished?: {
@@ -65,6 +67,12 @@ export interface DemoBatch {
     readonly givenTo?: string;
     /** One of them stands opened. */
     readonly opened?: boolean;
+    /** Pictures drawn for the demo, in the colour of what is in the jars. */
+    readonly photos?: readonly {
+      readonly note: string;
+      readonly colour: string;
+      readonly daysAfter: number;
+    }[];
     /** Points on the judge's sheet, and a show it went to some days after. */
     readonly judged?: EventBodies['judged'];
     readonly shown?: Omit<EventBodies['shown'], 'on'> & { readonly daysAfter: number };
@@ -83,7 +91,8 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
   {
     document: MARMALADE,
     minutesAgo: 290 * DAY,
-    evaporation_kgPerH: 1.9,
+    softened: 90,
+    heat_W: 2100,
     minutesBetweenReadings: 2,
     finished: {
       jars: [{ size: '454-g', full: 7, part: 0 }],
@@ -96,12 +105,14 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
   {
     document: APRICOT,
     minutesAgo: 19 * DAY,
-    evaporation_kgPerH: 1.9,
+    softened: 12,
+    heat_W: 1700,
     minutesBetweenReadings: 1.5,
     finished: {
       jars: [{ size: '340-g', full: 7, part: 0.75 }],
       eaten: 3,
       note: 'Foamed a lot at the start; the wider pan next time.',
+      photos: [{ note: 'Specks of vanilla, well spread', colour: '#d9822b', daysAfter: 2 }],
       place: 'Larder, top',
       failed: [],
       opened: true,
@@ -110,7 +121,8 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
   {
     document: REDCURRANT,
     minutesAgo: 12 * DAY,
-    evaporation_kgPerH: 1.8,
+    softened: 4,
+    heat_W: 1650,
     minutesBetweenReadings: 1,
     finished: {
       jars: [{ size: '190-ml', full: 6, part: 0.5 }],
@@ -119,6 +131,7 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
       place: 'Cellar',
       failed: [],
       givenTo: 'the neighbours',
+      photos: [{ note: 'Clear against the window', colour: '#b3122b', daysAfter: 1 }],
       judged: { headspace: 9, jar: 10, clarity: 9, colour: 10, set: 8, flavour: 9 },
       shown: { show: 'Hill villages’ autumn table', class: 'Clear jellies', result: 'second', daysAfter: 6 },
     },
@@ -126,7 +139,8 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
   {
     document: PEAR,
     minutesAgo: 5 * DAY,
-    evaporation_kgPerH: 0.7,
+    softened: 25,
+    heat_W: 620,
     minutesBetweenReadings: 30,
     finished: {
       jars: [{ size: '340-g', full: 6, part: 0.25 }],
@@ -139,7 +153,8 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
   {
     document: BLACKCURRANT,
     minutesAgo: 20 * 60,
-    evaporation_kgPerH: 1.9,
+    softened: 15,
+    heat_W: 1750,
     minutesBetweenReadings: 1,
     finished: {
       jars: [{ size: '340-g', full: 6, part: 0.75 }],
@@ -148,5 +163,5 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
       place: 'Larder, top',
     },
   },
-  { document: DAMSON, minutesAgo: 16, evaporation_kgPerH: 1.9, minutesBetweenReadings: 2 },
+  { document: DAMSON, minutesAgo: 24, softened: 6, heat_W: 1900, minutesBetweenReadings: 1 },
 ];

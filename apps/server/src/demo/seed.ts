@@ -3,45 +3,52 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import {
   assessKeeping,
   balance,
+  preparePot,
   readFormula,
-  standardPressure_kPa,
-  syrupBoilingPoint_C,
-  type Balance,
+  simulateFormula,
   type BatchEvent,
   type EventBodies,
   type EventType,
   type FormulaDocument,
-  type PotFormula,
+  type Instruments,
 } from '@idle-kettle/core';
 import type { FormulaBody, LotView, PutOnShelf } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
 import { EventLogService } from '../batches/event-log.service.js';
 import { FormulaService } from '../formulas/formula.service.js';
 import { KitchenService } from '../kitchens/kitchen.service.js';
+import { PhotoService } from '../photos/photo.service.js';
 import { FreezerService } from '../freezer/freezer.service.js';
 import { ShelfService } from '../shelf/shelf.service.js';
+import { drawnJars } from './drawn-jars.js';
 import { DEMO_BATCHES, DEMO_FREEZER, DEMO_GEAR, DEMO_KITCHEN, type DemoBatch } from './household.js';
 
 const MINUTE_MS = 60_000;
 const DAY_MIN = 24 * 60;
-/** Sugar inverted by the middle of a boil; enough to draw a believable curve. */
-const INVERT_SHARE = 0.35;
 
 /** The household presses its lids the morning after, minutes from the end of the boil. */
 const PRESSED_AFTER_MIN = 14 * 60;
 
 const FAVOURITES = ['Damson jam', 'Redcurrant jelly'];
 
-/** What the demo thermometer shows: the pot of the formula, losing water at the pan's rate, to a tenth of a degree. */
-function temperatureAt(pot: Balance, pressure_kPa: number, lost_kg: number, offset_K: number): number {
-  const left = pot.massIn_kg.mid - pot.insolubleSolids_kg.mid - lost_kg;
-  const solids = Math.min(pot.solubleSolids_kg.mid / left, 0.85);
-  return Math.round((syrupBoilingPoint_C(solids, INVERT_SHARE, pressure_kPa) + offset_K) * 10) / 10;
-}
+/** The demo household reads its thermometer to a tenth of a degree, and not quite alike every time. */
+const INSTRUMENTS: Instruments = {
+  noise_K: 0.12,
+  offset_K: 0.05,
+  drift_KPerH: 0,
+  scaleNoise_kg: 0.01,
+  brixNoise_percent: 0.5,
+};
+/** A butter takes its hours, s. */
+const LONGEST_S = 10 * 3600;
+/** A gas flame wanders by so much. */
+const FLICKER = 0.05;
 
 function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
   const { formula } = readFormula(batch.document, DEMO_KITCHEN);
-  const pot = outcome(formula);
+  const ready = preparePot(formula);
+  const pot = balance(formula);
+  if (!ready || !pot) throw new Error('a demo formula has nothing in the pot');
   const start = now.getTime() - batch.minutesAgo * MINUTE_MS;
   const events: BatchEvent[] = [];
   const add = <T extends EventType>(type: T, minute: number, body: EventBodies[T]): void => {
@@ -53,24 +60,27 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
       body,
     } as BatchEvent);
   };
-  const boilingPoint_C = DEMO_KITCHEN.boilingPoint_C;
-  const pressure_kPa = standardPressure_kPa(DEMO_KITCHEN.altitude_m);
-  const boilAfter = 6;
-  add('light', 0, { gelTemperature_C: Math.round(pot.finish.temperature_C.mid * 10) / 10, boilingPoint_C });
-  const boilMinutes = (pot.waterToBoilOff_kg.mid / batch.evaporation_kgPerH) * 60;
-  const end = batch.finished ? boilAfter + boilMinutes : batch.minutesAgo - 0.5;
-  for (let minute = boilAfter; minute <= end; minute += batch.minutesBetweenReadings) {
-    add('reading', minute, {
-      temperature_C: temperatureAt(
-        pot,
-        pressure_kPa,
-        ((minute - boilAfter) / 60) * batch.evaporation_kgPerH,
-        0.05,
-      ),
-    });
+  const { softened, heat_W, minutesBetweenReadings } = batch;
+  const boil = simulateFormula(ready, {
+    net_W: () => heat_W,
+    fluctuation: FLICKER,
+    instruments: INSTRUMENTS,
+    seed: Math.round(batch.minutesAgo),
+    readEvery_s: minutesBetweenReadings * 60,
+    most_s: LONGEST_S,
+  });
+  add('light', 0, {
+    gelTemperature_C: Math.round(pot.finish.temperature_C.mid * 10) / 10,
+    boilingPoint_C: DEMO_KITCHEN.boilingPoint_C,
+  });
+  add('sugar-in', softened, {});
+  const end = batch.finished ? softened + boil.end_s / 60 : batch.minutesAgo - 0.5;
+  for (const { time_s, temperature_C } of boil.readings) {
+    const minute = softened + time_s / 60;
+    if (minute <= end) add('reading', minute, { temperature_C: Math.round(temperature_C * 10) / 10 });
   }
   if (!batch.finished) {
-    add('note', 8.5, { text: 'Skins soft, sugar dissolved' });
+    add('note', softened + 2.5, { text: 'Skins soft, sugar dissolved' });
     return events;
   }
   add('off-heat', end - 3, {});
@@ -109,7 +119,12 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
  * @returns false, changing nothing, when there is a batch already
  */
 export async function seedDemo(app: NestExpressApplication, now: Date): Promise<boolean> {
-  const [batches, log, shelf] = [app.get(BatchService), app.get(EventLogService), app.get(ShelfService)];
+  const [batches, log, shelf, photos] = [
+    app.get(BatchService),
+    app.get(EventLogService),
+    app.get(ShelfService),
+    app.get(PhotoService),
+  ];
   if (await batches.hasAny()) return false;
   const kitchens = app.get(KitchenService);
   const [kitchen] = await kitchens.list();
@@ -138,6 +153,17 @@ export async function seedDemo(app: NestExpressApplication, now: Date): Promise<
     });
     await log.append(id, logOf(batch, now));
     if (batch.finished) await shelve(shelf, id, batch, batch.finished, now);
+    for (const { note, colour, daysAfter } of batch.finished?.photos ?? []) {
+      const photo = await photos.keep(
+        id,
+        randomUUID(),
+        await drawnJars(colour),
+        new Date(
+          now.getTime() - batch.minutesAgo * MINUTE_MS + daysAfter * DAY_MIN * MINUTE_MS,
+        ).toISOString(),
+      );
+      await photos.write(photo.id, note);
+    }
   }
   const freezer = app.get(FreezerService);
   for (const { daysAgo, ...fruit } of DEMO_FREEZER) {
@@ -164,9 +190,3 @@ async function shelve(shelf: ShelfService, batchId: string, { minutesAgo }: Demo
     if (opened) await shelf.transfer(lot.id, { id: randomUUID(), arrivalId: randomUUID(), to: randomUUID(), count: 1, keptIn: 'opened', place: '', at }); // prettier-ignore
   }
 } // prettier-ignore
-
-function outcome(formula: PotFormula): Balance {
-  const result = balance(formula);
-  if (!result) throw new Error('a demo formula has nothing in the pot');
-  return result;
-}

@@ -10,6 +10,7 @@ import { flattenErrors, HOUSEHOLD_PARTS, HouseholdFrame, type BroughtIn, type Fi
 import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { ProblemException } from '../http/problem.filter.js';
+import { developed } from '../photos/developed.js';
 
 /** So many things to mend are named; the rest shows when these are. */
 const MOST_NAMED = 50;
@@ -43,10 +44,13 @@ const PUT: Readonly<Record<HouseholdPart | 'versions' | 'events', string>> = {
     FROM jsonb_to_recordset(:rows) AS row (id uuid, "lotId" uuid, change int, reason text, whom text, note text, at timestamptz)`,
   frozenFruit: `INSERT INTO frozen_fruit (id, household_id, ingredient, mass_kg, note, frozen_on)
     SELECT id, :householdId, ingredient, mass_kg, note, "frozenOn" FROM jsonb_to_recordset(:rows) AS row (id uuid, ingredient text, mass_kg float8, note text, "frozenOn" date)`,
+  photos: `INSERT INTO batch_photos (id, household_id, batch_id, note, taken_at, width, height, image, small)
+    SELECT id, :householdId, "batchId", note, at, width, height, decode(image, 'base64'), decode(small, 'base64')
+    FROM jsonb_to_recordset(:rows) AS row (id uuid, "batchId" uuid, note text, at timestamptz, width int, height int, image text, small text)`,
 }; // prettier-ignore
 
 /** Where a part is kept, to see whether an id is somebody else's. */
-const TABLES: Readonly<Record<HouseholdPart, string>> = { kitchens: 'kitchens', preparedWeights: 'prepared_weights', formulas: 'formulas', batches: 'batches', lots: 'shelf_lots', moves: 'shelf_moves', frozenFruit: 'frozen_fruit' }; // prettier-ignore
+const TABLES: Readonly<Record<HouseholdPart, string>> = { kitchens: 'kitchens', preparedWeights: 'prepared_weights', formulas: 'formulas', batches: 'batches', lots: 'shelf_lots', moves: 'shelf_moves', frozenFruit: 'frozen_fruit', photos: 'batch_photos' }; // prettier-ignore
 
 /** A kitchen that was made by itself and never touched gives way to those of the file. */
 const UNTOUCHED = `DELETE FROM kitchens WHERE household_id = :householdId AND altitude_m IS NULL AND boiling_point_c IS NULL
@@ -68,6 +72,7 @@ export class BringInService {
   async take(given: unknown): Promise<BroughtIn> {
     const file = await checked(given, this.clock.now());
     const attestationsLeftOut = withoutAttestations(file);
+    const pictures = await picturesOf(file);
     const householdId = await this.households.current();
     const added = Object.fromEntries([...PARTS, 'events'].map((part) => [part, 0])) as Record<HouseholdPart | 'events', number>;
     const already = { ...added };
@@ -80,6 +85,12 @@ export class BringInService {
       for (const part of PARTS) {
         const rows: readonly { readonly id: string }[] = file[part];
         await this.refuseStrangers(part, rows, householdId, transaction);
+        if (part === 'photos') {
+          // One by one: each is large.
+          for (const picture of pictures) added.photos += await put(part, [picture]);
+          already.photos = rows.length - added.photos;
+          continue;
+        }
         added[part] = await put(part, part === 'batches' ? file.batches.map(({ events: _events, ...batch }) => batch) : rows);
         already[part] = rows.length - added[part];
         if (part === 'formulas') await put('versions', rows);
@@ -139,7 +150,7 @@ async function checked(given: unknown, now: Date): Promise<HouseholdFile> {
 }
 
 /** What points to nothing in the file, jars no table knows, and days that have not been. */
-function misplaced({ batches, lots, moves }: HouseholdFile, now: Date): FieldProblem[] {
+function misplaced({ batches, lots, moves, photos }: HouseholdFile, now: Date): FieldProblem[] {
   const batchIds = new Set(batches.map(({ id }) => id));
   const lotIds = new Set(lots.map(({ id }) => id));
   const tomorrow = new Date(now.getTime() + 86_400_000).toISOString();
@@ -151,7 +162,24 @@ function misplaced({ batches, lots, moves }: HouseholdFile, now: Date): FieldPro
       ...(madeOn <= tomorrow ? [] : [{ path: `lots[${i}].madeOn`, message: 'jars are not made in the future' }]),
     ]),
     ...moves.flatMap(({ lotId }, i) => (lotIds.has(lotId) ? [] : [{ path: `moves[${i}].lotId`, message: 'there is no such lot in the file' }])),
+    ...photos.flatMap(({ batchId }, i) => (batchIds.has(batchId) ? [] : [{ path: `photos[${i}].batchId`, message: 'there is no such batch in the file' }])),
   ];
+} // prettier-ignore
+
+/** The photos of a file as they are kept, each looked at as one that was just taken is. */
+async function picturesOf({ photos }: HouseholdFile): Promise<object[]> {
+  const pictures: object[] = [];
+  const errors: FieldProblem[] = [];
+  for (const [i, { image: text, ...photo }] of photos.entries())
+    try {
+      const { image, small, width, height } = await developed(Buffer.from(text, 'base64'));
+      pictures.push({ ...photo, width, height, image: image.toString('base64'), small: small.toString('base64') });
+    } catch (error) {
+      if (!(error instanceof ProblemException)) throw error;
+      errors.push({ path: `photos[${i}].image`, message: error.detail });
+    }
+  if (errors.length > 0) throw mend(errors.slice(0, MOST_NAMED));
+  return pictures;
 } // prettier-ignore
 
 /** What another attested is not ours to say. @returns how many were taken away */

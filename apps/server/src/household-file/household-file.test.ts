@@ -78,7 +78,7 @@ const withoutCursor = (log: unknown): unknown => ({ ...(log as object), cursor: 
 test('a year of sixty batches goes out, comes in elsewhere, and every count agrees', async () => {
   expect([out.batches.length, out.lots.length, out.frozenFruit.length]).toEqual([60, 80, 1]);
   const { added, already } = (await take(out).expect(200)).body as BroughtIn;
-  expect(added).toEqual({ kitchens: 1, preparedWeights: 0, formulas: STARTERS.length, batches: 60, events: 60 * 17, lots: 80, moves: out.moves.length, frozenFruit: 1 }); // prettier-ignore
+  expect(added).toEqual({ kitchens: 1, preparedWeights: 0, formulas: STARTERS.length, batches: 60, events: 60 * 17, lots: 80, moves: out.moves.length, frozenFruit: 1, photos: 0 }); // prettier-ignore
   expect(Object.values(already)).toEqual(Object.values(already).map(() => 0));
   while (((await answer('/api/shelf/overview?today=2026-11-25')) as ShelfOverview).pending > 0);
   for (const path of SAID) expect([path, await answer(path)]).toEqual([path, said.get(path)]);

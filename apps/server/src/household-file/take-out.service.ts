@@ -10,7 +10,7 @@ const utc = (column: string): string =>
   `to_char(${column} AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`;
 const day = (column: string): string => `to_char(${column}, 'YYYY-MM-DD')`;
 
-/** Each row of a part as the JSON that stands in the file; the database writes it. A batch's log comes separately. */
+/** Each row of a part as the JSON that stands in the file; the database writes it. What is long comes by itself; see {@link MORE}. */
 const ROWS: Readonly<Record<HouseholdPart, string>> = {
   kitchens: `SELECT json_build_object('id', id, 'name', name, 'altitude_m', altitude_m, 'boilingPoint_C', boiling_point_c,
     'boilingPointMeasuredAt', ${utc('boiling_point_measured_at')}, 'pressure_kPa', pressure_kpa, 'pressureReadAt', ${utc('pressure_read_at')},
@@ -35,11 +35,17 @@ const ROWS: Readonly<Record<HouseholdPart, string>> = {
     FROM shelf_moves WHERE household_id = :householdId ORDER BY happened_at, id`,
   frozenFruit: `SELECT json_build_object('id', id, 'ingredient', ingredient, 'mass_kg', mass_kg, 'note', note, 'frozenOn', ${day('frozen_on')})::text AS row
     FROM frozen_fruit WHERE household_id = :householdId ORDER BY frozen_on, id`,
+  photos: `SELECT json_build_object('id', id, 'batchId', batch_id, 'note', note, 'at', ${utc('taken_at')})::text AS row, id
+    FROM batch_photos WHERE household_id = :householdId AND removed_at IS NULL ORDER BY taken_at, id`,
 };
 
-const LOG = `SELECT '[' || coalesce(string_agg('{"id":"' || id || '","type":"' || type || '","device":' || to_json(device) || ',"body":' || body
-    || ',"at":"' || ${utc('happened_at')} || '"}', ',' ORDER BY seq), '') || ']' AS log
-  FROM batch_events WHERE household_id = :householdId AND batch_id = :batchId`; // prettier-ignore
+/** What of a row is too much to be read with all the others, by the name it has in the file. */
+const MORE: Readonly<Partial<Record<HouseholdPart, readonly [name: string, select: string]>>> = {
+  batches: ['events', `SELECT '[' || coalesce(string_agg('{"id":"' || id || '","type":"' || type || '","device":' || to_json(device) || ',"body":' || body
+    || ',"at":"' || ${utc('happened_at')} || '"}', ',' ORDER BY seq), '') || ']' AS more
+    FROM batch_events WHERE household_id = :householdId AND batch_id = :id`],
+  photos: ['image', `SELECT '"' || translate(encode(image, 'base64'), E'\\n', '') || '"' AS more FROM batch_photos WHERE household_id = :householdId AND id = :id`],
+}; // prettier-ignore
 
 /** Writes a household to a file. */
 @Injectable()
@@ -62,7 +68,7 @@ export class TakeOutService {
         yield `,\n"${part}":[`;
         let first = true;
         for (const { row, id } of await rowsOf(part)) {
-          yield `${first ? '' : ','}\n${id === undefined ? row : await this.withLog(row, id, householdId, transaction)}`;
+          yield `${first ? '' : ','}\n${id === undefined ? row : await this.whole(part, row, id, householdId, transaction)}`;
           first = false;
         }
         yield ']';
@@ -73,8 +79,9 @@ export class TakeOutService {
     }
   }
 
-  private async withLog(row: string, batchId: string, householdId: string, transaction: Transaction): Promise<string> {
-    const [found] = await this.sequelize.query<{ log: string }>(LOG, { replacements: { householdId, batchId }, type: QueryTypes.SELECT, transaction });
-    return `${row.slice(0, -1)}, "events" : ${found?.log ?? '[]'}}`;
+  private async whole(part: HouseholdPart, row: string, id: string, householdId: string, transaction: Transaction): Promise<string> {
+    const [name, select] = MORE[part] ?? ['', ''];
+    const [found] = await this.sequelize.query<{ more: string }>(select, { replacements: { householdId, id }, type: QueryTypes.SELECT, transaction });
+    return `${row.slice(0, -1)}, "${name}" : ${found?.more ?? 'null'}}`;
   }
 } // prettier-ignore

@@ -1,13 +1,13 @@
 import { ArgumentsHost, Catch, HttpException, Logger, type ExceptionFilter } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import { ConnectionError, ConnectionAcquireTimeoutError, DatabaseError } from 'sequelize';
-import type { FieldProblem, ProblemBody } from '@idle-kettle/contract';
+import { LARGEST_PHOTO_MB, type FieldProblem, type ProblemBody } from '@idle-kettle/contract';
 
 /** An error with everything a person needs to mend it. */
 export class ProblemException extends HttpException {
   constructor(
     status: number,
-    detail: string,
+    readonly detail: string,
     extra: { errors?: readonly FieldProblem[]; current?: unknown } = {},
   ) {
     super({ detail, ...extra }, status);
@@ -24,7 +24,7 @@ const TITLES: Readonly<Record<number, string>> = {
   404: 'Not found',
   409: 'Changed in the meantime',
   413: 'Too large',
-  415: 'Not JSON',
+  415: 'Not what is asked for',
   421: 'Not addressed to this kitchen',
   429: 'Too much at once',
   503: 'The database is away',
@@ -45,11 +45,14 @@ const databaseAway = (error: unknown): boolean => {
 export const BODY_LIMIT_KB = 512;
 
 /** What the framework itself refuses, in words of ours. */
-const FRAMEWORK_DETAILS: Readonly<Record<number, string>> = {
-  400: 'the message is not JSON; check its quotes and commas',
-  404: 'there is nothing at this address',
-  413: `the message is larger than ${BODY_LIMIT_KB} kB; send less at once`,
-};
+const frameworkDetail = (status: number, url: string): string | undefined =>
+  ({
+    400: 'the message is not JSON; check its quotes and commas',
+    404: 'there is nothing at this address',
+    413: /\/photos\//.test(url)
+      ? `a photo has at most ${LARGEST_PHOTO_MB} MB`
+      : `the message is larger than ${BODY_LIMIT_KB} kB; send less at once`,
+  })[status];
 
 /** Answers every error as problem+json (RFC 9457). */
 @Catch()
@@ -83,7 +86,7 @@ export class ProblemFilter implements ExceptionFilter {
       detail:
         detail ??
         (known
-          ? (FRAMEWORK_DETAILS[status] ?? known.message)
+          ? (frameworkDetail(status, request.originalUrl) ?? known.message)
           : status === 503
             ? 'the database does not answer; nothing was stored, try again in a moment'
             : 'something went wrong on the server; it has been logged'),

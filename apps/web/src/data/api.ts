@@ -21,6 +21,8 @@ const PATIENCE_MS = 8000;
 
 /**
  * One request to the API.
+ *
+ * @param body a file goes as it is, anything else as JSON
  * @throws ServerAway when there was no answer or the database is away, ApiProblem when the server refused
  */
 export async function request<T>(
@@ -34,8 +36,11 @@ export async function request<T>(
   try {
     response = await fetch(`/api${path}`, {
       method,
-      headers: { ...headers, ...(body !== undefined && { 'Content-Type': 'application/json' }) },
-      ...(body !== undefined && { body: JSON.stringify(body) }),
+      headers: {
+        ...headers,
+        ...(body !== undefined && { 'Content-Type': body instanceof Blob ? body.type : 'application/json' }),
+      },
+      ...(body !== undefined && { body: body instanceof Blob ? body : JSON.stringify(body) }),
       signal: AbortSignal.timeout(patience_ms),
     });
   } catch {

@@ -14,6 +14,7 @@ const KEY_OF: Readonly<Partial<Record<News['of'], readonly (readonly string[])[]
   shelf_moves: [keys.shelf],
   frozen_fruit: [keys.freezer],
   boil_lessons: [keys.lessons],
+  batch_photos: [['photos']],
   instruments: [keys.instruments],
   instrument_places: [keys.instruments],
 };

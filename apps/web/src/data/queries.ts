@@ -27,6 +27,7 @@ export const keys = {
   freezer: ['freezer'] as const,
   instruments: ['instruments'] as const,
   lessons: ['lessons'] as const,
+  photos: (batchId: string) => ['photos', batchId] as const,
   versions: (id: string) => ['formula-versions', id] as const,
 };
 

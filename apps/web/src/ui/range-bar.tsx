@@ -51,8 +51,6 @@ export function RangeBar({
   reason,
   spoken,
 }: RangeBarProps) {
-  const at = (value: number): number =>
-    Math.min(Math.max((value - scale[0]) / (scale[1] - scale[0] || 1), 0), 1) * 100;
   return (
     <section aria-label={spoken} className="border-b border-line py-2.5">
       <div className="flex justify-between gap-3 text-sm text-soft">
@@ -63,35 +61,51 @@ export function RangeBar({
         <span className={`display text-[23px] leading-tight ${TONE_TEXT[tone]}`}>{word}</span>
         <span className="text-right font-semibold">{figures}</span>
       </div>
-      {range && (
-        <div aria-hidden="true" className="relative mt-2 h-2.5 rounded-full bg-base-300">
-          {wanted && (
-            <div
-              className="absolute inset-y-0 rounded-full"
-              style={{
-                background: 'var(--wanted)',
-                left: `${at(wanted[0])}%`,
-                right: `${100 - at(wanted[1])}%`,
-              }}
-            />
-          )}
-          <div
-            className="absolute inset-y-[2px] min-w-1 rounded-full"
-            style={{
-              background: TONE_BAND[tone],
-              left: `${at(range.low)}%`,
-              right: `${100 - at(range.high)}%`,
-            }}
-          />
-          <div
-            className="absolute -top-1 h-4 w-[3px] -translate-x-1/2 rounded bg-base-content"
-            style={{ left: `${at(range.mid)}%` }}
-          />
-        </div>
-      )}
+      {range && <RangeTrack range={range} scale={scale} wanted={wanted} tone={tone} tick={range.mid} />}
       {reason !== undefined && reason !== '' && (
         <div className="mt-1.5 text-sm leading-snug text-soft">{reason}</div>
       )}
     </section>
+  );
+}
+
+interface RangeTrackProps {
+  readonly range: Range;
+  readonly scale: readonly [number, number];
+  readonly wanted?: readonly [number, number] | undefined;
+  readonly tone?: Tone;
+  /** Where the tick stands: the middle, or what came. */
+  readonly tick: number;
+}
+
+/** The track alone, with its zone, band and tick. Its words stand beside it. */
+export function RangeTrack({ range, scale, wanted, tone = 'plain', tick }: RangeTrackProps) {
+  const at = (value: number): number =>
+    Math.min(Math.max((value - scale[0]) / (scale[1] - scale[0] || 1), 0), 1) * 100;
+  return (
+    <div aria-hidden="true" className="relative mt-2 h-2.5 rounded-full bg-base-300">
+      {wanted && (
+        <div
+          className="absolute inset-y-0 rounded-full"
+          style={{
+            background: 'var(--wanted)',
+            left: `${at(wanted[0])}%`,
+            right: `${100 - at(wanted[1])}%`,
+          }}
+        />
+      )}
+      <div
+        className="absolute inset-y-[2px] min-w-1 rounded-full"
+        style={{
+          background: TONE_BAND[tone],
+          left: `${at(range.low)}%`,
+          right: `${100 - at(range.high)}%`,
+        }}
+      />
+      <div
+        className="absolute -top-1 h-4 w-[3px] -translate-x-1/2 rounded bg-base-content"
+        style={{ left: `${at(tick)}%` }}
+      />
+    </div>
   );
 }

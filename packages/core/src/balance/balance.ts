@@ -5,7 +5,15 @@ import { firmnessWord, type FirmnessWord } from '../pectin/index.js';
 import { jarsToHaveHot } from '../jars/index.js';
 import type { PotFormula, Warning } from '../formula/index.js';
 import { addInto, contentsAt, middleOf, type LineInput } from './contents.js';
-import { acidityOf, evaluate, type Outcome, type PotInput, type SetModel } from './evaluate.js';
+import {
+  acidityOf,
+  evaluate,
+  LEAST_BOIL_MIN,
+  SOFTENING_SAVES_MIN,
+  type Outcome,
+  type PotInput,
+  type SetModel,
+} from './evaluate.js';
 import { finishTemperature } from './finish-temperature.js';
 import { preparePot, type BalanceOptions, type PreparedPot } from './prepare.js';
 import { setReasons, type SetReason } from './set-reasons.js';
@@ -93,6 +101,13 @@ const LINEAR: ReadonlySet<LineInput> = new Set(['mass', 'soluble', 'insoluble'] 
 
 /** A spoonful of spice or salt cannot widen anything: below this share of the pot only acid and pectin are moved. */
 const TOO_LITTLE = 0.01;
+
+/** Minutes at the boil with the doubt of how much was boiled off before the sugar, where fruit was softened. */
+function withSoftening({ low, mid, high }: Range, { rules }: PreparedPot): Range {
+  if (!rules.softens || rules.rule.timedMinutes !== undefined) return { low, mid, high };
+  const [less, more] = [SOFTENING_SAVES_MIN.high - SOFTENING_SAVES_MIN.mid, SOFTENING_SAVES_MIN.mid - SOFTENING_SAVES_MIN.low]; // prettier-ignore
+  return { low: Math.max(mid - Math.hypot(mid - low, less), LEAST_BOIL_MIN), mid, high: mid + Math.hypot(high - mid, more) }; // prettier-ignore
+}
 
 /**
  * Mass, acid, pectin and jars of a pot from what goes in to what comes out.
@@ -216,7 +231,7 @@ export function balance(formula: PotFormula, options: BalanceOptions = {}): Bala
       volume_ml: at(AT.volume),
     },
     waterToBoilOff_kg: at(AT.waterOff),
-    boilMinutes: at(AT.minutes),
+    boilMinutes: withSoftening(at(AT.minutes), pot),
     pH: at(AT.pH, 14),
     titratableAcidityPercent: { low: acidity * (1 - doubt), mid: acidity, high: acidity * (1 + doubt) },
     set: {

@@ -27,6 +27,10 @@ const SOFTENING_MIN = 15;
 /** Longest boil with the sugar in: what has more water than that is simmered down first, as marmalade peel is. Common practice. */
 const LONGEST_SUGAR_BOIL_MIN = 30;
 const SHORTEST_SUGAR_BOIL_MIN = 4;
+/** What softening takes off the boil that follows, minutes; how long and how briskly it is done differs by the hand. Common practice. */
+export const SOFTENING_SAVES_MIN: Range = { low: 4, mid: 12, high: 20 };
+/** No gel is reached sooner once it boils, minutes. */
+export const LEAST_BOIL_MIN = 2;
 /** A timed boil is brought up over some minutes with the sugar in; cooling in the jar counts as some more. Vukov 1965 with common practice. */
 const BRINGING_UP_MIN = 5;
 const COOLING_MIN = 7;
@@ -83,6 +87,8 @@ export interface PotRules {
   readonly model: SetModel;
   readonly jars: readonly JarFill[];
   readonly curdTemperature_C: number;
+  /** Fruit is softened before the sugar goes in. */
+  readonly softens: boolean;
   /** What comes to the jars as a share of what is computed, as past batches of this kitchen tell. */
   readonly yieldShare: number;
 }
@@ -128,7 +134,7 @@ export interface Outcome {
 export function evaluate(
   contents: Contents,
   pot: Readonly<Record<PotInput, number>>,
-  { rule, model, jars, curdTemperature_C, yieldShare }: PotRules,
+  { rule, model, jars, curdTemperature_C, softens, yieldShare }: PotRules,
   pHKnown?: number,
 ): Outcome {
   const { mass, soluble, insoluble } = contents;
@@ -139,16 +145,16 @@ export function evaluate(
       : finishedMass(rule, pot.finish, 0, 0.5, contents);
   const pH = Math.max((pHKnown ?? pHOfContents(contents, guess)) + pot.pHModel, 0);
   const timed = rule.timedMinutes;
+  const toBoilOff = (1 - guess / mass) * (60 / pot.evaporation);
   const boilMinutes =
     timed !== undefined
       ? timed + BRINGING_UP_MIN
-      : Math.min(
-          Math.max(
-            (1 - guess / mass) * (60 / pot.evaporation) - SOFTENING_MIN * 0.8,
-            SHORTEST_SUGAR_BOIL_MIN,
-          ),
-          LONGEST_SUGAR_BOIL_MIN,
-        );
+      : Math.max(toBoilOff - (softens ? SOFTENING_SAVES_MIN.mid : 0), LEAST_BOIL_MIN);
+  // As far as inversion and pectin go: what has more water than a boil of that length is simmered down before the sugar.
+  const cooked =
+    timed !== undefined
+      ? boilMinutes
+      : Math.min(Math.max(toBoilOff - SOFTENING_SAVES_MIN.mid, SHORTEST_SUGAR_BOIL_MIN), LONGEST_SUGAR_BOIL_MIN); // prettier-ignore
   const solidsGuess = Math.min(soluble / Math.max(guess - insoluble, soluble, 1e-9), 0.9);
   const hot_C =
     rule.type === 'curd'
@@ -158,7 +164,7 @@ export function evaluate(
   const inversion =
     1 -
     Math.exp(
-      -inversionRate_perMin(1 - solidsGuess * 0.9, hot_C, pH) * (boilMinutes + COOLING_MIN) * pot.inversion,
+      -inversionRate_perMin(1 - solidsGuess * 0.9, hot_C, pH) * (cooked + COOLING_MIN) * pot.inversion,
     );
   const hexose = soluble > 0 ? Math.min(contents.hexose / soluble, 1) : 0;
   const invertShare = hexose + (1 - hexose) * inversion;
@@ -169,7 +175,7 @@ export function evaluate(
   const jarred = Math.max(finished - pot.film, 0) * (1 - pot.foam);
   const volume_ml = (jarred / density) * 1e6;
 
-  const left = pectinLeft(boilMinutes + (timed === undefined ? SOFTENING_MIN : 0), pH);
+  const left = pectinLeft(cooked + (timed === undefined ? SOFTENING_MIN : 0), pH);
   const highMethoxyl = ((contents.pectin * left * pot.pectinModel + contents.highMethoxyl) / finished) * 100;
   const lowMethoxyl = (contents.lowMethoxyl / finished) * 100;
   const firmness = ((): number => {

@@ -1,7 +1,7 @@
 import { times, within, type Range } from '../range/index.js';
 import { fillVolume_ml } from '../jars/index.js';
 import { panLoss_kgPerH } from '../water/index.js';
-import { ORDINARY_POT_KG, type PotFormula } from '../formula/index.js';
+import { ORDINARY_POT_KG, softeningIn, type PotFormula } from '../formula/index.js';
 import {
   addInto,
   contentsAt,
@@ -55,6 +55,7 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
       fill_ml: fillVolume_ml(jar, headspace_mm),
       ...(available !== undefined && { available }),
     })),
+    softens: softeningIn(formula.lines),
     yieldShare: formula.learned?.yieldShare?.mid ?? 1,
     curdTemperature_C: formula.finish.type === 'curd' ? formula.finish.temperature_C : 77,
   };

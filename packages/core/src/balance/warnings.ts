@@ -1,7 +1,7 @@
 import type { Range } from '../range/index.js';
 import { isProduce } from '../produce/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
-import { softens, STAGES, usualStage, type PotFormula, type PotLine, type Warning } from '../formula/index.js'; // prettier-ignore
+import { softeningIn, STAGES, usualStage, type PotFormula, type PotLine, type Warning } from '../formula/index.js'; // prettier-ignore
 import type { PreparedPot } from './prepare.js';
 import { inHalfPints } from './bracket.js';
 import type { FinishRule } from './finish.js';
@@ -101,7 +101,7 @@ const MIXING_SUGAR_KG = 0.06;
 function order({ formula }: PreparedPot): Warning[] {
   const { kind, method, lines } = formula;
   if (lines.every((line) => line.goesIn === undefined)) return [];
-  const softening = lines.some((line) => isProduce(line.ingredient) && softens(line.form));
+  const softening = softeningIn(lines);
   const at = ({ ingredient, goesIn }: PotLine): number =>
     STAGES.indexOf(goesIn ?? usualStage(kind, method, ingredient, softening));
   const sugar = lines.filter(

@@ -1,4 +1,4 @@
-import type { Form, Ingredient } from '../produce/index.js';
+import { isProduce, type Form, type Ingredient } from '../produce/index.js';
 import type { Kind, Method, Stage } from './document.js';
 
 const SOFT_FORMS: ReadonlySet<Form> = new Set(['juice', 'puree']);
@@ -37,3 +37,8 @@ export function usualStage(
 
 /** Fruit of this form has skin or flesh to soften before the sugar. */
 export const softens = (form: Form): boolean => !SOFT_FORMS.has(form);
+
+/** Whether fruit in these lines is softened before the sugar goes in. */
+export const softeningIn = (
+  lines: readonly { readonly ingredient: Ingredient; readonly form: Form }[],
+): boolean => lines.some(({ ingredient, form }) => isProduce(ingredient) && softens(form));

@@ -1,6 +1,6 @@
 import { documentOf } from '../testing/formula.js';
 import { logFrom } from '../testing/log.js';
-import { boilFrom, outcomeOf, type BatchEvent, type BatchOutcome } from './index.js';
+import { boilFrom, outcomeOf, rightnessOf, type BatchEvent, type BatchOutcome } from './index.js';
 
 const START = Date.parse('2026-10-03T15:00:00.000Z');
 const event = logFrom(START, 60_000);
@@ -84,4 +84,11 @@ test('jars measured by their owner count as they were measured, planned and fill
   expect(measured?.actual).toBeCloseTo(2500, 6);
   // Larger jars are fewer: what was computed to come out is the same.
   expect(measured?.planned?.mid).toBeCloseTo(named?.planned?.mid ?? NaN, 0);
+});
+
+test('how right foretellings were: within their range, and by how much the middle one missed', () => {
+  const of = (actual: number) => ({ planned: { low: 90, mid: 100, high: 112 }, actual });
+  expect(rightnessOf([of(90), of(112), of(89), of(130)])).toEqual({ count: 4, within: 2, missed: expect.closeTo(0.115, 9) as number }); // prettier-ignore
+  expect(rightnessOf([of(104), of(60), of(100)]).missed).toBeCloseTo(0.04, 9);
+  expect(rightnessOf([])).toEqual({ count: 0, within: 0, missed: 0 });
 });

@@ -30,7 +30,7 @@ export const byResult = (shows: Boil['shows']): Boil['shows'] =>
   shows.toSorted((a, b) => SHOW_RESULTS.indexOf(a.result) - SHOW_RESULTS.indexOf(b.result));
 
 /** This near to boiling water the pot boils, K: its first bubbles are local. Common practice. */
-const AT_THE_BOIL_K = 0.5;
+export const AT_THE_BOIL_K = 0.5;
 
 /**
  * A batch's plan against what happened: the formula as it was written, in the kitchen as its log has it, against the log.
@@ -65,4 +65,30 @@ export function outcomeOf(document: FormulaDocument, boil: Boil, kitchen: Kitche
     shows: byResult(boil.shows),
     score: boil.score,
   };
+} // prettier-ignore
+
+/** What was foretold of a thing, and what came; both in the unit of that thing. */
+export interface Foretelling {
+  readonly planned: Range;
+  readonly actual: number;
+}
+
+/** How right a number of foretellings were. */
+export interface Rightness {
+  readonly count: number;
+  /** How many came out within their range, which is meant to hold nine of ten. */
+  readonly within: number;
+  /** By how much the middle one of them missed the middle of its range, as a share of it; 0 where there is none. */
+  readonly missed: number;
+}
+
+export const isWithin = ({ planned, actual }: Foretelling): boolean =>
+  actual >= planned.low && actual <= planned.high;
+
+/** @param foretold with a middle above 0 */
+export function rightnessOf(foretold: readonly Foretelling[]): Rightness {
+  const missed = foretold.map(({ planned, actual }) => Math.abs(actual / planned.mid - 1)).sort((a, b) => a - b);
+  const half = Math.floor(missed.length / 2);
+  const middle = missed.length % 2 === 0 ? ((missed[half - 1] ?? 0) + (missed[half] ?? 0)) / 2 : (missed[half] ?? 0);
+  return { count: foretold.length, within: foretold.filter(isWithin).length, missed: middle };
 } // prettier-ignore

@@ -3,7 +3,7 @@ import { isProduce } from '../produce/index.js';
 import {
   lineFromText,
   readFormula,
-  softens,
+  softeningIn,
   STAGES,
   usualStage,
   withoutPlace,
@@ -28,7 +28,7 @@ export interface PotOfBatch {
 
 /** Lines of sweetener that wait for soft skins or for the full boil. */
 export function laterSugar({ kind, method, lines }: PotFormula): readonly PotLine[] {
-  const softening = lines.some(({ ingredient, form }) => isProduce(ingredient) && softens(form));
+  const softening = softeningIn(lines);
   return lines.filter(
     ({ ingredient, goesIn }) =>
       ingredient.category === 'sweetener' &&

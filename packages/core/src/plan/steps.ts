@@ -1,6 +1,6 @@
 import { EVAPORATION_PER_H, FILL_WITHOUT_FOAM, type Balance } from '../balance/index.js';
 import { isProduce } from '../produce/index.js';
-import { softens, STAGES, usualStage, type PotFormula, type Stage } from '../formula/index.js';
+import { softeningIn, STAGES, usualStage, type PotFormula, type Stage } from '../formula/index.js';
 import type { Keeping } from '../keeping/index.js';
 import { hoursToLose, type Vessel } from '../kettle/index.js';
 import { preparationOf } from './preparation.js';
@@ -79,7 +79,7 @@ export function planSteps(
   { hands = 1, load = USUAL_LOAD, vessel = 'low-stove', with: taken = USUALLY_TAKEN }: PlanOptions = {},
 ): PlanStep[] {
   const { kind, method, lines, finish } = formula;
-  const softening = lines.some(({ ingredient, form }) => isProduce(ingredient) && softens(form));
+  const softening = softeningIn(lines);
   const at = (...stages: Stage[]): number[] =>
     lines.filter(({ ingredient, goesIn }) => stages.includes(goesIn ?? usualStage(kind, method, ingredient, softening))).map(({ index }) => index);
   const step = (code: string, text: string, mode: Hands, least: number, most: number, more: Partial<PlanStep> = {}): PlanStep => ({ code, text, hands: mode, least: Math.round(least), most: Math.round(Math.max(most, least)), lines: [], ...more });

@@ -1,7 +1,7 @@
 import type { BroughtIn } from '@idle-kettle/contract';
 import { broughtWords, unreadable } from './files.js';
 
-const NONE = { kitchens: 0, preparedWeights: 0, formulas: 0, batches: 0, events: 0, lots: 0, moves: 0, frozenFruit: 0 }; // prettier-ignore
+const NONE = { kitchens: 0, preparedWeights: 0, formulas: 0, batches: 0, events: 0, lots: 0, moves: 0, frozenFruit: 0, photos: 0 }; // prettier-ignore
 const words = (added: Partial<BroughtIn['added']>, already: Partial<BroughtIn['added']> = {}, attestationsLeftOut = 0): string => broughtWords({ added: { ...NONE, ...added }, already: { ...NONE, ...already }, attestationsLeftOut }).join(' '); // prettier-ignore
 
 test('what came in, counted', () => {

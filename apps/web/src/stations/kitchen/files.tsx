@@ -41,6 +41,7 @@ export function broughtWords({ added, already, attestationsLeftOut }: BroughtIn)
     added.formulas > 0 && counted(added.formulas, 'formula'),
     added.kitchens > 0 && counted(added.kitchens, 'kitchen'),
     added.preparedWeights > 0 && counted(added.preparedWeights, 'weighing'),
+    added.photos > 0 && counted(added.photos, 'photo'),
     added.frozenFruit > 0 && counted(added.frozenFruit, 'bag of frozen fruit', 'bags of frozen fruit'),
   ].filter((part) => part !== false);
   return [

@@ -1,6 +1,6 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
-import { useDeferredValue, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { KINDS, kitchenFraction, type Kind } from '@idle-kettle/core';
@@ -12,6 +12,8 @@ import { fruitStyle } from '../../ui/fruit-colour.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
 
+const HowRight = lazy(() => import('./how-right.js'));
+
 const PAGE = 40;
 /** Side by side on one screen. */
 const MOST_COMPARED = 4;
@@ -22,6 +24,8 @@ export function Logbook() {
   const [typed, setTyped] = useState('');
   const search = useDeferredValue(typed.trim());
   const [kind, setKind] = useState<Kind | ''>('');
+  const theme = useTheme();
+  const [right, setRight] = useState(false);
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const batches = useInfiniteQuery({
     queryKey: [...keys.batches, 'logbook', search, kind],
@@ -56,7 +60,17 @@ export function Logbook() {
             </option>
           ))}
         </select>
+        <button type="button" className="btn" aria-expanded={right} onClick={() => setRight(!right)}>
+          {right ? 'Put the pictures away' : 'How right were the forecasts?'}
+        </button>
       </div>
+      {right && (
+        <div className="mb-4">
+          <Suspense fallback={<Loading />}>
+            <HowRight batches={all} theme={theme} />
+          </Suspense>
+        </div>
+      )}
       {batches.isPending && !batches.isError && <Loading />}
       {batches.isError && all.length === 0 && (
         <Notice title="The logbook cannot be fetched" tone="care">

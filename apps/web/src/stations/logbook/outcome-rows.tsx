@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import type { BatchOutcome, Range } from '@idle-kettle/core';
+import { isWithin, type BatchOutcome, type Foretelling, type Range } from '@idle-kettle/core';
 import { SET_WORDS } from '../../batch/words.js';
 import type { Formats } from '../../ui/habit.js';
 import type { Told } from './use-told.js';
@@ -10,11 +10,13 @@ export interface OutcomeRow {
   readonly planned: string;
   readonly happened: string;
   readonly off: boolean;
+  /** To be drawn, where both are known. */
+  readonly bar: Foretelling | undefined;
 }
 
 const NOTHING = '—';
-const outside = (range: Range | undefined, value: number | undefined): boolean =>
-  range !== undefined && value !== undefined && (value < range.low || value > range.high);
+const foretelling = ({ planned, actual }: BatchOutcome['boil']): Foretelling | undefined =>
+  planned === undefined || actual === undefined ? undefined : { planned, actual };
 const minutes = (value: number): string => `${Math.round(value)} min`;
 const span = ({ low, high }: Range): string =>
   Math.round(low) === Math.round(high) ? minutes(high) : `${Math.round(low)}–${minutes(high)}`;
@@ -25,30 +27,35 @@ const READ_K = 0.5;
 
 /** What was planned of a batch against what happened. */
 export function outcomeRows({ stop, boil, yield_ml, seals }: BatchOutcome, formats: Formats): OutcomeRow[] {
+  const [inJars, atTheBoil] = [foretelling(yield_ml), foretelling(boil)];
   return [
     {
       name: 'stopped at',
       planned: stop.planned_C === undefined ? NOTHING : formats.temperature(stop.planned_C),
       happened: stop.actual_C === undefined ? NOTHING : formats.temperature(stop.actual_C),
       off: stop.planned_C !== undefined && stop.actual_C !== undefined && Math.abs(stop.planned_C - stop.actual_C) > READ_K,
+      bar: undefined,
     },
     {
       name: 'at the boil',
       planned: boil.planned === undefined ? NOTHING : span(boil.planned),
       happened: boil.actual === undefined ? NOTHING : minutes(boil.actual),
-      off: outside(boil.planned, boil.actual),
+      off: atTheBoil !== undefined && !isWithin(atTheBoil),
+      bar: atTheBoil,
     },
     {
       name: 'in jars',
       planned: yield_ml.planned === undefined ? NOTHING : `${together(formats.volume(yield_ml.planned.low))} to ${together(formats.volume(yield_ml.planned.high))}`,
       happened: yield_ml.actual === undefined ? NOTHING : formats.volume(yield_ml.actual),
-      off: outside(yield_ml.planned, yield_ml.actual),
+      off: inJars !== undefined && !isWithin(inJars),
+      bar: inJars,
     },
     {
       name: 'sealed',
       planned: seals.jars === 0 ? NOTHING : `all ${seals.jars}`,
       happened: seals.jars === 0 ? NOTHING : seals.sealed + seals.failed === 0 ? 'not pressed' : `${seals.sealed}${seals.failed > 0 ? `, ${seals.failed} not` : ''}`,
       off: seals.failed > 0,
+      bar: undefined,
     },
   ];
 } // prettier-ignore

@@ -8,8 +8,10 @@ import { logEvent } from '../../data/log-event.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
 import { useFormats } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
+import { RangeTrack } from '../../ui/range-bar.js';
 import { Loading, Page } from '../../ui/page.js';
 import { ForTheShow } from './for-the-show.js';
+import { Photos } from './photos.js';
 import { outcomeRows, saidRows } from './outcome-rows.js';
 import { useTold, type Told } from './use-told.js';
 
@@ -76,6 +78,7 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
           </div>
         )}
         <Said told={told} />
+        <Photos batchId={id} title={document.title} alone={alone} />
         <Score told={told} />
         {alone && <ForTheShow told={told} />}
         <p className="flex flex-wrap gap-x-5">
@@ -102,10 +105,13 @@ function Planned({ told }: { readonly told: Told }) {
         </tr>
       </thead>
       <tbody>
-        {outcomeRows(told.outcome, formats).map(({ name, planned, happened, off }) => (
+        {outcomeRows(told.outcome, formats).map(({ name, planned, happened, off, bar }) => (
           <tr key={name} className="border-t border-line">
             <th scope="row" className="py-2 pr-2 font-normal text-soft">{name}</th>
-            <td className="py-2 pr-2">{planned}</td>
+            <td className="py-2 pr-4">
+              {planned}
+              {bar && <RangeTrack range={bar.planned} scale={[0, 1.25 * Math.max(bar.planned.high, bar.actual)]} tone={off ? 'watch' : 'plain'} tick={bar.actual} />}
+            </td>
             <td className={`py-2 font-bold ${off ? 'text-watch' : ''}`}>
               {happened}
               {off && <span className="block text-sm font-normal">not as planned</span>}

@@ -1,0 +1,58 @@
+import sharp, { type Metadata } from 'sharp';
+import { LARGEST_PHOTO_MB } from '@idle-kettle/contract';
+import { ProblemException } from '../http/problem.filter.js';
+
+/** A photo as it is kept: WebP, upright, without anything but the picture. */
+export interface Developed {
+  readonly image: Buffer;
+  /** The same, for lists. */
+  readonly small: Buffer;
+  /** Pixels of `image`. */
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The longer side of what is kept, pixels: enough for a screen and a hand's breadth of paper. */
+const LONGEST = 1600;
+const LONGEST_SMALL = 480;
+/** A picture of more is refused before it is unpacked, pixels. */
+const MOST_PIXELS = 100_000_000;
+const QUALITY = 80;
+const FORMATS: readonly string[] = ['jpeg', 'png', 'webp'];
+
+const notAPhoto = (): ProblemException =>
+  new ProblemException(400, 'this is not a photo that can be read', {
+    errors: [{ path: 'photo', message: 'choose a JPEG, PNG or WebP picture' }],
+  });
+
+/**
+ * A picture made ready to keep: what it is told by its content, never by its name or type; place, camera and day it carries are left
+ * behind.
+ *
+ * @throws ProblemException 400 when it is no picture of a known kind, or is cut short; 413 when it is too large
+ */
+export async function developed(bytes: Buffer): Promise<Developed> {
+  if (bytes.length > LARGEST_PHOTO_MB * 1e6)
+    throw new ProblemException(413, `a photo has at most ${LARGEST_PHOTO_MB} MB; this one has ${(bytes.length / 1e6).toFixed(0)}`); // prettier-ignore
+  const open = () => sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+  let found: Metadata;
+  try {
+    found = await open().metadata();
+  } catch {
+    throw notAPhoto();
+  }
+  if (!FORMATS.includes(found.format)) throw notAPhoto();
+  try {
+    const { data: image, info } = isClean(found)
+      ? await open().raw().toBuffer({ resolveWithObject: true }).then(({ info }) => ({ data: bytes, info }))
+      : await open().autoOrient().resize({ width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true }).webp({ quality: QUALITY }).toBuffer({ resolveWithObject: true });
+    const small = await sharp(image).resize({ width: LONGEST_SMALL, height: LONGEST_SMALL, fit: 'inside', withoutEnlargement: true }).webp({ quality: QUALITY }).toBuffer();
+    return { image, small, width: info.width, height: info.height };
+  } catch {
+    throw notAPhoto();
+  }
+} // prettier-ignore
+
+/** Kept like this before: it comes back from a household's file as it went out, and loses nothing by being packed again. */
+const isClean = ({ format, width, height, exif, xmp, iptc, icc, comments, pages, orientation }: Metadata): boolean =>
+  format === 'webp' && Math.max(width, height) <= LONGEST && (pages ?? 1) === 1 && [exif, xmp, iptc, icc, comments, orientation].every((each) => each === undefined); // prettier-ignore
