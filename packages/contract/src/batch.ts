@@ -75,6 +75,8 @@ export interface BatchSummary {
     /** Minutes at the boil with the sugar in. */
     readonly boil_min: Foretelling | null;
   };
+  /** When the jars should be ready, or it is to be begun, of a batch that has only been planned. */
+  readonly planned: { readonly by: 'ready' | 'start'; readonly at: string } | null;
   /** Lids to press: from when on; null where there is nothing to press. */
   readonly sealsDueAt: string | null;
   readonly createdAt: string;

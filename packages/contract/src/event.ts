@@ -51,6 +51,14 @@ export class StepBody {
 export class LightBody {
   @Within(60, 140, 'write where to stop, 60 to 140 °C') gelTemperature_C!: number;
   @Within(60, 120, 'write where water boils, 60 to 120 °C') boilingPoint_C!: number;
+
+  @IsOptional()
+  @IsUUID(undefined, { message: 'write the id of the pan it is in' })
+  pan?: string;
+
+  @IsOptional()
+  @IsUUID(undefined, { message: 'write the id of the ring it is on' })
+  ring?: string;
 }
 
 /** What an instrument's value carries besides; the server fills it in. */

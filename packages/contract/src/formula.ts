@@ -32,6 +32,7 @@ import {
   type Method,
   type Processing,
   type Ripeness,
+  type ShowResult,
   type Stage,
 } from '@idle-kettle/core';
 import { Day, Percent, PH, Text, Within } from './rules.js';
@@ -326,6 +327,13 @@ export interface FormulaVersion {
   readonly revision: number;
   readonly document: FormulaBody;
   readonly savedAt: string;
+  /** What batches that were laid out by it won at shows, the best of each. */
+  readonly prizes: readonly {
+    readonly batchId: string;
+    readonly show: string;
+    readonly class: string;
+    readonly result: ShowResult;
+  }[];
 }
 
 export interface FormulaView {

@@ -144,6 +144,14 @@ export type HouseholdFile = HouseholdFrame & { readonly exportedAt: string } & {
   readonly [P in HouseholdPart]: readonly InstanceType<(typeof HOUSEHOLD_PARTS)[P]>[];
 };
 
+/** Which batches the book tells of; all of them without a year. */
+export class BookOf {
+  @IsOptional()
+  @Type(() => Number)
+  @Count(1900, 2999, 'write a year, as 2026')
+  year?: number;
+}
+
 /** What came in. */
 export interface BroughtIn {
   /** New here, by part; `events` are those of batches. */

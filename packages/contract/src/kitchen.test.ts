@@ -32,6 +32,10 @@ test('the usual pan, with the strongest ring under it; other vessels do not coun
     heat_W: 1575,
   });
   expect(kitchenOf(settings({ vessels }), NOW)).not.toHaveProperty('pan');
+  // Every pan and every ring whose power is known, for a boil that says what it is on.
+  const { pans, rings } = kitchenOf(settings({ vessels: [...vessels, { id: 's', name: 'Slow', kind: 'slow-cooker' }], burners: [...burners] }), NOW); // prettier-ignore
+  expect(pans).toEqual([{ id: 'p', capacity_l: 16, evaporation_kgPerH: 2.1 }, { id: 'q', capacity_l: 5 }]); // prettier-ignore
+  expect(rings?.map(({ id }) => id)).toEqual(['a', 'b']);
 });
 
 test('only jars that were measured beat the table', () => {

@@ -109,7 +109,9 @@ export function kitchenOf(
     pressure_kPa != null && pressureReadAt != null && at - Date.parse(pressureReadAt) < PRESSURE_HOLDS_H * 3_600_000; // prettier-ignore
   const vessel = gear?.vessels.find(({ id }) => id === gear.usualPanId);
   // A sugar boil stands on the strongest ring.
-  const heat_W = Math.max(0, ...(gear?.burners ?? []).map(({ kind, power_kW }) => (power_kW === undefined ? 0 : burnerHeat_W(kind, power_kW)))); // prettier-ignore
+  const rings = (gear?.burners ?? []).flatMap(({ id, kind, power_kW }) => (power_kW === undefined ? [] : [{ id, heat_W: burnerHeat_W(kind, power_kW) }])); // prettier-ignore
+  const heat_W = Math.max(0, ...rings.map((ring) => ring.heat_W));
+  const pans = (gear?.vessels ?? []).flatMap(({ id, kind, capacity_l, evaporation_kgPerH }) => (kind === 'pan' ? [{ id, ...(capacity_l !== undefined && { capacity_l }), ...(evaporation_kgPerH !== undefined && { evaporation_kgPerH }) }] : [])); // prettier-ignore
   const pan: Pan = {
     ...(vessel?.capacity_l !== undefined && { capacity_l: vessel.capacity_l }),
     ...(vessel?.evaporation_kgPerH !== undefined && { evaporation_kgPerH: vessel.evaporation_kgPerH }),
@@ -123,6 +125,8 @@ export function kitchenOf(
     ...(gear && gear.pectins.length > 0 && { pectins: gear.pectins }),
     ...(jars && jars.length > 0 && { jars }),
     ...(Object.keys(pan).length > 0 && { pan }),
+    ...(pans.length > 0 && { pans }),
+    ...(rings.length > 0 && { rings }),
     ...(prepared.length > 0 && { prepared }),
   };
   return lessons && gear?.learning?.used !== false ? taught(kitchen, lessons) : kitchen;

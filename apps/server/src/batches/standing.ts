@@ -67,6 +67,7 @@ export function batchStanding(
     score: boil.score ?? null,
     best: best ? { show: best.show, class: best.class, result: best.result } : null,
     outcome: { yield_ml: foretelling(yield_ml), boil_min: foretelling(boiled) },
+    planned: boil.wish && boil.phase === 'cold' ? { by: boil.wish.by, at: new Date(boil.wish.at).toISOString() } : null, // prettier-ignore
     sealsDueAt: seals.phase === 'cooling' || seals.phase === 'due' ? isoOrNull(seals.dueAt) : null,
     createdAt: created_at.toISOString(),
     updatedAt: updated_at.toISOString(),

@@ -46,6 +46,12 @@ export const DEMO_GEAR: KitchenGear = {
   jars: [{ size: '340-g', stock: 24 }, { size: '454-g', stock: 11 }, { size: '190-ml', stock: 18 }, { size: '125-ml', stock: 30 }],
 }; // prettier-ignore
 
+/** Where sugar boils in it: the wide pan on the big ring. */
+export const DEMO_STOVE = {
+  pan: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e11',
+  ring: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e21',
+} as const;
+
 export interface DemoBatch {
   readonly document: FormulaDocument;
   /** How long ago the pot went on. */
@@ -106,7 +112,7 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
     document: APRICOT,
     minutesAgo: 19 * DAY,
     softened: 12,
-    heat_W: 1700,
+    heat_W: 2200,
     minutesBetweenReadings: 1.5,
     finished: {
       jars: [{ size: '340-g', full: 7, part: 0.75 }],

@@ -21,7 +21,14 @@ import { PhotoService } from '../photos/photo.service.js';
 import { FreezerService } from '../freezer/freezer.service.js';
 import { ShelfService } from '../shelf/shelf.service.js';
 import { drawnJars } from './drawn-jars.js';
-import { DEMO_BATCHES, DEMO_FREEZER, DEMO_GEAR, DEMO_KITCHEN, type DemoBatch } from './household.js';
+import {
+  DEMO_BATCHES,
+  DEMO_FREEZER,
+  DEMO_GEAR,
+  DEMO_KITCHEN,
+  DEMO_STOVE,
+  type DemoBatch,
+} from './household.js';
 
 const MINUTE_MS = 60_000;
 const DAY_MIN = 24 * 60;
@@ -72,6 +79,7 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
   add('light', 0, {
     gelTemperature_C: Math.round(pot.finish.temperature_C.mid * 10) / 10,
     boilingPoint_C: DEMO_KITCHEN.boilingPoint_C,
+    ...(batch.document.kind !== 'fruit-butter' && DEMO_STOVE),
   });
   add('sugar-in', softened, {});
   const end = batch.finished ? softened + boil.end_s / 60 : batch.minutesAgo - 0.5;

@@ -10,6 +10,7 @@ import type {
   SaveDocument,
 } from '@idle-kettle/contract';
 import { saveDocument } from '../database/save-document.js';
+import { StandingService } from '../batches/standing.service.js';
 import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
@@ -26,12 +27,24 @@ const view = (formula: Formula): FormulaView => ({
   updatedAt: formula.updatedAt.toISOString(),
 });
 
+type Won = FormulaVersion['prizes'][number] & { readonly laidOutAt: string };
+
+/** Batches laid out by a formula that won something. */
+const WON = `
+  SELECT coalesce(json_agg(jsonb_build_object('batchId', standing.batch_id, 'laidOutAt', standing.summary ->> 'createdAt') || (standing.summary -> 'best')
+    ORDER BY standing.created_at), '[]')
+  FROM batch_standings standing JOIN batches batch ON batch.id = standing.batch_id
+  WHERE standing.household_id = :householdId AND batch.formula_id = :id AND NOT standing.removed
+    AND standing.summary -> 'best' ->> 'result' IN ('first', 'second', 'third', 'commended')`;
+const isBetween = (at: number, from: number, to: number): boolean => at >= from && at < to;
+
 @Injectable()
 export class FormulaService {
   constructor(
     @InjectModel(Formula) private readonly formulas: typeof Formula,
     @InjectModel(FormulaVersionRow) private readonly kept: typeof FormulaVersionRow,
     private readonly households: HouseholdService,
+    private readonly standings: StandingService,
     private readonly clock: Clock,
   ) {}
 
@@ -78,11 +91,14 @@ export class FormulaService {
       order: [['revision', 'DESC']],
       limit: 200,
     });
-    return found.map(({ revision, document, savedAt }) => ({
+    const won = JSON.parse(await this.standings.list(WON, { id })) as Won[];
+    return found.map(({ revision, document, savedAt }, i) => ({
       revision,
       document,
       savedAt: savedAt.toISOString(),
-    }));
+      // The version a batch was made by is the one that counted when it was laid out.
+      prizes: won.filter(({ laidOutAt }) => isBetween(Date.parse(laidOutAt), i === found.length - 1 ? 0 : savedAt.getTime(), found[i - 1]?.savedAt.getTime() ?? Infinity)).map(({ laidOutAt: _at, ...prize }) => prize),
+    })); // prettier-ignore
   }
 
   async mark(id: string, { favourite, archived }: MarkFormula): Promise<FormulaView> {

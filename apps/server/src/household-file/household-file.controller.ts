@@ -1,7 +1,20 @@
-import { Body, Controller, Get, Header, HttpCode, Param, Post, Res } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  Post,
+  Query,
+  Res,
+  StreamableFile,
+} from '@nestjs/common';
 import type { Response } from 'express';
-import type { BroughtIn } from '@idle-kettle/contract';
+import { BookOf, type BroughtIn } from '@idle-kettle/contract';
 import { notFound } from '../http/problem.filter.js';
+import { BookService } from './book.service.js';
+import { CalendarService } from './calendar.service.js';
 import { BringInService } from './bring-in.service.js';
 import { SHEETS, SheetService, type Sheet } from './sheet.service.js';
 import { TakeOutService } from './take-out.service.js';
@@ -14,6 +27,8 @@ export class HouseholdFileController {
     private readonly takeOut: TakeOutService,
     private readonly bringIn: BringInService,
     private readonly sheets: SheetService,
+    private readonly books: BookService,
+    private readonly calendars: CalendarService,
   ) {}
 
   /** Everything in one file, written as it is read. */
@@ -32,6 +47,24 @@ export class HouseholdFileController {
   @HttpCode(200)
   take(@Body() file: unknown): Promise<BroughtIn> {
     return this.bringIn.take(file);
+  }
+
+  /** The shelf and every batch as it went, to read and to print. */
+  @Get('book.pdf')
+  async book(@Query() { year }: BookOf): Promise<StreamableFile> {
+    const pdf = await this.books.pdf(year);
+    return new StreamableFile(pdf, {
+      type: 'application/pdf',
+      disposition: 'attachment; filename="book.pdf"',
+    });
+  }
+
+  /** What there is to think of, for a calendar. */
+  @Get('calendar.ics')
+  @Header('Content-Type', 'text/calendar; charset=utf-8')
+  @Header('Content-Disposition', 'attachment; filename="calendar.ics"')
+  calendar(): Promise<string> {
+    return this.calendars.ics();
   }
 
   /** A table for a spreadsheet; a cell cannot become a formula there. */

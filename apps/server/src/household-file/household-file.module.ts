@@ -1,15 +1,18 @@
 import { Module } from '@nestjs/common';
 import { BatchModule } from '../batches/batch.module.js';
 import { ShelfModule } from '../shelf/shelf.module.js';
+import { KitchenModule } from '../kitchens/kitchen.module.js';
+import { BookService } from './book.service.js';
 import { BringInService } from './bring-in.service.js';
+import { CalendarService } from './calendar.service.js';
 import { HouseholdFileController } from './household-file.controller.js';
 import { SheetService } from './sheet.service.js';
 import { TakeOutService } from './take-out.service.js';
 
 /** Everything of a household, out and in again. */
 @Module({
-  imports: [BatchModule, ShelfModule],
+  imports: [BatchModule, KitchenModule, ShelfModule],
   controllers: [HouseholdFileController],
-  providers: [TakeOutService, BringInService, SheetService],
+  providers: [TakeOutService, BringInService, SheetService, BookService, CalendarService],
 })
 export class HouseholdFileModule {}

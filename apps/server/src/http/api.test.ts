@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { STARTERS } from '@idle-kettle/core';
-import { emptyGear, type BatchView, type EventPage, type FormulaVersion, type FormulaView, type KitchenView, type ProblemBody } from '@idle-kettle/contract'; // prettier-ignore
+import { emptyGear, type BatchView, type EventPage, type KitchenView, type ProblemBody } from '@idle-kettle/contract'; // prettier-ignore
 import { damsonJam, newBatch, reading, startTestApp, type TestApp } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 
@@ -229,67 +228,6 @@ describe('a batch that was only planned', () => {
       .send({ events: [reading(96)] })
       .expect(200);
     await kitchen.http.delete(`/api/batches/${id}`).expect(409);
-  });
-});
-
-describe('formulas', () => {
-  test('kept, listed, changed, taken out', async () => {
-    const id = randomUUID();
-    await kitchen.http.put(`/api/formulas/${id}`).send({ document: damsonJam(), revision: 0 }).expect(200);
-    expect((await kitchen.http.get('/api/formulas').expect(200)).body).toHaveLength(1);
-    await kitchen.http.get(`/api/formulas/${id}`).expect(200);
-    await kitchen.http.delete(`/api/formulas/${id}`).expect(204);
-    await kitchen.http.get(`/api/formulas/${id}`).expect(404);
-  });
-
-  test('every saving is a version that can be read again; marks change none of them', async () => {
-    const id = randomUUID();
-    const save = (title: string, revision: number) =>
-      kitchen.http.put(`/api/formulas/${id}`).send({ document: damsonJam({ title }), revision });
-    await save('First', 0).expect(200);
-    await save('First', 1).expect(200);
-    await save('Second', 1).expect(200);
-    const versions = async () => (await kitchen.http.get(`/api/formulas/${id}/versions`).expect(200)).body as FormulaVersion[]; // prettier-ignore
-    expect((await versions()).map((each) => [each.revision, each.document.title])).toEqual([
-      [2, 'Second'],
-      [1, 'First'],
-    ]);
-    await kitchen.http.patch(`/api/formulas/${id}`).send({ favourite: true, archived: true }).expect(200);
-    const { body } = await kitchen.http.patch(`/api/formulas/${id}`).send({ archived: false }).expect(200);
-    expect(body).toMatchObject({ favourite: true, archivedAt: null, revision: 2 });
-    expect(await versions()).toHaveLength(2);
-    await kitchen.http.delete(`/api/formulas/${id}`).expect(204);
-    await kitchen.http.get(`/api/formulas/${id}/versions`).expect(404);
-  });
-
-  test('the starter set is laid in once, and what was renamed or put away does not come back over it', async () => {
-    const lay = async () => (await kitchen.http.post('/api/formulas/starters').expect(200)).body as FormulaView[]; // prettier-ignore
-    const first = await lay();
-    expect(first).toHaveLength(STARTERS.length);
-    await kitchen.http.patch(`/api/formulas/${first[0]?.id}`).send({ archived: true }).expect(200);
-    expect(await lay()).toHaveLength(STARTERS.length);
-  });
-
-  test('one that cannot be computed is refused with every problem by its path', async () => {
-    const document = damsonJam({
-      method: 'no-gel',
-      lines: [
-        { amount: '2 cupz', ingredient: 'damson' },
-        { amount: '1000 kg', ingredient: 'white-sugar' },
-        { amount: '1 kg', ingredient: 'unobtainium' },
-      ],
-    });
-    const { body } = await kitchen.http
-      .put(`/api/formulas/${randomUUID()}`)
-      .send({ document, revision: 0 })
-      .expect(400);
-    expect(paths(body)).toEqual([
-      'document.method',
-      'document.lines[0].amount',
-      'document.lines[1].amount',
-      'document.lines[2].ingredient',
-    ]);
-    expect((body as ProblemBody).errors?.[1]?.message).toContain('did you mean "cups"?');
   });
 });
 

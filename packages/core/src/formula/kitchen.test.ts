@@ -2,7 +2,7 @@ import { balance, type Balance } from '../balance/index.js';
 import { burnerHeat_W } from '../kettle/index.js';
 import { computeFormula } from '../keeping/index.js';
 import { documentOf, POWDER } from '../testing/formula.js';
-import { readFormula, type FormulaDocument, type Kitchen } from './index.js';
+import { onStove, readFormula, type FormulaDocument, type Kitchen } from './index.js';
 
 const made = (document: FormulaDocument, kitchen: Kitchen): Balance => {
   const result = balance(readFormula(document, { altitude_m: 300, ...kitchen }).formula);
@@ -60,6 +60,31 @@ test('a pan that drives off more shortens the boil; one too small is named', () 
     made(DAMSON, { pan: { capacity_l } }).warnings.map(({ code }) => code);
   expect(codes(16)).not.toContain('pan-too-small');
   expect(codes(6)).toContain('pan-too-small');
+});
+
+describe('a boil that says which pan and ring it is on', () => {
+  const kitchen: Kitchen = {
+    pan: { capacity_l: 16, evaporation_kgPerH: 2.1, heat_W: 1575 },
+    pans: [{ id: 'wide', capacity_l: 16, evaporation_kgPerH: 2.1 }, { id: 'steel', capacity_l: 8 }],
+    rings: [{ id: 'big', heat_W: 1575 }, { id: 'back', heat_W: 787.5 }],
+    learned: { heat_W: { low: 1200, mid: 1500, high: 1800 }, stoves: [{ pan: 'steel', ring: 'back', heat_W: { low: 600, mid: 700, high: 800 } }] },
+  }; // prettier-ignore
+
+  test('nothing said: the usual ones', () => {
+    expect(onStove(kitchen, {})).toBe(kitchen);
+  });
+
+  test('the pan’s own evaporation, less on a weaker ring than the one it was measured on', () => {
+    expect(onStove(kitchen, { pan: 'wide', ring: 'big' }).pan).toEqual({ capacity_l: 16, evaporation_kgPerH: 2.1, heat_W: 1575 }); // prettier-ignore
+    expect(onStove(kitchen, { pan: 'wide', ring: 'back' }).pan).toEqual({ capacity_l: 16, evaporation_kgPerH: 1.05, heat_W: 787.5 }); // prettier-ignore
+    expect(onStove(kitchen, { pan: 'steel', ring: 'big' }).pan).toEqual({ capacity_l: 8, heat_W: 1575 });
+  });
+
+  test('what boils on them told beats what boils elsewhere did; a pan that is gone is the usual one', () => {
+    expect(onStove(kitchen, { pan: 'steel', ring: 'back' }).learned?.heat_W?.mid).toBe(700);
+    expect(onStove(kitchen, { pan: 'wide', ring: 'back' }).learned?.heat_W?.mid).toBe(1500);
+    expect(onStove(kitchen, { pan: 'sold', ring: 'big' }).pan).toEqual(kitchen.pan);
+  });
 });
 
 test('a document with a place of its own keeps it, and still uses the kitchen’s jars', () => {

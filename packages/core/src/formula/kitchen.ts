@@ -18,10 +18,18 @@ export interface Pan {
   readonly heat_W?: number;
 }
 
+/** Which pan on which ring, by their ids in the kitchen's gear. */
+export interface Stove {
+  readonly pan?: string;
+  readonly ring?: string;
+}
+
 /** What past boils have told of a kitchen, for the next one; see the `learning` folder. */
 export interface Learned {
   /** Into the usual pan on its ring, W, 5-95 %, for a pot of up to {@link ORDINARY_POT_KG}. */
   readonly heat_W?: Range;
+  /** The same by pan and ring, where boils tell of them. */
+  readonly stoves?: readonly (Stove & { readonly heat_W: Range })[];
   /** What comes to the jars, as a share of what is computed, 5-95 %. */
   readonly yieldShare?: Range;
 }
@@ -34,6 +42,9 @@ export interface Kitchen extends Place {
   readonly pectins?: readonly PectinProfile[];
   readonly jars?: readonly MeasuredJar[];
   readonly pan?: Pan;
+  /** Every pan and ring there is, for a boil that says which it is on; see {@link onStove}. */
+  readonly pans?: readonly (Pan & { readonly id: string })[];
+  readonly rings?: readonly { readonly id: string; readonly heat_W: number }[];
   /** What was left of bought fruit when it was prepared here. */
   readonly prepared?: readonly PreparedWeight[];
   readonly learned?: Learned;
@@ -41,6 +52,31 @@ export interface Kitchen extends Place {
 
 /** A measured jar further than this from its name is another jar, share of its volume. */
 export const MEASURED_JAR_DOUBT = 0.2;
+
+export const isSameStove = (one: Stove, other: Stove): boolean => one.pan === other.pan && one.ring === other.ring; // prettier-ignore
+
+/** The kitchen with the pan and ring a boil is on in place of the usual ones, as far as they are known, and what boils on them told. */
+export function onStove(kitchen: Kitchen, stove: Stove): Kitchen {
+  if (stove.pan === undefined && stove.ring === undefined) return kitchen;
+  const found = kitchen.pans?.find(({ id }) => id === stove.pan);
+  const ring_W = kitchen.rings?.find(({ id }) => id === stove.ring)?.heat_W;
+  const { id: _id, ...own } = found ?? { id: '', ...kitchen.pan };
+  const strongest_W = kitchen.pan?.heat_W;
+  const heat_W = ring_W ?? strongest_W;
+  // A pan's evaporation was measured on the ring it is used on, the strongest.
+  const weaker = ring_W !== undefined && strongest_W !== undefined ? Math.min(ring_W / strongest_W, 1) : 1;
+  const pan: Pan = {
+    ...own,
+    ...(own.evaporation_kgPerH !== undefined && { evaporation_kgPerH: own.evaporation_kgPerH * weaker }),
+    ...(heat_W !== undefined && { heat_W }),
+  };
+  const told = kitchen.learned?.stoves?.find((each) => isSameStove(each, stove))?.heat_W;
+  return {
+    ...kitchen,
+    ...(Object.keys(pan).length > 0 && { pan }),
+    ...(told && { learned: { ...kitchen.learned, heat_W: told } }),
+  };
+}
 
 /** The place alone. */
 export const placeIn = ({ altitude_m, pressure_kPa, boilingPoint_C, offset_K }: Kitchen): Place => ({

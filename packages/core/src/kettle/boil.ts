@@ -1,5 +1,6 @@
 import { sift, type LoggedReading, type SetApart } from './believable.js';
 import type { BatchEvent, EventBodies, EventOf, JarsFilled, Pause, SomeJars, UnsealedPlace } from './event.js'; // prettier-ignore
+import type { Stove } from '../formula/index.js';
 import type { Vessel } from './heat.js';
 
 /** Any other look at the pot, with its one value: kilograms or per cent. */
@@ -24,6 +25,8 @@ export interface Boil {
   readonly startedAt: number | undefined;
   readonly endedAt: number | undefined;
   /** Where to stop, and where water boils, as recorded when the pot went on. */
+  /** What it was put on, where the log says so. */
+  readonly stove: Stove;
   readonly gelTemperature_C: number | undefined;
   readonly boilingPoint_C: number | undefined;
   readonly readings: readonly LoggedReading[];
@@ -280,6 +283,7 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
     phase,
     startedAt,
     endedAt,
+    stove: { ...(light?.body.pan !== undefined && { pan: light.body.pan }), ...(light?.body.ring !== undefined && { ring: light.body.ring }) }, // prettier-ignore
     gelTemperature_C: light?.body.gelTemperature_C,
     boilingPoint_C: light?.body.boilingPoint_C,
     readings,

@@ -1,3 +1,4 @@
+import type { Stove } from '../formula/index.js';
 import type { Vessel } from './heat.js';
 
 /** What the maker judged "done" by, besides the thermometer. */
@@ -69,7 +70,7 @@ export interface EventBodies {
   /** A step of the plan is done. */
   step: { readonly code: string };
   /** The pot goes on the heat. The place as it was known then, so that a later change of kitchen does not rewrite this boil. */
-  light: { readonly gelTemperature_C: number; readonly boilingPoint_C: number };
+  light: Stove & { readonly gelTemperature_C: number; readonly boilingPoint_C: number };
   reading: { readonly temperature_C: number } & ByInstrument;
   /** The pot on the scale, less the empty pan. */
   weighed: { readonly mass_kg: number } & ByInstrument;

@@ -1,5 +1,5 @@
 import { balance } from '../balance/index.js';
-import { readFormula, withoutPlace, type FormulaDocument, type Kitchen } from '../formula/index.js';
+import { onStove, readFormula, withoutPlace, type FormulaDocument, type Kitchen } from '../formula/index.js';
 import type { Range } from '../range/index.js';
 import type { Boil } from './boil.js';
 import { SHOW_RESULTS } from './event.js';
@@ -38,7 +38,8 @@ export const AT_THE_BOIL_K = 0.5;
  * @param now milliseconds since 1970
  */
 export function outcomeOf(document: FormulaDocument, boil: Boil, kitchen: Kitchen, now: number): BatchOutcome {
-  const place = boil.boilingPoint_C === undefined ? kitchen : { ...kitchen, boilingPoint_C: boil.boilingPoint_C };
+  const here = onStove(kitchen, boil.stove);
+  const place = boil.boilingPoint_C === undefined ? here : { ...here, boilingPoint_C: boil.boilingPoint_C };
   const { formula } = readFormula(withoutPlace(document), place);
   const planned = balance(formula);
   const { endedAt, readings, heat, jarred, boilingPoint_C, gelTemperature_C, sugarInAt } = boil;

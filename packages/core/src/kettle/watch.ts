@@ -1,5 +1,5 @@
 import type { PreparedPot } from '../balance/index.js';
-import type { FormulaDocument, Kitchen, PotFormula } from '../formula/index.js';
+import { onStove, type FormulaDocument, type Kitchen, type PotFormula } from '../formula/index.js';
 import { boilingPointAt, LATENT_J_PER_KG, saturationTemperature_C } from '../water/index.js';
 import type { Boil } from './boil.js';
 import { forecast, type Forecast } from './forecast.js';
@@ -108,7 +108,7 @@ export function modelledPot(boil: Boil, written: FormulaDocument, kitchen: Kitch
   // The model begins where something is known: how warm the pot was put on, and whether it simmered before, nobody wrote down.
   const from_ms = first?.at ?? startedAt;
   const clock = new PotClock(boil, from_ms);
-  const pot = potOfBatch(boil, written, kitchen, clock, from_ms, 'in');
+  const pot = potOfBatch(boil, written, onStove(kitchen, boil.stove), clock, from_ms, 'in');
   const target = pot && targetOf(pot.whole, boil);
   if (!pot || !target) return undefined;
   const { whole, first: atFirst } = pot;

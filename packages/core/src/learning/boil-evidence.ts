@@ -1,5 +1,11 @@
 import { AIR_SHARE, FILL_C, FILM_KG, FOAM_SHARE, JAR_DOUBT } from '../balance/index.js';
-import { ORDINARY_POT_KG, type FormulaDocument, type Kitchen, type PotFormula } from '../formula/index.js';
+import {
+  ORDINARY_POT_KG,
+  type FormulaDocument,
+  type Kitchen,
+  type PotFormula,
+  type Stove,
+} from '../formula/index.js';
 import {
   AT_THE_END_MS,
   forecast,
@@ -19,6 +25,8 @@ import type { Estimate } from './lesson.js';
 export interface BoilEvidence {
   /** When it ended, milliseconds since 1970. */
   readonly at: number;
+  /** What it was on, where the log says so. */
+  readonly stove?: Stove;
   /** How much too high the thermometer reads, K; the day's weather is in it. */
   readonly offset_K: Estimate;
   /** Natural logarithm of the heat into the usual pan, W, as for a pot of up to {@link ORDINARY_POT_KG}. */
@@ -101,6 +109,7 @@ export function evidenceOf(written: FormulaDocument, boil: Boil, kitchen: Kitche
   const stopped_K = last && last.temperature_C - offset.mid - saturationTemperature_C(pressure_kPa);
   return {
     at,
+    ...(Object.keys(boil.stove).length > 0 && { stove: boil.stove }),
     offset_K: offset,
     logHeat_W: { mid: Math.log(net_W.mid / larger), sd: sdOf(Math.log(net_W.low), Math.log(net_W.high)) },
     ...yieldOf(boil, written, plain),

@@ -1,5 +1,5 @@
 import { JAR_DOUBT } from '../balance/index.js';
-import type { Kitchen } from '../formula/index.js';
+import { isSameStove, onStove, type Kitchen, type Stove } from '../formula/index.js';
 import { heatOf } from '../kettle/index.js';
 import { Z90 } from '../range/index.js';
 import { boilingPointAt, GEL_RISE_C } from '../water/index.js';
@@ -12,6 +12,8 @@ export interface Lessons {
   readonly offset_K: Lesson;
   /** Into the usual pan on its ring, W. */
   readonly heat_W: Lesson;
+  /** The same of each pan on each ring that boils tell of. */
+  readonly stoves: readonly (Stove & { readonly heat_W: Lesson })[];
   /** What comes to the jars, as a share of what is computed: the ladle, the foam, the jars as they are filled here. */
   readonly yieldShare: Lesson;
   /** Over boiling water to the set that is liked here, K. */
@@ -44,18 +46,26 @@ const told = <K extends 'offset_K' | 'logHeat_W' | 'rise_K'>(boils: readonly Boi
  */
 export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Lessons {
   const { learned: _learned, ...plain } = kitchen;
-  const usual = heatOf({ kind: 'jam', finish: { type: 'hard-boil', minutes: 1 }, ...(plain.pan && { pan: plain.pan }) }, 0); // prettier-ignore
-  const heat = { mid: Math.log(usual.mid), sd: Math.log(usual.high / usual.low) / (2 * Z90) };
+  const heatTold = (of: readonly BoilEvidence[], { pan }: Kitchen): Lesson => {
+    const usual = heatOf({ kind: 'jam', finish: { type: 'hard-boil', minutes: 1 }, ...(pan && { pan }) }, 0);
+    const before = { mid: Math.log(usual.mid), sd: Math.log(usual.high / usual.low) / (2 * Z90) };
+    return byFactor(lessonFrom(before, told(of, 'logHeat_W'), FLAME_SD, FLAME_SD));
+  };
   const offset_K = lessonFrom({ mid: 0, sd: THERMOMETER_SD_K }, told(boils, 'offset_K'), WEATHER_SD_K);
   const believed = believedOffset(plain, offset_K);
   const shares = boils.flatMap(({ yield: came }) => (came ? [{ mid: came.logShare - came.perK * believed.mid, sd: Math.abs(came.perK) * believed.sd }] : [])); // prettier-ignore
   return {
     offset_K,
-    heat_W: byFactor(lessonFrom(heat, told(boils, 'logHeat_W'), FLAME_SD, FLAME_SD)),
+    heat_W: heatTold(boils, plain),
+    stoves: stovesOf(boils).map((stove) => ({ ...stove, heat_W: heatTold(boils.filter((each) => each.stove && isSameStove(each.stove, stove)), onStove(plain, stove)) })), // prettier-ignore
     yieldShare: byFactor(lessonFrom({ mid: 0, sd: YIELD_SD }, shares, BATCH_SD, JAR_DOUBT / Z90)),
     rise_K: lessonFrom({ mid: GEL_RISE_C, sd: LIKING_SD_K }, told(boils, 'rise_K'), MOOD_SD_K),
   };
 }
+
+/** Each pan on each ring once. */
+const stovesOf = (boils: readonly BoilEvidence[]): Stove[] =>
+  boils.flatMap(({ stove }) => stove ?? []).filter((stove, i, all) => all.findIndex((other) => isSameStove(other, stove)) === i); // prettier-ignore
 
 /** The thermometer's error as it is believed: as boiling water was read on it, where it was, else as the boils tell. */
 export function believedOffset(kitchen: Kitchen, { value }: Lesson): Estimate {
@@ -68,12 +78,13 @@ export function believedOffset(kitchen: Kitchen, { value }: Lesson): Estimate {
  * The kitchen with its lessons, for the next forecast. What was measured beats what was learned: boiling water on the thermometer in
  * use settles its error. The altitude, and with it every process time, stays what the maker stated.
  */
-export function taught(kitchen: Kitchen, { offset_K, heat_W, yieldShare }: Lessons): Kitchen {
+export function taught(kitchen: Kitchen, { offset_K, heat_W, stoves, yieldShare }: Lessons): Kitchen {
   return {
     ...kitchen,
     ...(offset_K.boils > 0 && kitchen.boilingPoint_C === undefined && { offset_K: offset_K.value }),
     learned: {
       ...(heat_W.boils > 0 && { heat_W: heat_W.value }),
+      ...(stoves.length > 0 && { stoves: stoves.map((stove) => ({ ...stove, heat_W: stove.heat_W.value })) }),
       ...(yieldShare.boils > 0 && { yieldShare: yieldShare.value }),
     },
   };

@@ -1,5 +1,5 @@
 import { preparePot } from '../balance/index.js';
-import { readFormula, type Kitchen } from '../formula/index.js';
+import { onStove, readFormula, type Kitchen } from '../formula/index.js';
 import { fillVolume_ml, findJar, QUARTER_INCH_MM } from '../jars/index.js';
 import { assessKeeping, KEEPING_VERDICTS } from '../keeping/index.js';
 import { boilFrom, simulateFormula, type BatchEvent, type Boil } from '../kettle/index.js';
@@ -174,4 +174,26 @@ test('jars that come out fewer than computed are foretold fewer, with the weight
   expect((learned?.counts[0] ?? 0) / (plain?.counts[0] ?? 1)).toBeCloseTo(0.95, 9);
   expect(learned?.fillMass_g).toEqual(plain?.fillMass_g);
   expect(boilingPointAt({ ...HERE, offset_K: exactly(0.7) })).toMatchObject({ from: 'learned' });
+});
+
+test('each pan on each ring has its own heat; what is common to them is learned from all', () => {
+  const [BIG, BACK] = [{ pan: 'wide', ring: 'big' }, { pan: 'wide', ring: 'back' }]; // prettier-ignore
+  const on = (stove: object, heat_W: number, seed: number): BoilEvidence => {
+    const boil = made(heat_W, 0, seed);
+    const told = evidenceOf(DAMSON, { ...boil, stove }, HERE);
+    if (!told) throw new Error('nothing was told');
+    return told;
+  };
+  const boils = [on(BIG, 2100, 1), on(BACK, 1200, 2), on(BIG, 2100, 3), on(BACK, 1200, 4), on(BIG, 2100, 5), on(BACK, 1200, 6)]; // prettier-ignore
+  const lessons = learnFrom(boils, HERE);
+  const kitchen = taught(HERE, lessons);
+  const heat = (stove: object): number => onStove(kitchen, stove).learned?.heat_W?.mid ?? NaN;
+  expect(lessons.stoves).toHaveLength(2);
+  expect(heat(BIG) / 2100).toBeGreaterThan(0.93);
+  expect(heat(BIG) / 2100).toBeLessThan(1.07);
+  expect(heat(BACK) / 1200).toBeGreaterThan(0.93);
+  expect(heat(BACK) / 1200).toBeLessThan(1.1);
+  // Where the log does not say, all of them count.
+  expect(heat({})).toBeGreaterThan(1300);
+  expect(heat({})).toBeLessThan(1900);
 });

@@ -2,12 +2,16 @@ import type { FinishBody, FormulaBody } from '@idle-kettle/contract';
 import {
   KINDS,
   METHODS_OF_KIND,
+  RISE_LIMITS_K,
   USUAL_FINISHES,
   type FinishType,
   type Kind,
   type Method,
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
+import { useKitchens } from '../../data/kitchens.js';
+import { useLessons } from '../../data/queries.js';
+import { useFormats, useHabit } from '../../ui/habit.js';
 import { sentence } from '../../ui/sentence.js';
 import { FINISH_WORDS, KIND_WORDS, METHOD_WORDS } from '../../batch/words.js';
 
@@ -149,6 +153,7 @@ export function Way() {
           </label>
         )}
       </div>
+      <AsLiked onTake={(rise) => setFinish({ type: 'gel-temperature', rise })} />
       {wrong.map(({ path, message }) => (
         <p key={path} className="mt-1 text-sm text-bad">
           {sentence(message)}
@@ -157,6 +162,35 @@ export function Way() {
     </div>
   );
 }
+
+/** One boil is luck. */
+const FEWEST_BOILS = 2;
+/** Closer than this it is the same finish, K. */
+const SAME_RISE_K = 0.15;
+
+/** The set that jars opened so far were liked best with, offered for a finish by gel temperature; nothing while learning is off. */
+function AsLiked({ onTake }: { readonly onTake: (rise: string) => void }) {
+  const { formula } = useBatch();
+  const kitchen = useKitchens().data?.[0];
+  const lessons = useLessons().data;
+  const { temperatureUnit } = useHabit();
+  const formats = useFormats();
+  const { finish } = formula;
+  if (finish.type !== 'gel-temperature' || kitchen?.gear.learning?.used === false || lessons?.kitchenId !== kitchen?.id) return null;
+  const liked = lessons?.lessons.rise_K;
+  if (!liked || liked.boils < FEWEST_BOILS) return null;
+  const off = liked.value.mid - finish.rise_K;
+  if (Math.abs(off) < SAME_RISE_K || liked.value.mid < RISE_LIMITS_K.least || liked.value.mid > RISE_LIMITS_K.most) return null;
+  const rise = temperatureUnit === 'F' ? liked.value.mid * 1.8 : liked.value.mid;
+  return (
+    <p className="mt-2 flex flex-wrap items-center gap-x-3 text-soft">
+      Of {liked.boils} batches that were opened, the set you like is {formats.difference(Math.abs(off))} {off > 0 ? 'higher' : 'lower'} than this finish.
+      <button type="button" className="btn" onClick={() => onTake(`${rise.toFixed(1)} ${temperatureUnit}`)}>
+        Stop {formats.difference(liked.value.mid)} over boiling water
+      </button>
+    </p>
+  );
+} // prettier-ignore
 
 interface NumberFieldProps {
   readonly label: string;

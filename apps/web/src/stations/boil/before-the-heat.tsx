@@ -1,11 +1,13 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { boilingPointAt, gelTemperature_C } from '@idle-kettle/core';
+import { boilingPointAt, gelTemperature_C, type Stove } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { VesselChoice } from '../../batch/vessel-choice.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
 import { Instruments } from './instruments.js';
+import { StoveChoice, useStove } from './stove-choice.js';
 
 /** What to know and to have ready, and the tap that starts the clock. */
 export function BeforeTheHeat() {
@@ -15,6 +17,11 @@ export function BeforeTheHeat() {
   const boilingPoint_C = boilingPointAt(place).boilingPoint_C.mid;
   const gel_C = balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
   const ready = formula.lines.length > 0;
+  const { stove: usual, gear } = useStove();
+  const [chosen, setChosen] = useState<Stove>();
+  const stove = chosen ?? usual;
+  // A butter says what it cooks in; a curd stands over water.
+  const onRing = formula.finish.type !== 'consistency' && formula.kind !== 'curd';
   return (
     <div className="grid gap-4 lg:grid-cols-2">
       <section aria-label="Stop at" className="panel p-5">
@@ -38,6 +45,11 @@ export function BeforeTheHeat() {
         </p>
         <div className="mt-3 empty:hidden">
           <VesselChoice />
+          {gear && onRing && (
+            <div className="flex flex-col gap-2 empty:hidden">
+              <StoveChoice gear={gear} stove={stove} onChange={setChosen} />
+            </div>
+          )}
         </div>
         <button
           type="button"
@@ -47,6 +59,7 @@ export function BeforeTheHeat() {
             logEvent(id, 'light', {
               gelTemperature_C: Math.round(gel_C * 100) / 100,
               boilingPoint_C: Math.round(boilingPoint_C * 100) / 100,
+              ...(onRing && stove),
             })
           }
         >

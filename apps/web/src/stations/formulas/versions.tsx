@@ -1,7 +1,10 @@
 import { format } from 'date-fns';
+import { Award } from 'lucide-react';
+import { Link } from 'react-router';
 import { differences } from '@idle-kettle/core';
 import type { FormulaVersion, FormulaView } from '@idle-kettle/contract';
 import type { Side } from '../../batch/side-by-side.js';
+import { RESULT_WORDS } from '../../batch/words.js';
 import { useVersions } from '../../data/queries.js';
 import { sentence } from '../../ui/sentence.js';
 
@@ -51,6 +54,18 @@ export function Versions({ view, onCompare, onBringBack }: VersionsProps) {
                   </span>
                 )}
               </div>
+              {version.prizes.map((prize) => (
+                <p key={prize.batchId} className="mt-0.5">
+                  <Link
+                    to={`/logbook/${prize.batchId}`}
+                    className="flex min-h-[44px] items-center gap-2 font-bold underline"
+                  >
+                    <Award aria-hidden="true" className="size-5 shrink-0 text-secondary" />
+                    {prize.result === 'first' ? 'The winning version: ' : ''}
+                    {RESULT_WORDS[prize.result]}, {prize.class}, {prize.show}
+                  </Link>
+                </p>
+              ))}
               <p className="mt-0.5">
                 {before
                   ? changes.length === 0

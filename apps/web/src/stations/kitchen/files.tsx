@@ -89,12 +89,19 @@ export function Files() {
     <section aria-label="Your data" className="panel mt-5 p-5">
       <h2 className="text-xl">Your data</h2>
       <p className="mt-1 max-w-prose text-soft">
-        Everything you keep here, in open files. The whole of it comes back in on another machine; tables open in any spreadsheet.
+        Everything you keep here, in open files. The whole of it comes back in on another machine; tables open in any spreadsheet; the
+        book is the shelf and every batch as it went, to read and to print; the calendar has best-before days, lids to press and plans.
         Instruments stay behind, since their tokens are secrets.
       </p>
       <div className="mt-3 flex flex-wrap gap-2">
         <a className="btn" href="/api/household" download="household.json">
           <Download aria-hidden="true" className="size-5" /> Everything (JSON)
+        </a>
+        <a className="btn" href="/api/household/book.pdf" download="book.pdf">
+          <Download aria-hidden="true" className="size-5" /> The book (PDF)
+        </a>
+        <a className="btn" href="/api/household/calendar.ics" download="calendar.ics">
+          <Download aria-hidden="true" className="size-5" /> Calendar
         </a>
         {TABLES.map(([name, words]) => (
           <a key={name} className="btn btn-ghost" href={`/api/household/${name}.csv`} download={`${name}.csv`}>

@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { LearningBody, LessonsView } from '@idle-kettle/contract';
-import { panLoss_kgPerH, type Range } from '@idle-kettle/core';
+import { panLoss_kgPerH, type Range, type Stove } from '@idle-kettle/core';
 import { today } from '../../data/clock.js';
 import { useLessons } from '../../data/queries.js';
 import { useFormats, type Formats } from '../../ui/habit.js';
@@ -27,8 +27,8 @@ interface Row {
 }
 
 /** What was learned, in words, beside what is believed without it. */
-export function rowsOf({ lessons }: LessonsView, { difference, mass }: Formats): Row[] {
-  const { offset_K, heat_W, yieldShare, rise_K } = lessons;
+export function rowsOf({ lessons }: LessonsView, { difference, mass }: Formats, nameOf: (stove: Stove) => string = () => ''): Row[] {
+  const { offset_K, heat_W, stoves, yieldShare, rise_K } = lessons;
   const off = offset_K.value.mid;
   const to = ({ low, high }: Range, show: (value: number) => string): string => `${show(low)} to ${show(high)}`;
   const signed = (kelvin: number): string => `${kelvin < 0 ? '−' : '+'}${difference(Math.abs(kelvin))}`;
@@ -43,12 +43,19 @@ export function rowsOf({ lessons }: LessonsView, { difference, mass }: Formats):
       without: to(offset_K.without, signed),
     },
     {
-      name: 'Water boiled off, usual pan',
+      name: stoves.length > 0 ? 'Water boiled off, all pans' : 'Water boiled off, usual pan',
       boils: heat_W.boils,
       word: `${rate(heat_W.value.mid)} an hour`,
       range: to(heat_W.value, rate),
       without: to(heat_W.without, rate),
     },
+    ...stoves.map((stove) => ({
+      name: `Water boiled off, ${nameOf(stove)}`,
+      boils: stove.heat_W.boils,
+      word: `${rate(stove.heat_W.value.mid)} an hour`,
+      range: to(stove.heat_W.value, rate),
+      without: to(stove.heat_W.without, rate),
+    })),
     {
       name: 'What comes to the jars',
       boils: yieldShare.boils,
@@ -93,6 +100,10 @@ export function Lessons() {
   };
   if (!kitchen || (!data && !isError)) return null;
   const measured = kitchen.boilingPoint_C !== null;
+  const nameOf = ({ pan, ring }: Stove): string => {
+    const named = (all: readonly { readonly id: string; readonly name: string }[], id: string | undefined, gone: string) => (id === undefined ? undefined : (all.find((each) => each.id === id)?.name ?? gone));
+    return [named(gear.vessels, pan, 'a pan that is gone'), named(gear.burners, ring, 'a ring that is gone')].filter((each) => each !== undefined).join(' on ');
+  };
   return (
     <section aria-label="What this kitchen has taught" className="panel mt-5 p-5">
       <h2 className="text-xl">What this kitchen has taught</h2>
@@ -124,7 +135,7 @@ export function Lessons() {
                 </tr>
               </thead>
               <tbody className="tabular-nums">
-                {rowsOf(data, formats).filter(({ boils }) => boils > 0).map(({ name, word, range, without, boils }) => (
+                {rowsOf(data, formats, nameOf).filter(({ boils }) => boils > 0).map(({ name, word, range, without, boils }) => (
                   <tr key={name}>
                     <th scope="row" className="font-normal">{name}</th>
                     <td className={used ? 'font-bold' : ''}>{word}</td>
@@ -137,7 +148,7 @@ export function Lessons() {
             </table>
           </div>
           {measured && <p className="mt-2 text-soft">Your thermometer was read in boiling water, which beats what the boils say of it: that line is shown only.</p>}
-          {data.lessons.rise_K.boils > 0 && <p className="mt-2 text-soft">The set you like is shown, and not put into formulas: write it as the rise of a finish.</p>}
+          {data.lessons.rise_K.boils > 0 && <p className="mt-2 text-soft">The set you like is offered at the Balance station beside a finish by gel temperature; it is in a formula once you tap it.</p>}
           <p className="mt-2">{helped(data) ?? 'How much it helps is told once three boils have followed the first.'}</p>
           {data.pending > 0 && <p className="mt-2 text-soft">{data.pending} more to be looked at …</p>}
           <details className="mt-3">

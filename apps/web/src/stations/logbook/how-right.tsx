@@ -103,8 +103,8 @@ function One({ what, judged, theme }: { readonly what: What; readonly judged: re
       x: { grid: { display: false }, border: { color: ink.line }, ticks: { color: ink.soft, font: FONT, maxRotation: 0, autoSkipPadding: 14 } },
       y: {
         // Bars float: they need not stand on zero.
-        min: Math.floor(Math.min(85, ...shares) / 10 - 0.5) * 10,
-        max: Math.ceil(Math.max(115, ...shares) / 10 + 0.5) * 10,
+        min: Math.floor((Math.min(90, ...shares) - 5) / 20) * 20,
+        max: Math.ceil((Math.max(110, ...shares) + 5) / 20) * 20,
         grid: { color: ink.line },
         border: { display: false },
         ticks: { color: ink.soft, font: FONT, callback: (value) => `${value} %`, maxTicksLimit: 6 },

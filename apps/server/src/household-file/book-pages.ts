@@ -1,0 +1,126 @@
+import { format } from 'date-fns';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { findJar, formatTemperature, formatVolume, ingredientTexts, type BatchOutcome, type UnitSystem } from '@idle-kettle/core'; // prettier-ignore
+import type { FormulaBody, LotView, TemperatureUnit } from '@idle-kettle/contract';
+
+/** A batch as the book tells it. */
+export interface BookBatch {
+  readonly document: FormulaBody;
+  /** When it was done, or laid out where it is not. */
+  readonly on: Date;
+  readonly outcome: BatchOutcome;
+}
+
+export interface Book {
+  /** When it was written. */
+  readonly on: Date;
+  readonly units: UnitSystem;
+  readonly temperatureUnit: TemperatureUnit;
+  /** The jars that are there, in the order of the shelf. */
+  readonly lots: readonly LotView[];
+  /** The oldest first. */
+  readonly batches: readonly BookBatch[];
+}
+
+const INK = '#2b1b26';
+const SOFT = '#6d5a62';
+const LINE = '#dfd2bc';
+const NOTHING = '–';
+/** Letters the other file of the face has: Latin beyond the west. */
+const OTHERS = /[\u0100-\u024f\u1e00-\u1eff]+/g;
+const SET_WORDS = ['runs', 'soft', 'just right', 'firm', 'stiff'] as const;
+const THIN = { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => LINE, paddingLeft: () => 0, paddingRight: () => 10 }; // prettier-ignore
+
+/** A text in runs of one face file each. */
+export function inRuns(text: string): { text: string; font?: 'Others' }[] {
+  const runs: { text: string; font?: 'Others' }[] = [];
+  let from = 0;
+  for (const { 0: others, index } of text.matchAll(OTHERS)) {
+    if (index > from) runs.push({ text: text.slice(from, index) });
+    runs.push({ text: others, font: 'Others' });
+    from = index + others.length;
+  }
+  return from < text.length || runs.length === 0 ? [...runs, { text: text.slice(from) }] : runs;
+}
+
+const words = (text: string, more: object = {}): Content => ({ text: inRuns(text), ...more });
+const day = (iso: string | Date): string => format(new Date(iso), 'd MMM yyyy');
+const jarName = (size: string, count: number): string => findJar(size)?.name[count === 1 ? 0 : 1] ?? size;
+const kindName = (kind: string): string => kind.replace('-', ' ');
+
+function shelf(lots: readonly LotView[]): Content[] {
+  if (lots.length === 0) return [words('No jar is there.', { color: SOFT })];
+  const rows = lots.map(({ title, count, size, place, keptIn, keeping, madeOn }) => [
+    words(title),
+    words(`${count} × ${jarName(size, count)}`),
+    words(keptIn ?? (place === '' ? NOTHING : place)),
+    words(day(madeOn)),
+    words(keeping.verdict === 'stop' ? 'do not keep' : keeping.verdict), // prettier-ignore
+    words(keeping.bestBefore === null ? NOTHING : day(keeping.bestBefore)),
+  ]);
+  const head = ['what', 'jars', 'where', 'made', 'keeps', 'best before'].map((text) => ({ text, color: SOFT, fontSize: 9 })); // prettier-ignore
+  return [{ table: { headerRows: 1, widths: ['*', 'auto', 'auto', 'auto', 'auto', 'auto'], body: [head, ...rows] }, layout: THIN }]; // prettier-ignore
+}
+
+const span = (low: string, high: string): string => (low === high ? high : `${low} to ${high}`);
+const minutes = (value: number): string => `${Math.round(value)} min`;
+
+/** What was planned and what happened, line by line; what neither is known of is left out. */
+export function bookRows({ stop, boil, yield_ml, seals }: BatchOutcome, { units, temperatureUnit }: Pick<Book, 'units' | 'temperatureUnit'>): [string, string, string][] {
+  const degrees = (value: number | undefined): string => (value === undefined ? NOTHING : formatTemperature(value, temperatureUnit));
+  const volume = (value: number): string => formatVolume(value, units);
+  const rows: [string, string, string][] = [
+    ['stopped at', degrees(stop.planned_C), degrees(stop.actual_C)],
+    ['at the boil', boil.planned ? span(minutes(boil.planned.low), minutes(boil.planned.high)) : NOTHING, boil.actual === undefined ? NOTHING : minutes(boil.actual)],
+    ['in jars', yield_ml.planned ? span(volume(yield_ml.planned.low), volume(yield_ml.planned.high)) : NOTHING, yield_ml.actual === undefined ? NOTHING : volume(yield_ml.actual)],
+    ['sealed', seals.jars === 0 ? NOTHING : `all ${seals.jars}`, seals.sealed + seals.failed === 0 ? NOTHING : `${seals.sealed}${seals.failed > 0 ? `, ${seals.failed} not` : ''}`],
+  ];
+  return rows.filter(([, planned, happened]) => planned !== NOTHING || happened !== NOTHING);
+} // prettier-ignore
+
+function batch({ document, on, outcome }: BookBatch, book: Book): Content {
+  const { tests, notes, score, shows } = outcome;
+  const said = [
+    ...tests.map(({ way, verdict }) => `${way} test: ${verdict}`),
+    ...notes.map(({ text }) => text),
+    ...(score ? [`opened: set ${SET_WORDS[score.set + 2] ?? ''}, taste ${score.taste} of 5`] : []),
+    ...shows.map(({ show, class: of, result }) => `${show}, ${of}: ${result}`),
+  ];
+  const rows = bookRows(outcome, book).map((row) => row.map((text, i) => words(text, i === 0 ? { color: SOFT } : {})));
+  const head = ['', 'planned', 'happened'].map((text) => ({ text, color: SOFT, fontSize: 9 }));
+  return {
+    margin: [0, 14, 0, 0],
+    stack: [
+      { unbreakable: true, stack: [words(document.title === '' ? 'Unnamed batch' : document.title, { style: 'title' }), words(`${kindName(document.kind)}, ${day(on)}`, { color: SOFT, margin: [0, 0, 0, 4] })] },
+      {
+        columnGap: 24,
+        columns: [
+          { width: '42%', ul: ingredientTexts(document).map((text) => words(text)) },
+          { width: '*', stack: [...(rows.length > 0 ? [{ table: { widths: ['auto', '*', 'auto'], body: [head, ...rows] }, layout: THIN }] : []), ...said.map((text) => words(text, { margin: [0, 3, 0, 0] }))] },
+        ],
+      },
+    ],
+  };
+} // prettier-ignore
+
+/** The household's book: what is on the shelf, and every batch as it went. */
+export function bookPages(book: Book): TDocumentDefinitions {
+  return {
+    info: { title: 'The household’s book' },
+    pageSize: book.units === 'us' ? 'LETTER' : 'A4',
+    pageMargins: [48, 52, 48, 52],
+    defaultStyle: { font: 'Text', fontSize: 10, color: INK },
+    styles: { head: { font: 'Display', fontSize: 22, bold: false }, part: { font: 'Display', fontSize: 16, margin: [0, 18, 0, 6] }, title: { font: 'Display', fontSize: 13 } }, // prettier-ignore
+    footer: (page, of) => ({ text: `${page} of ${of}`, alignment: 'center', color: SOFT, fontSize: 9, margin: [0, 16, 0, 0] }), // prettier-ignore
+    content: [
+      words('The household’s book', { style: 'head' }),
+      words(`written ${day(book.on)}. Not tested recipes: your extension service or food authority has the last word.`, { color: SOFT }), // prettier-ignore
+      words('On the shelf', { style: 'part' }),
+      ...shelf(book.lots),
+      words('Batches', { style: 'part' }),
+      ...(book.batches.length > 0
+        ? book.batches.map((each) => batch(each, book))
+        : [words('None yet.', { color: SOFT })]),
+    ],
+  };
+}
