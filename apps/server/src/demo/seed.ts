@@ -11,6 +11,7 @@ import {
   type EventType,
   type FormulaDocument,
   type Instruments,
+  type Simulation,
 } from '@idle-kettle/core';
 import type { FormulaBody, LotView, PutOnShelf } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
@@ -48,6 +49,8 @@ const INSTRUMENTS: Instruments = {
 };
 /** A butter takes its hours, s. */
 const LONGEST_S = 10 * 3600;
+/** It looks at a cold plate so long before the end, and the pot stands off the heat meanwhile, s. */
+const [TESTED_BEFORE_S, TESTED_S] = [150, 90];
 /** A gas flame wanders by so much. */
 const FLICKER = 0.05;
 
@@ -68,14 +71,18 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
     } as BatchEvent);
   };
   const { softened, heat_W, minutesBetweenReadings } = batch;
-  const boil = simulateFormula(ready, {
-    net_W: () => heat_W,
-    fluctuation: FLICKER,
-    instruments: INSTRUMENTS,
-    seed: Math.round(batch.minutesAgo),
-    readEvery_s: minutesBetweenReadings * 60,
-    most_s: LONGEST_S,
-  });
+  const simulated = (net_W: (time_s: number) => number): Simulation =>
+    simulateFormula(ready, {
+      net_W,
+      fluctuation: FLICKER,
+      instruments: INSTRUMENTS,
+      seed: Math.round(batch.minutesAgo),
+      readEvery_s: minutesBetweenReadings * 60,
+      most_s: LONGEST_S,
+    });
+  // For the plate test the pot stands beside the flame.
+  const test_s = simulated(() => heat_W).end_s - TESTED_BEFORE_S;
+  const boil = simulated((time_s) => (time_s >= test_s && time_s < test_s + TESTED_S ? 0 : heat_W));
   add('light', 0, {
     gelTemperature_C: Math.round(pot.finish.temperature_C.mid * 10) / 10,
     boilingPoint_C: DEMO_KITCHEN.boilingPoint_C,
@@ -91,9 +98,10 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
     add('note', softened + 2.5, { text: 'Skins soft, sugar dissolved' });
     return events;
   }
-  add('off-heat', end - 3, {});
-  add('test', end - 2, { way: 'plate', verdict: 'holds a line' });
-  add('on-heat', end - 1.5, {});
+  const test = softened + test_s / 60;
+  add('off-heat', test, {});
+  add('test', test + TESTED_S / 120, { way: 'plate', verdict: 'holds a line' });
+  add('on-heat', test + TESTED_S / 60, {});
   add('done', end, {});
   add('jarred', end + 12, { jars: batch.finished.jars });
   const { process } = assessKeeping(formula, {}, pot);

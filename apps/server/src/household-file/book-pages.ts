@@ -26,6 +26,8 @@ const INK = '#2b1b26';
 const SOFT = '#6d5a62';
 const LINE = '#dfd2bc';
 const NOTHING = '–';
+/** A batch of which less is said stays on one page. */
+const MOST_TOGETHER = 20;
 /** Letters the other file of the face has: Latin beyond the west. */
 const OTHERS = /[\u0100-\u024f\u1e00-\u1eff]+/g;
 const SET_WORDS = ['runs', 'soft', 'just right', 'firm', 'stiff'] as const;
@@ -90,8 +92,9 @@ function batch({ document, on, outcome }: BookBatch, book: Book): Content {
   const head = ['', 'planned', 'happened'].map((text) => ({ text, color: SOFT, fontSize: 9 }));
   return {
     margin: [0, 14, 0, 0],
+    unbreakable: said.length < MOST_TOGETHER,
     stack: [
-      { unbreakable: true, stack: [words(document.title === '' ? 'Unnamed batch' : document.title, { style: 'title' }), words(`${kindName(document.kind)}, ${day(on)}`, { color: SOFT, margin: [0, 0, 0, 4] })] },
+      { stack: [words(document.title === '' ? 'Unnamed batch' : document.title, { style: 'title' }), words(`${kindName(document.kind)}, ${day(on)}`, { color: SOFT, margin: [0, 0, 0, 4] })] },
       {
         columnGap: 24,
         columns: [

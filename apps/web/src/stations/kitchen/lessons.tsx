@@ -44,7 +44,8 @@ export function rowsOf({ lessons }: LessonsView, { difference, mass }: Formats, 
     },
     {
       name: stoves.length > 0 ? 'Water boiled off, all pans' : 'Water boiled off, usual pan',
-      boils: heat_W.boils,
+      // One pan on one ring is said once.
+      boils: stoves[0]?.heat_W.boils === heat_W.boils ? 0 : heat_W.boils,
       word: `${rate(heat_W.value.mid)} an hour`,
       range: to(heat_W.value, rate),
       without: to(heat_W.without, rate),
