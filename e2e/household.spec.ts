@@ -17,7 +17,7 @@ test('everything goes out to a file and comes in on another machine; what no fil
     const file = info.outputPath('household.json');
     await download.saveAs(file);
     const lessons = page.getByRole('region', { name: 'What this kitchen has taught' });
-    await expect(lessons.getByText('3 boils').first()).toBeVisible();
+    await expect(lessons.getByText(/^[2-9] boils$/).first()).toBeVisible();
     const taught = await lessons.getByRole('table').textContent();
 
     await page.goto(`${elsewhere.address}/kitchen`);

@@ -31,7 +31,8 @@ export default defineConfig({
             urlPattern: ({ url, request }) =>
               // Parts of a log are put together by the page, which keeps the whole; of the shelf its first page is kept.
               request.method === 'GET' &&
-              (url.search === '' || (url.pathname.startsWith('/api/shelf') && !/[?&](after|search)=/.test(url.search))) &&
+              (url.search === '' ||
+                (url.pathname.startsWith('/api/shelf') && !/[?&](after|search)=/.test(url.search))) &&
               /^\/api\/(batches|kitchens|formulas|shelf|freezer)/.test(url.pathname),
             handler: 'NetworkFirst',
             options: { cacheName: 'last-known', networkTimeoutSeconds: 3, expiration: { maxEntries: 300 } },

@@ -20,6 +20,10 @@ export class JarsFilledBody {
   @Min(0, { message: 'write 0 to 1' })
   @Max(0.99, { message: 'write less than 1; a full jar counts as full' })
   part!: number;
+
+  @IsOptional()
+  @Within(10, 5000, 'write what a full jar holds, 10 to 5000 g, without its glass and lid')
+  net_g?: number;
 }
 
 export class JarredBody {

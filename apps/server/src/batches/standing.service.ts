@@ -1,4 +1,4 @@
-import { Injectable } from '@nestjs/common';
+import { Injectable, Logger } from '@nestjs/common';
 import { InjectConnection } from '@nestjs/sequelize';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
@@ -35,7 +35,7 @@ const LOTS = `
 // One statement, so that a slower hand never overwrites what was worked out from more.
 const KEEP = `
   WITH stood AS (
-    UPDATE batch_standings SET worked_out = :told, ended = :ended, words = :words, summary = :summary
+    UPDATE batch_standings SET worked_out = :told, ended = :ended, words = :words, summary = coalesce(:summary::jsonb, summary)
     WHERE batch_id = :id AND worked_out < :told RETURNING batch_id)
   UPDATE lot_standings lot SET view = row.view, words = row.words, verdict = row.view -> 'keeping' ->> 'verdict',
     best_before = (row.view -> 'keeping' ->> 'bestBefore')::date, lids = row.lids, lids_open = row."lidsOpen", lids_due_at = row."lidsDueAt"
@@ -48,6 +48,7 @@ export const UNKNOWN = 'SELECT batch_id FROM batch_standings WHERE household_id 
 /** Keeps what lists say of batches and jars true: what was told of one since is worked out before a list is read. */
 @Injectable()
 export class StandingService {
+  private readonly logger = new Logger('standing');
   private working: Promise<number> | undefined;
 
   constructor(
@@ -119,13 +120,22 @@ export class StandingService {
   private async keep(row: StaleRow, boil: Boil, kitchen: Kitchen, lots: readonly LotRow[]): Promise<void> {
     const { id, told, document } = row;
     const now = this.clock.now().getTime();
+    const worked = (() => {
+      try {
+        return { summary: batchStanding(row, boil, kitchen, lots.length > 0, now), lots: lotStandings(document, boil, kitchen, lots, now) };
+      } catch (error) {
+        // One batch that cannot be worked out must not hide all the others: its own standing stays as it was.
+        this.logger.error(`batch ${id}: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`);
+        return undefined;
+      }
+    })();
     await this.sequelize.query(KEEP, {
       replacements: {
         id, told,
         ended: boil.phase === 'done',
         words: batchWords(document.title, boil),
-        summary: JSON.stringify(batchStanding(row, boil, kitchen, lots.length > 0, now)),
-        lots: JSON.stringify(lotStandings(document, boil, kitchen, lots, now)),
+        summary: worked ? JSON.stringify(worked.summary) : null,
+        lots: JSON.stringify(worked?.lots ?? []),
       },
       type: QueryTypes.UPDATE,
     });

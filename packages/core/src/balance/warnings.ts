@@ -1,5 +1,4 @@
 import type { Range } from '../range/index.js';
-import { isProduce } from '../produce/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { softeningIn, STAGES, usualStage, type PotFormula, type PotLine, type Warning } from '../formula/index.js'; // prettier-ignore
 import type { PreparedPot } from './prepare.js';

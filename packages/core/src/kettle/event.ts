@@ -36,6 +36,8 @@ export interface JarsFilled {
   readonly size: string;
   readonly full: number;
   readonly part: number;
+  /** What a full one holds, where it was weighed, g. */
+  readonly net_g?: number;
 }
 
 /** Where a jar goes that has not sealed and is not processed again. */

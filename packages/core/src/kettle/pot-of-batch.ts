@@ -1,5 +1,4 @@
 import { preparePot, type PreparedPot } from '../balance/index.js';
-import { isProduce } from '../produce/index.js';
 import {
   lineFromText,
   readFormula,

@@ -36,6 +36,9 @@ test('a 340 g jar holds about 340 g of jam, and a part jar its part', () => {
   expect(full).toBeLessThan(360);
   expect(full % 5).toBe(0);
   expect(of(JAM, { partFill: 0.5 })?.net_g).toBeCloseTo(full / 2, -1);
+  // One that was weighed says what it holds.
+  expect(of(JAM, { net_g: 352 })?.net_g).toBe(350);
+  expect(of(JAM, { net_g: 352, partFill: 0.5 })?.net_g).toBe(175);
 });
 
 test('allergens stand out, and honey is not for infants', () => {

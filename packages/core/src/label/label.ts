@@ -9,6 +9,8 @@ export interface LabelledJars {
   readonly size: string;
   /** 0 to 1 for a part jar, null for full ones. */
   readonly partFill: number | null;
+  /** What a full one of this size holds, where it was weighed, g; it beats what is computed. */
+  readonly net_g?: number;
   /** As 2026-09-12. */
   readonly madeOn: string;
   readonly keptIn: KeptIn | null;
@@ -85,7 +87,7 @@ export function labelContent(
       allergen: ingredient.cautions.some((caution) => ALLERGENS.has(caution)),
     });
   }
-  const fill_g = balance?.jars.find(({ size }) => size === jars.size)?.fillMass_g.mid;
+  const fill_g = jars.net_g ?? balance?.jars.find(({ size }) => size === jars.size)?.fillMass_g.mid;
   const finish_kg = balance?.finish.mass_kg.mid;
   const honey = formula.lines.some(({ ingredient }) => ingredient.cautions.includes('honey'));
   return {

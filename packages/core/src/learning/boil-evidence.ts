@@ -64,6 +64,9 @@ const isSugarBoil = ({ kind, finish }: PotFormula): boolean =>
 
 /** Kilograms in the jars as filled; undefined before they are counted. @param solids soluble solids, per cent */
 function massInJars_kg(boil: Boil, formula: PotFormula, solids: number): number | undefined {
+  // Weighed jars need no volume.
+  if (boil.jarred.length > 0 && boil.jarred.every(({ net_g }) => net_g !== undefined))
+    return boil.jarred.reduce((sum, { full, part, net_g = 0 }) => sum + ((full + part) * net_g) / 1000, 0);
   const volume_ml = volumeFilled_ml(boil, formula);
   return volume_ml && (volume_ml / 1e6) * syrupDensity_kgPerM3(solids / 100, FILL_C) * (1 - AIR_SHARE.mid);
 }

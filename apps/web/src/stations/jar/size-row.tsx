@@ -1,5 +1,6 @@
 import { Minus, Plus } from 'lucide-react';
 import type { JarsFilled } from '@idle-kettle/core';
+import { MeasureInput } from '../../ui/measure-input.js';
 import { JarPicture, jarName } from '../../ui/jar-picture.js';
 
 const PARTS = [0, 0.25, 0.5, 0.75] as const;
@@ -60,6 +61,21 @@ export function SizeRow({ jar, disabled, onChange }: SizeRowProps) {
           </button>
         ))}
       </div>
+      {!disabled && jar.full > 0 && (
+        <MeasureInput
+          label="a full one holds, if you weigh it"
+          of="grams"
+          value={jar.net_g}
+          least={10}
+          most={5000}
+          placeholder="without glass and lid"
+          className="w-52"
+          onChange={(net_g) => {
+            const { net_g: _was, ...rest } = jar;
+            onChange(net_g === undefined ? rest : { ...rest, net_g });
+          }}
+        />
+      )}
     </li>
   );
 }

@@ -58,7 +58,7 @@ function keptChoice(): Choice {
 
 /** Labels for the jars of this batch: what they say follows from how it was made, and the preview is the file itself. */
 export function Labels() {
-  const { id, document, formula, balance } = useBatch();
+  const { id, document, formula, balance, boil } = useBatch();
   const { units } = useHabit();
   const lots = useLotsOf(id).lots.filter((lot) => lot.count > 0 && lot.keptIn !== 'opened');
   const [choice, setChoice] = useState(keptChoice);
@@ -79,7 +79,8 @@ export function Labels() {
   const day = (iso: string): string => format(parseISO(iso), 'd MMM yyyy').replaceAll(' ', '\u00a0');
   const labels = lots.flatMap((lot): (LabelRun & { lot: LotView })[] => {
     const { verdict, bestBefore } = lot.keeping;
-    const content = labelContent(formula, balance, { ...lot, verdict, bestBefore });
+    const net_g = boil.jarred.find((jar) => jar.size === lot.size)?.net_g;
+    const content = labelContent(formula, balance, { ...lot, verdict, bestBefore, ...(net_g !== undefined && { net_g }) });
     if (!content) return [];
     const net = content.net_g === undefined ? jarName(lot.size, 1) : units === 'us' ? `Net about ${(content.net_g * OZ).toFixed(1)} oz (${content.net_g} g)` : `Net about ${content.net_g} g (${(content.net_g * OZ).toFixed(1)} oz)`;
     return [

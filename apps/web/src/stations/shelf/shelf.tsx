@@ -35,7 +35,8 @@ export function Shelf() {
   const narrowed = search !== '' || state !== 'all' || place !== '';
   const first = counting || narrowed ? [] : eatFirst;
   const asked = new Set(first.map(({ id }) => id));
-  const others = lots.filter(({ id, count }) => !asked.has(id) && (emptied || count > 0));
+  // What was just moved is elsewhere at once, before the list is fetched anew.
+  const others = lots.filter((lot) => !asked.has(lot.id) && (emptied || lot.count > 0) && (place === '' || lot.place === place));
   // Where everything was eaten there are still lots to put a jar back to.
   const something = hadJars || lots.length > 0;
   return (
