@@ -156,7 +156,7 @@ test('without a stove: the batch boils sixty times as fast, a second kettle is i
   await expect(page.getByLabel('Name of the batch')).toHaveValue('Blackcurrant jelly');
 });
 
-test('a log of 20,000 readings opens in under a second', async ({ page }) => {
+test('a log of 20,000 readings opens in under a second', { tag: '@timed' }, async ({ page }) => {
   const id = await onTheHeat(page, 'Cranberry jelly');
   const from = Date.now();
   const parcels = Array.from({ length: 40 }, (_, parcel) =>
@@ -210,7 +210,7 @@ test('a log of 20,000 readings opens in under a second', async ({ page }) => {
   expect(Math.min(...times)).toBeLessThan(1000);
 });
 
-test('what a probe says is on a second device, at another server, within 300 ms nineteen times in twenty', async ({ page }) => {
+test('what a probe says is on a second device, at another server, within 300 ms nineteen times in twenty', { tag: '@timed' }, async ({ page }) => {
   const id = await onTheHeat(page, 'Gooseberry jelly');
   const made = await fetch(`${kettle.address}/api/instruments`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id: randomUUID(), name: 'quick probe', kind: 'thermometer', batchId: id }) });
   const { token } = (await made.json()) as { token: string };

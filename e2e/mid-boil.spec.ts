@@ -98,7 +98,7 @@ test('two devices at one kettle see each other', async ({ page, browser }) => {
   await phone.context().close();
 });
 
-test('what one device logs or edits is on the other in a moment, also across two servers', async ({ page, browser }) => {
+test('what one device logs or edits is on the other in a moment, also across two servers', { tag: '@timed' }, async ({ page, browser }) => {
   const other = await kettle.beside();
   try {
     await page.goto(kettle.address);

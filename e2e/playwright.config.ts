@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
-/** Files that hold a time to a limit: `./kettle test` gives them the machine to themselves. */
-const MEASURED = /(speed|instruments|mid-boil)\.spec\.ts$/;
+/** Tests that hold a time to a limit: `./kettle test` gives them the machine to themselves. */
+const TIMED = /@timed/;
 
 export default defineConfig({
   testDir: '.',
@@ -11,8 +11,8 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   // Each file has a server of its own, so that two may go side by side.
   projects: [
-    { name: 'bench', testIgnore: MEASURED },
-    { name: 'measured', testMatch: MEASURED },
+    { name: 'bench', grepInvert: TIMED },
+    { name: 'measured', grep: TIMED },
   ],
   workers: 2,
   reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'results/report.json' }]],

@@ -20,7 +20,7 @@ const LINES = Array.from({ length: 30 }, (_, i) => {
   return { ingredient: of[i % of.length], amount: i % 10 === 5 ? '1/2 tsp' : `${150 + i * 10} g` };
 });
 
-test('from keystroke to updated panel, 30 lines', async ({ page }) => {
+test('from keystroke to updated panel, 30 lines', { tag: '@timed' }, async ({ page }) => {
   const id = '5b0f3c0a-6d0e-4c5b-9a53-2f4f0f0a1b2c';
   const document = { format: 'idle-kettle/formula', version: 1, title: 'Thirty lines', kind: 'conserve', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: LINES }; // prettier-ignore
   await page.request.put(`${kettle.address}/api/batches/${id}`, { data: { document, revision: 0 } });
@@ -64,7 +64,7 @@ test('from keystroke to updated panel, 30 lines', async ({ page }) => {
   expect(at(best, 0.95)).toBeLessThan(2 * OURS_MS);
 });
 
-test('the first screen is under 250 kB of compressed script', async ({ page }) => {
+test('the first screen is under 250 kB of compressed script', { tag: '@timed' }, async ({ page }) => {
   const scripts: string[] = [];
   page.on('response', (response) => {
     if (response.request().resourceType() === 'script' && !response.fromServiceWorker())
