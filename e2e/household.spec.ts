@@ -50,34 +50,3 @@ test('everything goes out to a file and comes in on another machine; what no fil
     await Promise.all([home.end(), elsewhere.end()]);
   }
 }); // prettier-ignore
-
-test('a jar is held against the judge’s sheet and entered at a show; its prize is in the logbook', async ({ page }) => {
-  const kettle = await KettleServer.begin('show', { demo: true });
-  try {
-    await page.goto(`${kettle.address}/logbook`);
-    await expect(page.getByText('second prize, Hill villages’ autumn table')).toBeVisible();
-    await page.getByRole('link', { name: /^Apricot jam/ }).click();
-    const show = page.getByRole('region', { name: 'For the show' });
-    await show.getByText('Hold a jar against the judge’s sheet').click();
-    for (const point of ['headspace', 'jar', 'clarity', 'colour', 'set']) await show.getByLabel(point, { exact: true }).selectOption('8');
-    await expect(show).toContainText('Kept once flavour has its points');
-    await show.getByLabel('flavour', { exact: true }).selectOption('10');
-    await expect(show).toContainText('50 of 60 points');
-    await show.getByRole('button', { name: 'Add an entry' }).click();
-    await show.getByRole('button', { name: 'Keep it' }).click();
-    await expect(show).toContainText('write where it was shown');
-    await show.getByRole('textbox', { name: /^show/ }).fill('Valley fair');
-    await show.getByLabel('result').selectOption('first');
-    await show.getByRole('button', { name: 'Keep it' }).click();
-    await expect(show).toContainText('The winning version: first prize, Valley fair');
-    await page.reload();
-    await expect(show).toContainText('50 of 60 points');
-    await page.getByRole('link', { name: 'To the logbook' }).click();
-    await expect(page.getByText('first prize, Valley fair')).toBeVisible();
-    await page.goBack();
-    await show.getByRole('button', { name: 'Take out Valley fair, open class' }).click();
-    await expect(show).not.toContainText('Valley fair');
-  } finally {
-    await kettle.end();
-  }
-}); // prettier-ignore

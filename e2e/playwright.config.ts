@@ -31,6 +31,7 @@ export default defineConfig({
       args: [
         '--no-sandbox',
         '--disable-dev-shm-usage',
+        '--disable-gpu',
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',

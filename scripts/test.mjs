@@ -114,7 +114,11 @@ const chosen = Object.keys(STAGES).filter((name) => wanted.length === 0 || wante
 const reading = chosen.filter((name) => ['types', 'lint', 'format', 'rooms'].includes(name));
 console.log(`\n== ${reading.join(', ')}`);
 await Promise.all(reading.map(conduct));
-for (const name of chosen.filter((each) => !reading.includes(each))) {
+// The start script mostly waits for what it starts, each in a folder of its own: it goes beside the unit tests.
+const beside = chosen.filter((name) => ['unit', 'script'].includes(name));
+console.log(`\n== ${beside.join(', ')}`);
+await Promise.all(beside.map(conduct));
+for (const name of chosen.filter((each) => !reading.includes(each) && !beside.includes(each))) {
   console.log(`\n== ${name}`);
   await conduct(name);
 }

@@ -1,4 +1,6 @@
-import { addMonths, formatISO, parseISO } from 'date-fns';
+import { addMonths } from 'date-fns/addMonths';
+import { formatISO } from 'date-fns/formatISO';
+import { parseISO } from 'date-fns/parseISO';
 import { byResult, findJar, firstFruit, jarsThatAre, keptAsMade, keptIn, lastDay, madeBatch, outcomeOf, PART_JAR, sealsOf, withOpenLids, type Boil, type Foretelling, type Kept, type KeptIn, type Kitchen, type Range, type Seals } from '@idle-kettle/core'; // prettier-ignore
 import type { BatchSummary, FormulaBody, LotView } from '@idle-kettle/contract';
 

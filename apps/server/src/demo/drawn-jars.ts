@@ -1,5 +1,3 @@
-import sharp from 'sharp';
-
 const [WIDTH, HEIGHT] = [1200, 900];
 
 const jar = (x: number, y: number, scale: number): string => `
@@ -12,8 +10,9 @@ const jar = (x: number, y: number, scale: number): string => `
   </g>`;
 
 /** Three jars on a window sill, drawn for the demo household: a picture of nothing real. @param colour of what is in them */
-export const drawnJars = (colour: string): Promise<Buffer> =>
-  sharp(
+export async function drawnJars(colour: string): Promise<Buffer> {
+  const { default: sharp } = await import('sharp');
+  return sharp(
     Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${HEIGHT}">
   <defs>
     <linearGradient id="sky" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#dfe9ea"/><stop offset="1" stop-color="#fbf1dc"/></linearGradient>
@@ -28,3 +27,4 @@ export const drawnJars = (colour: string): Promise<Buffer> =>
   )
     .jpeg({ quality: 90 })
     .toBuffer();
+}

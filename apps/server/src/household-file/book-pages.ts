@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { findJar, formatTemperature, formatVolume, ingredientTexts, type BatchOutcome, type UnitSystem } from '@idle-kettle/core'; // prettier-ignore
 import type { FormulaBody, LotView, TemperatureUnit } from '@idle-kettle/contract';

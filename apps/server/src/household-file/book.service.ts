@@ -1,7 +1,7 @@
 import { createRequire } from 'node:module';
 import { Injectable } from '@nestjs/common';
 import { InjectConnection } from '@nestjs/sequelize';
-import pdfmake from 'pdfmake';
+import type pdfmake from 'pdfmake';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { outcomeOf } from '@idle-kettle/core';
@@ -23,14 +23,18 @@ const { resolve } = createRequire(import.meta.url);
 const face = (family: string, file: string): string => resolve(`@fontsource/${family}/files/${family}-${file}.woff`); // prettier-ignore
 const one = (family: string, file: string) => ({ normal: face(family, file), bold: face(family, file) });
 
-pdfmake.setFonts({
-  Text: one('atkinson-hyperlegible-next', 'latin-400-normal'),
-  Others: one('atkinson-hyperlegible-next', 'latin-ext-400-normal'),
-  Display: one('fraunces', 'latin-600-normal'),
-});
-// Nothing but the faces is read, and nothing is fetched, whatever a note says.
-pdfmake.setUrlAccessPolicy(() => false);
-pdfmake.setLocalAccessPolicy((path: string) => path.includes('@fontsource'));
+/** The printer, fetched with the first book: most starts of the server see none. Nothing but the faces is read, whatever a note says. */
+async function printer(): Promise<typeof pdfmake> {
+  const { default: made } = await import('pdfmake');
+  made.setFonts({
+    Text: one('atkinson-hyperlegible-next', 'latin-400-normal'),
+    Others: one('atkinson-hyperlegible-next', 'latin-ext-400-normal'),
+    Display: one('fraunces', 'latin-600-normal'),
+  });
+  made.setUrlAccessPolicy(() => false);
+  made.setLocalAccessPolicy((path: string) => path.includes('@fontsource'));
+  return made;
+}
 
 /** The household's book as a PDF. */
 @Injectable()
@@ -66,6 +70,6 @@ export class BookService {
         batches.push({ document, on: at === undefined ? created_at : new Date(at), outcome: outcomeOf(document, boil, place, on.getTime()) }); // prettier-ignore
       }
     }
-    return pdfmake.createPdf(bookPages({ on, units: kitchen?.units ?? 'metric', temperatureUnit: kitchen?.temperatureUnit ?? 'C', lots, batches })).getBuffer(); // prettier-ignore
+    return (await printer()).createPdf(bookPages({ on, units: kitchen?.units ?? 'metric', temperatureUnit: kitchen?.temperatureUnit ?? 'C', lots, batches })).getBuffer(); // prettier-ignore
   }
 }

@@ -1,5 +1,4 @@
 import { Injectable } from '@nestjs/common';
-import ical from 'ical-generator';
 import { findJar } from '@idle-kettle/core';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
@@ -19,6 +18,7 @@ export class CalendarService {
 
   /** Jars by the last day at their best, lids to be pressed, and batches that are planned. @returns iCalendar, RFC 5545 */
   async ics(): Promise<string> {
+    const { default: ical } = await import('ical-generator');
     const calendar = ical({ name: 'Idle Kettle', prodId: '//idle-kettle//household//EN' });
     for await (const { id, title, count, size, place, keeping } of this.shelf.everyLot()) {
       if (keeping.bestBefore === null) continue;

@@ -1,4 +1,4 @@
-import sharp, { type Metadata } from 'sharp';
+import type { Metadata } from 'sharp';
 import { LARGEST_PHOTO_MB } from '@idle-kettle/contract';
 import { ProblemException } from '../http/problem.filter.js';
 
@@ -34,6 +34,8 @@ const notAPhoto = (): ProblemException =>
 export async function developed(bytes: Buffer): Promise<Developed> {
   if (bytes.length > LARGEST_PHOTO_MB * 1e6)
     throw new ProblemException(413, `a photo has at most ${LARGEST_PHOTO_MB} MB; this one has ${(bytes.length / 1e6).toFixed(0)}`); // prettier-ignore
+  // Fetched with the first photo: it takes a while, and most starts of the server see none.
+  const { default: sharp } = await import('sharp');
   const open = () => sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
   let found: Metadata;
   try {

@@ -1,0 +1,74 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { KettleServer } from './support/kettle-server.js';
+
+let kettle: KettleServer;
+test.beforeAll(async () => {
+  kettle = await KettleServer.begin('story', { demo: true });
+});
+test.afterAll(() => kettle.end());
+
+test('a jar is held against the judge’s sheet and entered at a show; its prize is in the logbook', async ({ page }) => {
+  await page.goto(`${kettle.address}/logbook`);
+  await expect(page.getByText('second prize, Hill villages’ autumn table')).toBeVisible();
+  await page.getByRole('link', { name: /^Apricot jam/ }).click();
+  const show = page.getByRole('region', { name: 'For the show' });
+  await show.getByText('Hold a jar against the judge’s sheet').click();
+  for (const point of ['headspace', 'jar', 'clarity', 'colour', 'set']) await show.getByLabel(point, { exact: true }).selectOption('8');
+  await expect(show).toContainText('Kept once flavour has its points');
+  await show.getByLabel('flavour', { exact: true }).selectOption('10');
+  await expect(show).toContainText('50 of 60 points');
+  await show.getByRole('button', { name: 'Add an entry' }).click();
+  await show.getByRole('button', { name: 'Keep it' }).click();
+  await expect(show).toContainText('write where it was shown');
+  await show.getByRole('textbox', { name: /^show/ }).fill('Valley fair');
+  await show.getByLabel('result').selectOption('first');
+  await show.getByRole('button', { name: 'Keep it' }).click();
+  await expect(show).toContainText('The winning version: first prize, Valley fair');
+  await page.reload();
+  await expect(show).toContainText('50 of 60 points');
+  await page.getByRole('link', { name: 'To the logbook' }).click();
+  await expect(page.getByText('first prize, Valley fair')).toBeVisible();
+  await page.goBack();
+  await show.getByRole('button', { name: 'Take out Valley fair, open class' }).click();
+  await expect(show).not.toContainText('Valley fair');
+}); // prettier-ignore
+
+test('photos of a batch: added, named, taken out and brought back; what is none is refused; how right forecasts were', async ({ page }) => {
+  await page.goto(`${kettle.address}/logbook`);
+  const picture = await page.screenshot();
+  await page.getByRole('button', { name: 'How right were the forecasts?' }).click();
+  await expect(page.getByRole('region', { name: 'Foretold and come, in jars' })).toContainText(/\d of 5 came out within what was foretold/);
+  await page.getByRole('link', { name: /^Apricot jam/ }).click();
+  const photos = page.getByRole('region', { name: 'Photos' });
+  await expect(photos.getByRole('button', { name: 'Specks of vanilla, well spread' })).toBeVisible();
+  await photos.getByLabel('Photos of this batch').setInputFiles([
+    { name: 'jars.png', mimeType: 'image/png', buffer: picture },
+    { name: 'jam.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture at all') },
+    { name: 'list.pdf', mimeType: 'application/pdf', buffer: Buffer.from('%PDF-') },
+  ]);
+  const onTheirWay = photos.getByRole('list', { name: 'On their way' });
+  await expect(onTheirWay).toContainText('not kept: choose a JPEG, PNG or WebP picture');
+  await expect(onTheirWay).toContainText('not kept: it is not a JPEG, PNG or WebP picture');
+  await onTheirWay.getByRole('button', { name: 'Leave jam.jpg out' }).click();
+  await onTheirWay.getByRole('button', { name: 'Leave list.pdf out' }).click();
+  await photos.getByRole('button', { name: 'Photo 2 of Apricot jam with vanilla' }).click();
+  const large = page.getByRole('dialog', { name: 'Photo of Apricot jam with vanilla' });
+  await expect.poll(() => large.getByRole('img').evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(300);
+  expect((await new AxeBuilder({ page }).setLegacyMode().analyze()).violations).toEqual([]);
+  await large.getByRole('textbox').fill('On the sill');
+  await large.getByRole('button', { name: 'Close' }).click();
+  await page.reload();
+  await photos.getByRole('button', { name: 'On the sill' }).click();
+  await large.getByRole('button', { name: 'Take out' }).click();
+  await expect(photos.getByRole('button', { name: 'On the sill' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(photos.getByRole('button', { name: 'On the sill' })).toBeVisible();
+
+  await page.goto(`${kettle.address}/kitchen`);
+  for (const [link, file] of [['The book (PDF)', 'book.pdf'], ['Calendar', 'calendar.ics']] as const) {
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: link }).click()]);
+    expect(download.suggestedFilename()).toBe(file);
+    expect(await download.failure()).toBeNull();
+  }
+}); // prettier-ignore
