@@ -1,6 +1,6 @@
 import { format } from 'date-fns/format';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { findJar, formatTemperature, formatVolume, ingredientTexts, type BatchOutcome, type UnitSystem } from '@idle-kettle/core'; // prettier-ignore
+import { findJar, formatTemperature, formatVolume, ingredientTexts, SET_WORDS, type BatchOutcome, type UnitSystem } from '@idle-kettle/core'; // prettier-ignore
 import type { FormulaBody, LotView, TemperatureUnit } from '@idle-kettle/contract';
 
 /** A batch as the book tells it. */
@@ -30,7 +30,6 @@ const NOTHING = '–';
 const MOST_TOGETHER = 20;
 /** Letters the other file of the face has: Latin beyond the west. */
 const OTHERS = /[\u0100-\u024f\u1e00-\u1eff]+/g;
-const SET_WORDS = ['runs', 'soft', 'just right', 'firm', 'stiff'] as const;
 const THIN = { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => LINE, paddingLeft: () => 0, paddingRight: () => 10 }; // prettier-ignore
 
 /** A text in runs of one face file each. */

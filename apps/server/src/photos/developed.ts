@@ -14,9 +14,11 @@ export interface Developed {
 
 /** The longer side of what is kept, pixels: enough for a screen and a hand's breadth of paper. */
 const LONGEST = 1600;
+/** The same of the one for lists, pixels: four times the tile it is shown in. A guess. */
 const LONGEST_SMALL = 480;
 /** A picture of more is refused before it is unpacked, pixels. */
 const MOST_PIXELS = 100_000_000;
+/** Of WebP, 0 to 100: the encoder's own usual one. */
 const QUALITY = 80;
 const FORMATS: readonly string[] = ['jpeg', 'png', 'webp'];
 

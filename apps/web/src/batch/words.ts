@@ -11,7 +11,7 @@ import type {
 import type { Formats } from '../ui/habit.js';
 
 /** How a jar had set when it was opened, from -2 to 2. */
-export const SET_WORDS = ['runs', 'soft', 'just right', 'firm', 'stiff'] as const;
+export { SET_WORDS } from '@idle-kettle/core';
 
 /** What came of an entry at a show. */
 export const RESULT_WORDS: Readonly<Record<ShowResult, string>> = {

@@ -56,6 +56,9 @@ export type Judged = (typeof JUDGED)[number];
 /** The most points for each. Common practice, no source. */
 export const MOST_POINTS = 10;
 
+/** How a jar had set once it was opened, a word for each score from -2 to 2. Common practice, no source. */
+export const SET_WORDS = ['runs', 'soft', 'just right', 'firm', 'stiff'] as const;
+
 /** What came of an entry at a show, the best first. */
 export const SHOW_RESULTS = ['first', 'second', 'third', 'commended', 'entered'] as const;
 export type ShowResult = (typeof SHOW_RESULTS)[number];

@@ -197,3 +197,18 @@ test('each pan on each ring has its own heat; what is common to them is learned 
   expect(heat({})).toBeGreaterThan(1300);
   expect(heat({})).toBeLessThan(1900);
 });
+
+test('jars that were weighed say how much came of it, whatever they are named', () => {
+  const boil = made(1500, 0, 11);
+  const heat = (jarred: Boil['jarred']): number =>
+    evidenceOf(DAMSON, { ...boil, jarred }, HERE)?.logHeat_W.mid ?? NaN;
+  const [counted] = boil.jarred;
+  if (!counted) throw new Error('no jars were counted');
+  // A half-pint to its headspace holds about 300 g of it (model study).
+  const weighed = { ...counted, net_g: 300 };
+  expect(heat([weighed])).toBeCloseTo(heat([counted]), 1);
+  // The same weight in jars of another name is the same; by their volume it would not be.
+  expect(heat([{ ...weighed, size: 'pint' }])).toBeCloseTo(heat([weighed]), 9);
+  // Less in the jars: more was boiled off.
+  expect(heat([{ ...weighed, net_g: 270 }])).toBeGreaterThan(heat([weighed]));
+});

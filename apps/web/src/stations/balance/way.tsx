@@ -163,9 +163,9 @@ export function Way() {
   );
 }
 
-/** One boil is luck. */
+/** One boil is luck. A guess. */
 const FEWEST_BOILS = 2;
-/** Closer than this it is the same finish, K. */
+/** Closer than this it is the same finish, K. A guess. */
 const SAME_RISE_K = 0.15;
 
 /** The set that jars opened so far were liked best with, offered for a finish by gel temperature; nothing while learning is off. */
