@@ -21,6 +21,8 @@ const project = (displayName, rootDir) => ({
   displayName,
   rootDir,
   testEnvironment: 'node',
+  // A test runs in a context of its own, where a global is looked up slowly: forecasts take a fifth of the time with these at hand.
+  sandboxInjectedGlobals: ['Array', 'Math', 'Number', 'Object'],
   setupFiles: [`${__dirname}/scripts/jest-seed.cjs`],
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
   moduleNameMapper: {

@@ -61,6 +61,7 @@ class Probe {
 test(`${KILLS} kills of the page, the server and PostgreSQL in mid-boil: every reading typed or acknowledged is there, in order, once`, async ({
   context,
 }) => {
+  test.setTimeout(400_000);
   const postgres = OwnPostgres.begin();
   const kettle = await KettleServer.begin('kills', { altitude_m: 1180, database: postgres.url });
   try {

@@ -148,6 +148,31 @@ test('the big view fills the screen, dark by default, and Escape leaves it', asy
   await expect(page.getByRole('button', { name: 'Leave big view' })).toBeHidden();
 });
 
+/** How often what is shown changed its place or size within so many frames. */
+const moves = (frames: number): Promise<number> =>
+  page.evaluate(async (count) => {
+    const places = (): string =>
+      [...document.querySelectorAll('main section, main button')]
+        .map((each) => Object.values(each.getBoundingClientRect().toJSON() as object).join())
+        .join(';');
+    let [was, moved] = [places(), 0];
+    for (let i = 0; i < count; i++) {
+      await new Promise(requestAnimationFrame);
+      const is = places();
+      if (is !== was) moved += 1;
+      was = is;
+    }
+    return moved;
+  }, frames);
+
+test('for those who asked for less motion nothing moves at the stove while nothing happens', async () => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await open(`/batches/${stove}/boil`, 'Tap what the thermometer says');
+  await expect(page.getByRole('img', { name: /^Boil curve/ })).toBeVisible();
+  await expect.poll(() => moves(20)).toBe(0);
+  await page.emulateMedia({ reducedMotion: null });
+});
+
 test('the documents of the API fetch nothing from elsewhere', async () => {
   const elsewhere: string[] = [];
   page.on('request', (request) => elsewhere.push(request.url()));

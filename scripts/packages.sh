@@ -19,8 +19,37 @@ install_debian() {
   step "Installing $what" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends "$@"
 }
 
-ensure_chromium() {
-  [ -x /usr/bin/chromium-headless-shell ] || install_debian "Chromium, for the tests" chromium-headless-shell
+has_chromium() { [ -x /usr/bin/chromium-headless-shell ]; }
+
+ensure_chromium() { has_chromium || install_debian "Chromium, for the tests" chromium-headless-shell; }
+
+debian_for_tests() {
+  local missing=()
+  find_postgres || {
+    prepare_for_postgres
+    missing+=(postgresql)
+  }
+  has_chromium || missing+=(chromium-headless-shell)
+  [ ${#missing[@]} -eq 0 ] || install_debian "PostgreSQL and Chromium, for the tests" "${missing[@]}"
+}
+
+# What comes from Debian and what comes from npm: side by side, unless sudo has to ask for a password.
+ensure_for_tests() {
+  local installs said failed=""
+  if ! as_root true </dev/null 2>/dev/null; then
+    debian_for_tests
+    ensure_modules
+    return 0
+  fi
+  mkdir -p "$DATA"
+  said="$DATA/debian-said-$$"
+  debian_for_tests >"$said" 2>&1 &
+  installs=$!
+  (ensure_modules) || failed=yes
+  wait "$installs" || failed=yes
+  cat "$said"
+  rm -f "$said"
+  [ -z "$failed" ] || exit 1
 }
 
 # The stamp lies in node_modules, so that it goes when they go.

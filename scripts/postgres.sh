@@ -14,11 +14,15 @@ find_postgres() {
   [ -x "$PG_BIN/initdb" ] && [ -x "$PG_BIN/pg_ctl" ] && [ -x "$PG_BIN/psql" ]
 }
 
-ensure_postgres() {
-  find_postgres && return 0
-  # Without this Debian also makes and starts a cluster of its own on port 5432, which nobody asked for.
+# Without this Debian also makes and starts a cluster of its own on port 5432, which nobody asked for.
+prepare_for_postgres() {
   local keep_quiet="mkdir -p /etc/postgresql-common/createcluster.d && printf 'create_main_cluster = false\n' >/etc/postgresql-common/createcluster.d/idle-kettle.conf"
   if [ ! -d /etc/postgresql-common ] && as_root true; then as_root sh -c "$keep_quiet"; fi
+}
+
+ensure_postgres() {
+  find_postgres && return 0
+  prepare_for_postgres
   install_debian "PostgreSQL" postgresql
   find_postgres || die "PostgreSQL was installed but its initdb was not found under /usr/lib/postgresql"
 }

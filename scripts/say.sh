@@ -14,7 +14,8 @@ step() {
   local message="$1" log began pid shown=0
   shift
   mkdir -p "$DATA"
-  log="$DATA/step.log"
+  # Two may go side by side.
+  log="$DATA/step-$BASHPID.log"
   began=$SECONDS
   printf '  %s ' "$message"
   "$@" >"$log" 2>&1 &
@@ -28,6 +29,7 @@ step() {
   done
   if wait "$pid"; then
     printf ' done (%d s)\n' $((SECONDS - began))
+    rm -f "$log"
   else
     printf ' failed\n'
     tail -n 30 "$log" >&2

@@ -99,8 +99,7 @@ shut_down() {
 
 run_tests() {
   ensure_node
-  ensure_modules
-  ensure_chromium
+  ensure_for_tests
   ensure_build
   start_postgres
   [ -z "$PG_STARTED" ] || trap stop_postgres EXIT

@@ -7,6 +7,9 @@ import { DatabaseDoor, freshDatabase } from '../../apps/server/src/testing/datab
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../..');
 
+/** It takes three; a machine that does much else takes longer. */
+const START_PATIENCE_S = 40;
+
 async function freePort(): Promise<number> {
   const probe = createServer();
   await new Promise<void>((resolve) => probe.listen(0, '127.0.0.1', resolve));
@@ -83,11 +86,11 @@ export class KettleServer {
       },
       stdio: ['ignore', 'inherit', 'inherit', ...(this.clocked ? (['ipc'] as const) : [])],
     });
-    for (let i = 0; i < 150; i++) {
+    for (let i = 0; i < 10 * START_PATIENCE_S; i++) {
       if (await this.healthy()) return;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
-    throw new Error('the server did not answer within 15 s');
+    throw new Error(`the server did not answer within ${START_PATIENCE_S} s`);
   }
 
   /** Sets the clock of a clocked server. @param now milliseconds since 1970 */

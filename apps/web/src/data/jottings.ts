@@ -1,34 +1,60 @@
-import type { Parcel } from './store.js';
+import type { Draft, Parcel } from './store.js';
 
-const PREFIX = 'kettle.jotted.';
 /** A log that is brought in has its file to begin again from; jotting down thousands would stop the page. */
 const MOST = 20;
 
-/** Writes parcels where they are safe at once, until the browser's database has them. */
-export function jot(parcels: readonly Parcel[]): void {
-  if (parcels.length > MOST || typeof localStorage === 'undefined') return;
-  try {
-    for (const parcel of parcels) localStorage.setItem(PREFIX + parcel.id, JSON.stringify(parcel));
-  } catch {
-    // Full or forbidden: the database is on its way all the same.
+/** Where things are safe the moment they are written, until the browser's database has them: it takes a while, and a page can be closed in between. */
+class Jotter<T> {
+  constructor(
+    private readonly prefix: string,
+    private readonly idOf: (thing: T) => string,
+    /** Whether what is jotted down under an id is this very thing, and no later one. */
+    private readonly isSame: (jotted: T, thing: T) => boolean,
+  ) {}
+
+  jot(things: readonly T[]): void {
+    if (things.length > MOST || typeof localStorage === 'undefined') return;
+    try {
+      for (const thing of things) localStorage.setItem(this.prefix + this.idOf(thing), JSON.stringify(thing));
+    } catch {
+      // Full or forbidden: the database is on its way all the same.
+    }
+  }
+
+  forget(things: readonly T[]): void {
+    if (typeof localStorage === 'undefined') return;
+    for (const thing of things) {
+      const key = this.prefix + this.idOf(thing);
+      if (this.read(key).some((jotted) => this.isSame(jotted, thing))) localStorage.removeItem(key);
+    }
+  }
+
+  /** What an earlier page jotted down and could not put into the database. */
+  all(): T[] {
+    if (typeof localStorage === 'undefined') return [];
+    return Object.keys(localStorage)
+      .filter((key) => key.startsWith(this.prefix))
+      .flatMap((key) => this.read(key));
+  }
+
+  private read(key: string): T[] {
+    try {
+      const text = localStorage.getItem(key);
+      return text === null ? [] : [JSON.parse(text) as T];
+    } catch {
+      return [];
+    }
   }
 }
 
-export function forgetJotted(parcels: readonly Parcel[]): void {
-  if (typeof localStorage === 'undefined') return;
-  for (const { id } of parcels) localStorage.removeItem(PREFIX + id);
-}
+export const jottedParcels = new Jotter<Parcel>(
+  'kettle.jotted.',
+  ({ id }) => id,
+  () => true,
+);
 
-/** What an earlier page jotted down and could not put into the database. */
-export function jotted(): Parcel[] {
-  if (typeof localStorage === 'undefined') return [];
-  return Object.keys(localStorage)
-    .filter((key) => key.startsWith(PREFIX))
-    .flatMap((key) => {
-      try {
-        return [JSON.parse(localStorage.getItem(key) ?? '') as Parcel];
-      } catch {
-        return [];
-      }
-    });
-}
+export const jottedDrafts = new Jotter<Draft>(
+  'kettle.draft.',
+  ({ batchId }) => batchId,
+  (jotted, draft) => jotted.editedAt <= draft.editedAt,
+);

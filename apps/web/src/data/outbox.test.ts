@@ -58,6 +58,26 @@ class FakeServer {
 const json = (status: number, body: unknown): Response =>
   new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
 
+/** As in a browser: what is written is there at once, and its keys are the object's own. */
+class FakeLocalStorage {
+  getItem(key: string): string | null {
+    return (this as unknown as Record<string, string>)[key] ?? null;
+  }
+  setItem(key: string, text: string): void {
+    (this as unknown as Record<string, string>)[key] = text;
+  }
+  removeItem(key: string): void {
+    Reflect.deleteProperty(this, key);
+  }
+}
+
+/** A disk that is so slow that the page is closed before anything was written. */
+let diskAnswers = true;
+jest.mock('./store.js', () => {
+  const real = jest.requireActual<{ store: () => Promise<unknown> }>('./store.js');
+  return { ...real, store: () => (diskAnswers ? real.store() : new Promise(() => undefined)) };
+});
+
 let server: FakeServer;
 let made = 0;
 const reading = (temperature_C: number): BatchEvent => ({
@@ -105,6 +125,7 @@ async function start(
 beforeEach(async () => {
   server = new FakeServer();
   globalThis.fetch = server.fetch as unknown as typeof fetch;
+  globalThis.localStorage = new FakeLocalStorage() as unknown as Storage;
   const db = await store();
   await db.clear('parcels');
   await db.clear('drafts');
@@ -145,6 +166,49 @@ test('a page that is closed leaves its outbox to the next one, in order', async 
   const second = await start();
   await until(() => second.snapshot().parcels.length === 0);
   expect(server.events.slice(-3).sort()).toEqual(events.map((event) => event.id).sort());
+});
+
+test('a page that is closed before the disk had anything loses neither a reading nor a word', async () => {
+  server.mood = 'dead';
+  const first = await start();
+  const event = reading(97);
+  diskAnswers = false;
+  void first.addEvent('b1', event);
+  for (const [i, title] of ['Dams', 'Damson'].entries())
+    void first.saveDraft({
+      batchId: 'b1',
+      document: formula(title),
+      revision: 0,
+      formulaId: null,
+      editedAt: i + 1,
+    });
+  diskAnswers = true;
+  expect(await (await store()).count('drafts')).toBe(0);
+  const second = await start();
+  expect(second.snapshot().drafts.get('b1')?.document.title).toBe('Damson');
+  server.mood = 'well';
+  second.hurry();
+  await until(() => second.snapshot().drafts.size === 0 && second.snapshot().parcels.length === 0);
+  expect(server.batch?.document.title).toBe('Damson');
+  expect(server.events).toEqual([event.id]);
+  expect(Object.keys(localStorage)).toEqual([]);
+});
+
+test('what was typed after an edit whose answer was lost builds on it, also on the next page', async () => {
+  const first = await start();
+  const edit = (outbox: Outbox, title: string, editedAt: number) =>
+    outbox.saveDraft({ batchId: 'b1', document: formula(title), revision: 0, formulaId: null, editedAt });
+  server.mood = 'loses-answers';
+  await edit(first, 'Damson', 1);
+  await until(() => first.snapshot().state === 'away');
+  expect(server.batch).toMatchObject({ revision: 1, document: { title: 'Damson' } });
+  await edit(first, 'Damson jam', 2);
+  const second = await start();
+  server.mood = 'well';
+  second.hurry();
+  await until(() => [first, second].every((outbox) => outbox.snapshot().drafts.size === 0));
+  expect(second.snapshot().conflicts.size).toBe(0);
+  expect(server.batch).toMatchObject({ revision: 2, document: { title: 'Damson jam' } });
 });
 
 test('an answer that is lost costs a repeat, not a reading', async () => {

@@ -1,8 +1,9 @@
-import type { AppendResult, BatchView } from '@idle-kettle/contract';
+import type { BatchView } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
 import { ApiProblem, request, ServerAway } from './api.js';
-import { forgetJotted, jot, jotted } from './jottings.js';
-import { store, type Draft, type Parcel } from './store.js';
+import { asSent, dropDraft, keepDraft, keptDrafts, wasSentHere } from './drafts.js';
+import { dropParcels, keepParcels, keptParcels, nameOf, sendTogether } from './parcels.js';
+import type { Draft, Parcel } from './store.js';
 import { now } from './clock.js';
 
 export interface Conflict {
@@ -73,12 +74,9 @@ export class Outbox {
   /** Reads what an earlier page left behind and begins to send. */
   async start(listener: Listener): Promise<void> {
     this.listener = listener;
-    const db = await store();
-    const kept = await db.getAll('parcels');
-    const had = new Set(kept.map(({ id }) => id));
-    const parcels = [...kept, ...jotted().filter(({ id }) => !had.has(id))].sort((a, b) => a.order - b.order);
+    const parcels = await keptParcels();
     this.order = Math.max(0, ...parcels.map((parcel) => parcel.order));
-    const drafts = new Map((await db.getAll('drafts')).map((draft) => [draft.batchId, draft]));
+    const drafts = await keptDrafts();
     this.set({
       parcels: [...parcels, ...this.now.parcels],
       drafts: new Map([...drafts, ...this.now.drafts]),
@@ -111,11 +109,15 @@ export class Outbox {
 
   /** Keeps the latest text of a batch's formula; sent after a short pause in typing. */
   async saveDraft(edit: Draft): Promise<void> {
-    const draft = { ...edit, revision: Math.max(edit.revision, this.acknowledged.get(edit.batchId) ?? 0) };
-    this.set({ drafts: new Map(this.now.drafts).set(draft.batchId, draft) });
+    const { unanswered } = this.now.drafts.get(edit.batchId) ?? {};
+    const draft: Draft = {
+      ...(unanswered && { unanswered }),
+      ...edit,
+      revision: Math.max(edit.revision, this.acknowledged.get(edit.batchId) ?? 0),
+    };
     // A disk that is slow must not keep the edit from the server.
     this.kick(DRAFT_PAUSE_MS);
-    await (await store()).put('drafts', draft);
+    await this.holdDraft(draft);
   }
 
   /** Settles a conflict: `mine` is sent over theirs, `theirs` drops the draft. */
@@ -141,14 +143,10 @@ export class Outbox {
   };
 
   private async add(...parcels: readonly Parcel[]): Promise<void> {
-    // A page that is closed the moment after a tap would take a write under way with it: this one is done when it returns.
-    jot(parcels);
+    const kept = keepParcels(parcels);
     this.set({ parcels: [...this.now.parcels, ...parcels] });
     this.kick(0);
-    const transaction = (await store()).transaction('parcels', 'readwrite');
-    for (const parcel of parcels) void transaction.store.put(parcel);
-    await transaction.done;
-    forgetJotted(parcels);
+    await kept;
   }
 
   private set(change: Partial<OutboxState>): void {
@@ -197,6 +195,7 @@ export class Outbox {
   }
 
   private async sendDraft(draft: Draft): Promise<void> {
+    void this.holdDraft(asSent(draft));
     try {
       const { document, revision, formulaId } = draft;
       const saved = await request<BatchView>('PUT', `/batches/${draft.batchId}`, {
@@ -209,19 +208,14 @@ export class Outbox {
       this.listener.onSaved(saved);
       const newer = this.now.drafts.get(draft.batchId);
       if (newer && newer.editedAt !== draft.editedAt) {
-        await this.saveDraft({ ...newer, revision: saved.revision });
+        await this.saveDraft({ ...newer, revision: saved.revision, unanswered: [] });
       } else {
         await this.forgetDraft(draft);
       }
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       if (error.status === 409) {
-        this.set({
-          conflicts: new Map(this.now.conflicts).set(draft.batchId, {
-            batchId: draft.batchId,
-            theirs: error.problem.current as BatchView,
-          }),
-        });
+        await this.disagree(draft, error.problem.current as BatchView);
         return;
       }
       if (error.status >= 500) throw error;
@@ -232,6 +226,17 @@ export class Outbox {
         [error.message, ...(error.problem.errors ?? []).map((e) => `${e.path}: ${e.message}`)].join('; '),
       );
     }
+  }
+
+  /** The server holds another text: the person chooses, unless it is one of this very draft's, whose answer was lost. */
+  private async disagree(draft: Draft, theirs: BatchView): Promise<void> {
+    const { batchId } = draft;
+    if (wasSentHere(draft, theirs.document)) {
+      const latest = this.now.drafts.get(batchId) ?? draft;
+      await this.saveDraft({ ...latest, revision: theirs.revision, unanswered: [] });
+      return;
+    }
+    this.set({ conflicts: new Map(this.now.conflicts).set(batchId, { batchId, theirs }) });
   }
 
   private async sendParcels(): Promise<void> {
@@ -245,7 +250,7 @@ export class Outbox {
               .slice(0, MOST_EVENTS)
           : [first];
       try {
-        const refused = await send(first, together);
+        const refused = await sendTogether(first, together);
         for (const { id, reason } of refused)
           this.listener.onRefused(nameOf(together.find((p) => p.id === id) ?? first), reason);
       } catch (error) {
@@ -260,43 +265,23 @@ export class Outbox {
   }
 
   private async forget(parcels: readonly Parcel[]): Promise<void> {
-    const gone = new Set(parcels.map((parcel) => parcel.id));
-    const transaction = (await store()).transaction('parcels', 'readwrite');
-    for (const id of gone) void transaction.store.delete(id);
-    await transaction.done;
-    forgetJotted(parcels);
+    await dropParcels(parcels);
     // Told first, so that what was taken is on screen from the server's answer before it leaves the outbox.
     this.listener.onTaken(parcels);
-    this.set({ parcels: this.now.parcels.filter((parcel) => !gone.has(parcel.id)) });
+    const gone = new Set(parcels.map(({ id }) => id));
+    this.set({ parcels: this.now.parcels.filter(({ id }) => !gone.has(id)) });
+  }
+
+  private async holdDraft(draft: Draft): Promise<void> {
+    this.set({ drafts: new Map(this.now.drafts).set(draft.batchId, draft) });
+    await keepDraft(draft);
   }
 
   private async forgetDraft(draft: Draft): Promise<void> {
     const drafts = new Map(this.now.drafts);
     drafts.delete(draft.batchId);
     this.set({ drafts });
-    await (await store()).delete('drafts', draft.batchId);
-  }
-}
-
-const nameOf = (parcel: Parcel): string =>
-  parcel.kind === 'event' ? `the ${parcel.event.type}` : 'the jars';
-
-/** Sends parcels of one kind and batch. @returns those the server will never take */
-async function send(first: Parcel, together: readonly Parcel[]): Promise<AppendResult['refused']> {
-  switch (first.kind) {
-    case 'event': {
-      const events = together.flatMap((parcel) => (parcel.kind === 'event' ? [parcel.event] : []));
-      return (await request<AppendResult>('POST', `/batches/${first.batchId}/events`, { events })).refused;
-    }
-    case 'put':
-      await request('POST', '/shelf', first.body);
-      return [];
-    case 'move':
-      await request('POST', `/shelf/${first.lotId}/moves`, first.body);
-      return [];
-    case 'transfer':
-      await request('POST', `/shelf/${first.lotId}/transfers`, first.body);
-      return [];
+    await dropDraft(draft);
   }
 }
 

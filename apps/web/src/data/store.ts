@@ -35,6 +35,8 @@ export interface Draft {
   readonly revision: number;
   readonly formulaId: string | null;
   readonly editedAt: number;
+  /** Texts that were sent and got no answer, so that the server may hold one of them. */
+  readonly unanswered?: readonly FormulaBody[];
 }
 
 interface Shape extends DBSchema {

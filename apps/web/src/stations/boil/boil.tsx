@@ -85,17 +85,20 @@ function AtTheStove() {
       <div className="contents lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] lg:gap-3">
         <section
           aria-label="The boil"
-          className="panel order-2 h-[240px] p-3 sm:h-[280px] lg:order-1 lg:h-auto lg:min-h-[280px]"
+          className="panel relative order-2 h-[240px] sm:h-[280px] lg:order-1 lg:h-auto lg:min-h-[280px]"
         >
-          <Suspense fallback={<p className="p-4 text-soft">Drawing the curve…</p>}>
-            <CurveNow
-              gel_C={gel_C}
-              boilingPoint_C={boilingPoint_C}
-              theme={big ? bigTheme : pageTheme}
-              watched={boil.phase === 'on-heat' ? watched : undefined}
-              curdles_C={curdles_C}
-            />
-          </Suspense>
+          {/* Out of the flow: a drawing that fits itself to a place that fits itself to the drawing never comes to rest. */}
+          <div className="absolute inset-3">
+            <Suspense fallback={<p className="p-4 text-soft">Drawing the curve…</p>}>
+              <CurveNow
+                gel_C={gel_C}
+                boilingPoint_C={boilingPoint_C}
+                theme={big ? bigTheme : pageTheme}
+                watched={boil.phase === 'on-heat' ? watched : undefined}
+                curdles_C={curdles_C}
+              />
+            </Suspense>
+          </div>
         </section>
         <div className="-order-1 lg:order-2">
           <Readouts

@@ -1,0 +1,42 @@
+import { replaceEqualDeep } from '@tanstack/react-query';
+import type { FormulaBody } from '@idle-kettle/contract';
+import { jottedDrafts } from './jottings.js';
+import { store, type Draft } from './store.js';
+
+/** Texts without an answer that a draft remembers; each try while the server is away may be one more. */
+const MOST_UNANSWERED = 8;
+
+/** Writes a draft down: it is safe when this returns, and in the browser's database when the promise resolves. */
+export async function keepDraft(draft: Draft): Promise<void> {
+  jottedDrafts.jot([draft]);
+  await (await store()).put('drafts', draft);
+  jottedDrafts.forget([draft]);
+}
+
+export async function dropDraft(draft: Draft): Promise<void> {
+  jottedDrafts.forget([draft]);
+  await (await store()).delete('drafts', draft.batchId);
+}
+
+/** What earlier pages left behind, the latest edit of each batch. */
+export async function keptDrafts(): Promise<Map<string, Draft>> {
+  const drafts = new Map((await (await store()).getAll('drafts')).map((draft) => [draft.batchId, draft]));
+  for (const draft of jottedDrafts.all())
+    if (draft.editedAt >= (drafts.get(draft.batchId)?.editedAt ?? 0)) drafts.set(draft.batchId, draft);
+  return drafts;
+}
+
+/** The draft as it is sent: should no answer come, it is known that the server may have taken this text. */
+export const asSent = (draft: Draft): Draft => ({
+  ...draft,
+  unanswered: [...(draft.unanswered ?? []), draft.document].slice(-MOST_UNANSWERED),
+});
+
+/** Whether a text the server holds is one that was sent from here, whose answer was lost: what was typed since builds on it. */
+export function wasSentHere(draft: Draft, theirs: FormulaBody): boolean {
+  const held = plain(theirs);
+  return (draft.unanswered ?? []).some((sent) => replaceEqualDeep(held, plain(sent)) === held);
+}
+
+/** As it travels; the database gives its keys in another order. */
+const plain = (document: FormulaBody): unknown => JSON.parse(JSON.stringify(document));
