@@ -7,6 +7,7 @@ import * as jars from './0008-jars.js';
 import * as lessons from './0010-lessons.js';
 import * as live from './0005-live.js';
 import * as photos from './0012-photos.js';
+import * as quickSearch from './0013-quick-search.js';
 import * as planned from './0006-planned.js';
 import * as shelf from './0003-shelf.js';
 import * as standings from './0011-standings.js';
@@ -31,4 +32,5 @@ export const MIGRATIONS: readonly Migration[] = [
   lessons,
   standings,
   photos,
+  quickSearch,
 ];
