@@ -3,7 +3,7 @@ import { balance } from '../balance/index.js';
 import { assessKeeping } from '../keeping/index.js';
 import { readFormula } from '../formula/index.js';
 import { documentOf } from '../testing/formula.js';
-import { auditImport, importFormula, toJsonLd, toMarkdown, type Imported } from './index.js';
+import { auditImport, importFormula, ingredientTexts, toJsonLd, toMarkdown, type Imported } from './index.js';
 
 const ok = (text: string): Imported & { ok: true } => {
   const imported = importFormula(text);
@@ -53,6 +53,15 @@ describe('a recipe as people paste it', () => {
     ['Bitter orange marmalade', '1 kg bitter oranges\n2 kg sugar', 'marmalade', 'long-boil'],
   ])('%s: kind and method are seen', (title, lines, kind, method) =>
     expect(ok(`${title}\n${lines}`).document).toMatchObject({ kind, method })); // prettier-ignore
+
+  test.each([
+    ['1', '1 lemon'], ['1 each', '1 lemon'], ['half a lemon', 'half a lemon'], ['half a', 'half a lemon'], ['11 each', '11 lemons'], ['about 3 medium', 'about 3 medium lemons'], ['400 g', '400 g lemons'],
+  ])('a count says whether it is one or many: %s', (amount, text) => {
+    const { document } = ok(CARD);
+    const lemons = { ...document, lines: [{ amount, ingredient: 'lemon' }, ...document.lines.slice(0, 3)] };
+    expect(ingredientTexts(lemons)[0]).toBe(text);
+    expect(ok(JSON.stringify(toJsonLd(lemons))).document.lines[0]?.ingredient).toBe('lemon');
+  }); // prettier-ignore
 
   test('what is not understood stays as written, with why', () => {
     const { lines, document } = ok('Odd jam\n2 kg plums\n3 cups of moonberries');

@@ -1,5 +1,6 @@
 import type { FormulaDocument } from '../formula/index.js';
 import { ingredientById } from '../produce/index.js';
+import { readAmount } from '../quantity/index.js';
 import type { FoundRecipe } from './recipe.js';
 
 type Json = Readonly<Record<string, unknown>>;
@@ -93,17 +94,26 @@ export function jsonLdBlocks(html: string): unknown[] {
   return blocks;
 }
 
-const nameOf = ({ ingredient, name, form }: FormulaDocument['lines'][number]): string => {
-  const known = ingredientById(ingredient ?? '');
-  const word = known?.name[1] ?? name ?? ingredient ?? '';
-  return form === undefined || form === known?.usualForm ? word : `${word}, ${form}`;
-};
 export const amountText = ({ amount }: FormulaDocument['lines'][number]): string =>
   typeof amount === 'string' ? amount : `${amount.value} ${amount.unit}`;
 
-/** Lines of a document as a cook reads them: "2.4 kg damsons". */
+/** Lines of a document as a cook reads them: "2.4 kg damsons", "1 lemon", "half a lemon". */
 export const ingredientTexts = (document: FormulaDocument): string[] =>
-  document.lines.map((line) => `${amountText(line)} ${nameOf(line)}`.trim());
+  document.lines.map((line) => {
+    const known = ingredientById(line.ingredient ?? '');
+    const [one, many] = known?.name ?? [
+      line.name ?? line.ingredient ?? '',
+      line.name ?? line.ingredient ?? '',
+    ];
+    const written = amountText(line);
+    const read = readAmount(written, document.decimal);
+    const counted = read.ok && read.amount.unit.kind === 'piece';
+    const amount = counted ? written.replace(/\s*\beach$/, '') : written;
+    const name = counted && read.amount.value <= 1 ? one : many;
+    // A count may have its noun with it.
+    const text = counted && read.rest === one ? amount : `${amount} ${name}`.trim();
+    return line.form === undefined || line.form === known?.usualForm ? text : `${text}, ${line.form}`;
+  });
 
 /** The document as a schema.org Recipe. What only we know (kind, method, finish) goes in its keywords and steps. */
 export function toJsonLd(document: FormulaDocument, yieldText?: string): Json {
