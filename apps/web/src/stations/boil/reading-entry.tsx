@@ -35,11 +35,11 @@ export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
       <div className="grid grid-cols-6 gap-2 sm:grid-cols-8 sm:max-lg:gap-1.5">
         <button
           type="button"
-          className="btn order-last col-span-3 h-14 sm:order-none sm:col-span-1 sm:h-[76px]"
+          className="btn order-last col-span-3 h-14 sm:order-none sm:col-span-1 sm:h-[76px] sm:flex-col sm:gap-0 sm:px-1"
           aria-label="Lower values"
           onClick={() => move(-BUTTONS + 2)}
         >
-          <ChevronDown aria-hidden="true" className="size-6" /> lower
+          <ChevronDown aria-hidden="true" className="size-6 shrink-0" /> lower
         </button>
         {values.map((value) => {
           const reached = value >= gel - 1e-6;
@@ -57,11 +57,11 @@ export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
         })}
         <button
           type="button"
-          className="btn order-last col-span-3 h-14 sm:col-span-1 sm:h-[76px]"
+          className="btn order-last col-span-3 h-14 sm:col-span-1 sm:h-[76px] sm:flex-col sm:gap-0 sm:px-1"
           aria-label="Higher values"
           onClick={() => move(BUTTONS - 2)}
         >
-          <ChevronUp aria-hidden="true" className="size-6" /> higher
+          <ChevronUp aria-hidden="true" className="size-6 shrink-0" /> higher
         </button>
       </div>
     </section>
