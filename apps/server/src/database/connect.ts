@@ -8,7 +8,7 @@ export const connectionOptions: SequelizeOptions = {
   dialectOptions: {
     connectionTimeoutMillis: 3000,
     statement_timeout: 15_000,
-    // A household's indexes are in memory, or on a disk without a head that moves: PostgreSQL expects the latter unless told.
+    // A household's indexes are in memory, or on a disk without a head that moves; unless told, PostgreSQL reckons with a head.
     options: '-c random_page_cost=1.1',
   },
   define: { underscored: true },
