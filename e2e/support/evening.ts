@@ -38,9 +38,10 @@ export class Evening {
     const heard = async (): Promise<string> => (await said.allTextContents()).join();
     const before = await heard();
     await this.skip(minutes);
-    for (let waited = 0; waited < HEARD_MS && (await heard()) === before; waited += 50)
-      await this.page.waitForTimeout(50);
-    await this.page.waitForTimeout(50);
+    const from = performance.now();
+    while (performance.now() - from < HEARD_MS && (await heard()) === before) await this.page.waitForTimeout(50);
+    // What it makes of that takes it about as long again.
+    await this.page.waitForTimeout(Math.max(50, Math.min(1000, performance.now() - from)));
   }
 
   get whatNow(): Locator {
