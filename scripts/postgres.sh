@@ -139,5 +139,8 @@ stop_postgres() {
   find_postgres || return 0
   { [ -d "$DATA/postgres" ] || [ -f "$DATA/postgres-folder" ]; } || return 0
   place_cluster
-  if cluster_runs; then pg "$PG_BIN/pg_ctl" -D "$PG_DIR/data" -m fast -w -s stop; fi
+  cluster_runs || return 0
+  local said
+  # Another hand may stop it in the same moment: the start script does, when its server is ended by "stop".
+  said="$(pg "$PG_BIN/pg_ctl" -D "$PG_DIR/data" -m fast -w -s stop 2>&1)" || ! cluster_runs || die "PostgreSQL did not stop: $said"
 }
