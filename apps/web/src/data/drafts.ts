@@ -3,7 +3,7 @@ import type { FormulaBody } from '@idle-kettle/contract';
 import { jottedDrafts } from './jottings.js';
 import { store, type Draft } from './store.js';
 
-/** Texts without an answer that a draft remembers; each try while the server is away may be one more. */
+/** Texts without an answer that a draft remembers; a guess: each is one the maker went on from while the server was away. */
 const MOST_UNANSWERED = 8;
 
 /** Writes a draft down: it is safe when this returns, and in the browser's database when the promise resolves. */
@@ -27,10 +27,11 @@ export async function keptDrafts(): Promise<Map<string, Draft>> {
 }
 
 /** The draft as it is sent: should no answer come, it is known that the server may have taken this text. */
-export const asSent = (draft: Draft): Draft => ({
-  ...draft,
-  unanswered: [...(draft.unanswered ?? []), draft.document].slice(-MOST_UNANSWERED),
-});
+export const asSent = (draft: Draft): Draft =>
+  // Tried again it is the same text, and must not push an earlier one out.
+  wasSentHere(draft, draft.document)
+    ? draft
+    : { ...draft, unanswered: [...(draft.unanswered ?? []), draft.document].slice(-MOST_UNANSWERED) };
 
 /** Whether a text the server holds is one that was sent from here, whose answer was lost: what was typed since builds on it. */
 export function wasSentHere(draft: Draft, theirs: FormulaBody): boolean {

@@ -101,10 +101,8 @@ export const amountText = ({ amount }: FormulaDocument['lines'][number]): string
 export const ingredientTexts = (document: FormulaDocument): string[] =>
   document.lines.map((line) => {
     const known = ingredientById(line.ingredient ?? '');
-    const [one, many] = known?.name ?? [
-      line.name ?? line.ingredient ?? '',
-      line.name ?? line.ingredient ?? '',
-    ];
+    const asWritten = line.name ?? line.ingredient ?? '';
+    const [one, many] = known?.name ?? [asWritten, asWritten];
     const written = amountText(line);
     const read = readAmount(written, document.decimal);
     const counted = read.ok && read.amount.unit.kind === 'piece';
