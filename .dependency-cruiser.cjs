@@ -13,7 +13,10 @@ module.exports = {
       comment: 'A concept folder of core is entered through its index.ts.',
       severity: 'error',
       from: { path: '^packages/core/src/([^/]+)/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^packages/core/src/([^/]+)/', pathNot: '^packages/core/src/($1/|[^/]+/index\\.ts$)' },
+      to: {
+        path: '^packages/core/src/([^/]+)/',
+        pathNot: '^packages/core/src/($1/|[^/]+/index\\.ts$)',
+      },
     },
     {
       name: 'contract-imports-core-only',
@@ -40,7 +43,10 @@ module.exports = {
         'A noun of the server uses another noun only through its model or service, never its controller.',
       severity: 'error',
       from: { path: '^apps/server/src/([^/]+)/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^apps/server/src/([^/]+)/.*\\.controller\\.ts$', pathNot: '^apps/server/src/$1/' },
+      to: {
+        path: '^apps/server/src/([^/]+)/.*\\.controller\\.ts$',
+        pathNot: '^apps/server/src/$1/',
+      },
     },
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
     {

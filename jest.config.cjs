@@ -1,4 +1,7 @@
-/** One Jest for every workspace; CommonJS through SWC, since native ESM Jest cannot load every server package. */
+/**
+ * One Jest for every workspace; CommonJS through SWC, since native ESM Jest cannot load every
+ * server package.
+ */
 const swc = (parser) => [
   '@swc/jest',
   {
@@ -21,7 +24,8 @@ const project = (displayName, rootDir) => ({
   displayName,
   rootDir,
   testEnvironment: 'node',
-  // A test runs in a context of its own, where a global is looked up slowly: forecasts take a fifth of the time with these at hand.
+  // A test runs in a context of its own, where a global is looked up slowly: forecasts take a fifth
+  // of the time with these at hand.
   sandboxInjectedGlobals: ['Array', 'Math', 'Number', 'Object'],
   setupFiles: [`${__dirname}/scripts/jest-seed.cjs`],
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],

@@ -90,11 +90,15 @@ test('a reading that no pot has is kept but set apart; one that is no number is 
   await page.getByRole('button', { name: 'It is on the heat' }).click();
   await page.getByLabel('or type it').fill('warm');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert').filter({ hasText: '"warm" is not a temperature' })).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: '"warm" is not a temperature' }),
+  ).toBeVisible();
   await expect(page.getByLabel('or type it')).toHaveValue('warm');
   await page.getByLabel('or type it').fill('212');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Set apart: 212 °C is past toffee; was it °F (100.0 °C)?')).toBeVisible();
+  await expect(
+    page.getByText('Set apart: 212 °C is past toffee; was it °F (100.0 °C)?'),
+  ).toBeVisible();
 });
 
 test('an address that is not there, and a batch that is not there, say so', async ({ page }) => {

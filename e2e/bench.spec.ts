@@ -11,7 +11,9 @@ test.beforeEach(async ({ page }) => {
   await page.goto(kettle.address);
 });
 
-test('a formula is made to fit jars, the fruit on the table or the pan, and back', async ({ page }) => {
+test('a formula is made to fit jars, the fruit on the table or the pan, and back', async ({
+  page,
+}) => {
   await layOut(page, 'Damson jam', ['2.4 kg damsons', '300 ml water', '2.2 kg sugar']);
   const fit = page.getByLabel('Make it fit');
   await fit.fill('all 3.1 kg');
@@ -21,14 +23,20 @@ test('a formula is made to fit jars, the fruit on the table or the pan, and back
   await fit.fill('12 half-pints');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Jar size 1')).toHaveValue('half-pint');
-  await expect(panel(page).getByRole('region', { name: /^Yield: (12|nearly 12|12 and a bit), 1[01]\.\d – 1[23]\.\d half-pints$/ })).toBeVisible();
+  await expect(
+    panel(page).getByRole('region', {
+      name: /^Yield: (12|nearly 12|12 and a bit), 1[01]\.\d – 1[23]\.\d half-pints$/,
+    }),
+  ).toBeVisible();
   await fit.fill('2 kg cherries');
   await expect(page.getByText('There is no sweet cherry in the pot')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(page.getByLabel('Amount of damsons, pitted')).toHaveValue('3.1 kg');
-}); // prettier-ignore
+});
 
-test('what is known of a fruit counts for the set, and never makes the keeping kinder', async ({ page }) => {
+test('what is known of a fruit counts for the set, and never makes the keeping kinder', async ({
+  page,
+}) => {
   await layOut(page, 'Plum jam', ['2 kg plums', '1.8 kg sugar']);
   const keeping = panel(page).getByRole('region', { name: /^Keeping: Shelf/ });
   await expect(keeping).toContainText('worst pH 4.1');
@@ -38,7 +46,9 @@ test('what is known of a fruit counts for the set, and never makes the keeping k
   await page.getByLabel('pH', { exact: true }).fill('3.0');
   await expect(keeping).toContainText('worst pH 4.1');
   await page.getByLabel('pH', { exact: true }).fill('4.9');
-  await expect(panel(page).getByRole('region', { name: 'Keeping: Fridge, not for the shelf' })).toBeVisible();
+  await expect(
+    panel(page).getByRole('region', { name: 'Keeping: Fridge, not for the shelf' }),
+  ).toBeVisible();
 });
 
 test('a low-acid pot comes to the shelf by a meter or by a tested formula, which any edit voids', async ({
@@ -67,17 +77,25 @@ test('a low-acid pot comes to the shelf by a meter or by a tested formula, which
   await expect(shelf).toBeVisible();
   await page.getByLabel('Amount of white sugar').fill('1 kg');
   await expect(fridge).toBeVisible();
-  await expect(ways.getByText('The formula was edited since, so it no longer counts')).toBeVisible();
+  await expect(
+    ways.getByText('The formula was edited since, so it no longer counts'),
+  ).toBeVisible();
 });
 
 test('the gel map tells where the pot stands', async ({ page }) => {
   await layOut(page, 'Quince jam', ['1.4 kg quinces', '900 ml water', '1.2 kg sugar']);
-  await expect(page.getByRole('img', { name: /^At 6\d % soluble solids and pH 3\.\d the set is (good|firm)$/ })).toBeVisible();
+  await expect(
+    page.getByRole('img', {
+      name: /^At 6\d % soluble solids and pH 3\.\d the set is (good|firm)$/,
+    }),
+  ).toBeVisible();
   await page.getByLabel('Kind').selectOption('Fruit butter');
   await expect(page.getByRole('region', { name: 'Gel map' })).toHaveCount(0);
-}); // prettier-ignore
+});
 
-test('a fruit is swapped for another with its effect said first, and a line goes up', async ({ page }) => {
+test('a fruit is swapped for another with its effect said first, and a line goes up', async ({
+  page,
+}) => {
   await layOut(page, 'Berry jam', ['1 kg blackcurrants', '900 g sugar', '300 ml water']);
   await page.getByRole('button', { name: 'More about blackcurrants' }).click();
   await page.getByLabel('swap for').fill('cantaloupe');
@@ -92,9 +110,14 @@ test('a fruit is swapped for another with its effect said first, and a line goes
   await expect(page.getByLabel('Amount of blackcurrants')).toHaveValue('1 kg');
 });
 
-test('at the fruit: bought and prepared weight, and the pectin test counts for the set', async ({ page }) => {
+test('at the fruit: bought and prepared weight, and the pectin test counts for the set', async ({
+  page,
+}) => {
   await layOut(page, 'Pear and quince jam', ['900 g sugar', '400 ml water']);
-  await page.getByRole('navigation', { name: 'Stations of this batch' }).getByRole('link', { name: 'Fruit' }).click();
+  await page
+    .getByRole('navigation', { name: 'Stations of this batch' })
+    .getByRole('link', { name: 'Fruit' })
+    .click();
   await expect(page.getByText('Before it is weighed')).toBeVisible();
   await page.getByLabel('New line: amount and ingredient').fill('1.4 kg quinces');
   await page.keyboard.press('Enter');
@@ -113,9 +136,11 @@ test('at the fruit: bought and prepared weight, and the pectin test counts for t
   await expect(set).toHaveAccessibleName(/^Set: (good|firm)/);
   await page.getByRole('link', { name: 'To the balance' }).click();
   await expect(page.getByLabel(/^Amount of quinces/)).toHaveValue('1.05 kg');
-}); // prettier-ignore
+});
 
-test('a hundred such pots are drawn beside the page; a long run can be stopped', async ({ page }) => {
+test('a hundred such pots are drawn beside the page; a long run can be stopped', async ({
+  page,
+}) => {
   await layOut(page, 'Plum jam', ['2 kg plums', '1.8 kg sugar']);
   const sure = page.getByRole('region', { name: 'How sure is it' });
   await expect(sure.getByText(/\d+ good/)).toBeVisible();
@@ -149,7 +174,9 @@ test('sliders solve for the lines: sharper by lemon, softer by where it is stopp
   await expect(page.getByLabel('Amount of white sugar')).toHaveValue('2.2 kg');
 });
 
-test('a slider touched the moment after a line was typed steers the formula with that line in it', async ({ page }) => {
+test('a slider touched the moment after a line was typed steers the formula with that line in it', async ({
+  page,
+}) => {
   await layOut(page, 'Damson jam', ['2.4 kg damsons', '300 ml water']);
   await expect(page.getByRole('slider', { name: 'Sharpness' })).toBeVisible();
   await page.getByLabel('New line: amount and ingredient').fill('2.2 kg sugar');
@@ -162,4 +189,4 @@ test('a slider touched the moment after a line was typed steers the formula with
   });
   await expect(page.getByLabel('Amount of lemon juice, bottled')).toHaveValue(/ml$/);
   await expect(page.getByLabel('Amount of white sugar')).toHaveValue('2.2 kg');
-}); // prettier-ignore
+});

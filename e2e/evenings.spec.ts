@@ -3,7 +3,10 @@ import { layOut, panel, type StoredEvent } from './support/bench.js';
 import { Evening } from './support/evening.js';
 import { KettleServer } from './support/kettle-server.js';
 
-/** Four evenings from the first step to the lifted jars, on a clock that skips what is only waited for. */
+/**
+ * Four evenings from the first step to the lifted jars, on a clock that skips what is only waited
+ * for.
+ */
 let kettle: KettleServer;
 test.beforeAll(async () => {
   kettle = await KettleServer.begin('evenings', { altitude_m: 1180, clocked: true });
@@ -32,7 +35,9 @@ test('a jam: fruit stands in its sugar overnight, is boiled to the gel line, jar
   await expect(when.getByRole('status').first()).toContainText(
     /jars on the counter Sun (19|20):\d\d to Sun 2[12]:\d\d/,
   );
-  await expect(page.getByRole('region', { name: 'Steps' }).getByText('stir the sugar in')).toHaveCount(0);
+  await expect(
+    page.getByRole('region', { name: 'Steps' }).getByText('stir the sugar in'),
+  ).toHaveCount(0);
   await evening.tick(/^Done: wash and pit/);
   await evening.skip(24 * 60);
   await evening.tick(/^Done: let the fruit stand/);
@@ -63,9 +68,12 @@ test('a jam: fruit stands in its sugar overnight, is boiled to the gel line, jar
   const pressed = await evening.now();
   await evening.tick(/^Done: press each lid/);
   // What was ticked last is on its way a moment longer.
-  await expect.poll(async () => Date.parse((await log(id)).at(-1)?.at ?? '')).toBeGreaterThanOrEqual(pressed);
+  await expect
+    .poll(async () => Date.parse((await log(id)).at(-1)?.at ?? ''))
+    .toBeGreaterThanOrEqual(pressed);
 
-  // The probe's readings carry the skipped clock, in order, ten seconds apart; the log tells the whole of it.
+  // The probe's readings carry the skipped clock, in order, ten seconds apart; the log tells the
+  // whole of it.
   const events = await log(id);
   const readings = events.filter(({ type }) => type === 'reading');
   expect(readings.length).toBeGreaterThan(60);
@@ -83,7 +91,10 @@ test('a jam: fruit stands in its sugar overnight, is boiled to the gel line, jar
       'processed',
     ]),
   );
-  const [first, last] = [events.find(({ type }) => type === 'planned')?.at ?? '', events.at(-1)?.at ?? ''];
+  const [first, last] = [
+    events.find(({ type }) => type === 'planned')?.at ?? '',
+    events.at(-1)?.at ?? '',
+  ];
   expect((Date.parse(last) - Date.parse(first)) / 3_600_000).toBeGreaterThan(36);
 });
 
@@ -163,10 +174,19 @@ test('a slow butter: hours on a low flame, put off overnight in the fridge, fini
   expect((await log(id)).filter(({ type }) => type === 'weighed').length).toBeGreaterThan(20);
 });
 
-test('a curd: whisked over water to its finish, never to where it curdles, and into the fridge', async ({ page }) => {
+test('a curd: whisked over water to its finish, never to where it curdles, and into the fridge', async ({
+  page,
+}) => {
   const evening = await Evening.begin(page, kettle, '2026-10-05T16:00:00.000Z');
   await page.goto(kettle.address);
-  await layOut(page, 'Passion fruit curd', ['180 g passion fruit puree', '60 ml bottled lemon juice', '230 g sugar', '3 eggs', '3 egg yolks', '120 g butter']);
+  await layOut(page, 'Passion fruit curd', [
+    '180 g passion fruit puree',
+    '60 ml bottled lemon juice',
+    '230 g sugar',
+    '3 eggs',
+    '3 egg yolks',
+    '120 g butter',
+  ]);
   await page.getByLabel('Kind').selectOption('Curd');
   await page.getByRole('link', { name: 'Plan it' }).click();
   await evening.tick(/^Done: let the eggs/);
@@ -181,4 +201,4 @@ test('a curd: whisked over water to its finish, never to where it curdles, and i
   await evening.jar('340 g', 2, undefined);
   await evening.station('Plan');
   await evening.tick(/^Done: close the jars/);
-}); // prettier-ignore
+});

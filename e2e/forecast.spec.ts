@@ -9,20 +9,35 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => kettle.end());
 
-test('time left, what to do next, and evidence that contradicts itself, from what was logged', async ({ page }) => {
+test('time left, what to do next, and evidence that contradicts itself, from what was logged', async ({
+  page,
+}) => {
   await page.goto(kettle.address);
-  const id = await layOut(page, 'Damson jam', ['2.4 kg damsons, pitted', '300 ml water', '2.2 kg sugar']);
-  await expect.poll(() => kettle.get<{ revision?: number }>(`/api/batches/${id}`).then((batch) => batch.revision ?? 0)).toBeGreaterThan(0);
+  const id = await layOut(page, 'Damson jam', [
+    '2.4 kg damsons, pitted',
+    '300 ml water',
+    '2.2 kg sugar',
+  ]);
+  await expect
+    .poll(() =>
+      kettle.get<{ revision?: number }>(`/api/batches/${id}`).then((batch) => batch.revision ?? 0),
+    )
+    .toBeGreaterThan(0);
 
-  // A pot that has boiled for twelve minutes: a reading a minute, as a thermometer in the kitchen sent them.
+  // A pot that has boiled for twelve minutes: a reading a minute, as a thermometer in the kitchen
+  // sent them.
   const now = Date.now();
   const at = (minutesAgo: number): string => new Date(now - minutesAgo * 60_000).toISOString();
   const events = [
     { type: 'light', at: at(20), body: { gelTemperature_C: 100.5, boilingPoint_C: 96.06 } },
     { type: 'sugar-in', at: at(14), body: {} },
-    ...[98.4, 98.4, 98.5, 98.5, 98.6, 98.7, 98.8, 98.9, 99.0, 99.1, 99.3, 99.4].map((temperature_C, i) => ({ type: 'reading', at: at(12 - i), body: { temperature_C } })),
+    ...[98.4, 98.4, 98.5, 98.5, 98.6, 98.7, 98.8, 98.9, 99.0, 99.1, 99.3, 99.4].map(
+      (temperature_C, i) => ({ type: 'reading', at: at(12 - i), body: { temperature_C } }),
+    ),
   ].map((event) => ({ id: randomUUID(), device: 'probe', ...event }));
-  const answer = await page.request.post(`${kettle.address}/api/batches/${id}/events`, { data: { events } });
+  const answer = await page.request.post(`${kettle.address}/api/batches/${id}/events`, {
+    data: { events },
+  });
   expect(answer.status()).toBe(200);
 
   await page.goto(`${kettle.address}/batches/${id}/boil`);
@@ -31,7 +46,9 @@ test('time left, what to do next, and evidence that contradicts itself, from wha
   const [low = 0, high = 0] = ((await left.textContent()) ?? '').match(/\d+/g)?.map(Number) ?? [];
   expect(low).toBeGreaterThanOrEqual(1);
   expect(high).toBeLessThanOrEqual(30);
-  await expect(page.getByRole('img', { name: /^Boil curve: 12 readings.*done in \d+ to \d+ minutes$/ })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /^Boil curve: 12 readings.*done in \d+ to \d+ minutes$/ }),
+  ).toBeVisible();
 
   const next = page.getByRole('status', { name: 'What now' });
   await expect(next).toContainText('Put two plates in the cold');
@@ -50,4 +67,4 @@ test('time left, what to do next, and evidence that contradicts itself, from wha
   await expect(log.getByText('Flame turned down')).toBeVisible();
   await page.getByRole('button', { name: /^Off the heat/ }).click();
   await expect(next).toContainText('Test it now');
-}); // prettier-ignore
+});

@@ -22,15 +22,27 @@ const RECIPE = `Quince and pear jam
 2. Process 5 minutes in a boiling-water canner.
 Makes 4 half-pints`;
 
-test('a quick answer from a pasted recipe, with what is wrong with it, and then a batch', async ({ page }) => {
+test('a quick answer from a pasted recipe, with what is wrong with it, and then a batch', async ({
+  page,
+}) => {
   await page.getByRole('link', { name: 'Quick' }).click();
   await page.getByLabel('what goes in, a line each').fill(RECIPE);
   const answer = page.getByRole('region', { name: 'The answer' });
   await expect(answer.getByText('100.5 °C')).toBeVisible();
   await expect(answer.getByText('15 min', { exact: true })).toBeVisible();
-  await expect(answer.getByText(/The recipe says 4 half-pints; the .* kg of sugar and fruit solids in it fill/)).toBeVisible();
-  await expect(answer.getByText(/^2 lb of pears is 0.91 kg, but the other amount given is/)).toBeVisible();
-  await expect(answer.getByText('It asks for a process of 5 minutes; the table gives 15 here, and that is what holds.')).toBeVisible();
+  await expect(
+    answer.getByText(
+      /The recipe says 4 half-pints; the .* kg of sugar and fruit solids in it fill/,
+    ),
+  ).toBeVisible();
+  await expect(
+    answer.getByText(/^2 lb of pears is 0.91 kg, but the other amount given is/),
+  ).toBeVisible();
+  await expect(
+    answer.getByText(
+      'It asks for a process of 5 minutes; the table gives 15 here, and that is what holds.',
+    ),
+  ).toBeVisible();
   await page.getByLabel('altitude').fill('0 m');
   await expect(answer.getByText('104.4 °C')).toBeVisible();
   await expect(answer.getByText('10 min', { exact: true })).toBeVisible();
@@ -39,7 +51,7 @@ test('a quick answer from a pasted recipe, with what is wrong with it, and then 
   await answer.getByRole('button', { name: 'Make it a batch' }).click();
   await expect(page.getByLabel('Name of the batch')).toHaveValue('Quince and pear jam');
   await expect(page.getByLabel(/^Amount of quinces/)).toHaveValue('1.2 kg');
-}); // prettier-ignore
+});
 
 test('nonsense, markup and a file too large change nothing', async ({ page }) => {
   await page.getByRole('link', { name: 'Quick' }).click();
@@ -52,13 +64,21 @@ test('nonsense, markup and a file too large change nothing', async ({ page }) =>
   await expect(page.getByRole('heading', { name: 'Plum jam' })).toBeVisible();
   await expect(page.getByText(/3 cups of moonberries → Unknown ingredient/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep as a formula' })).toBeDisabled();
-  await page.getByLabel('Choose a file').setInputFiles({ name: 'big.txt', mimeType: 'text/plain', buffer: Buffer.alloc(2_100_000, 'x') }); // prettier-ignore
+  await page.getByLabel('Choose a file').setInputFiles({
+    name: 'big.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.alloc(2_100_000, 'x'),
+  });
   await expect(page.getByText('“big.txt” is 2.1 MB')).toBeVisible();
   await expect(field).toHaveValue(/moonberries/);
 });
 
 test('a formula goes out as a file and comes back in the same', async ({ page }) => {
-  await layOut(page, 'Damson jam', ['2.4 kg damsons', '2.2 kg sugar', '2 tbsp bottled lemon juice']);
+  await layOut(page, 'Damson jam', [
+    '2.4 kg damsons',
+    '2.2 kg sugar',
+    '2 tbsp bottled lemon juice',
+  ]);
   await page.getByRole('button', { name: 'Keep as a formula' }).click();
   await expect(page.getByText('“Damson jam” is in your formulas')).toBeVisible();
   await page.getByRole('link', { name: 'Formulas' }).click();
@@ -71,16 +91,25 @@ test('a formula goes out as a file and comes back in the same', async ({ page })
   await page.getByLabel('Take Damson jam out as a file').click();
   const ours = await take('Formula (JSON)');
   expect(JSON.parse(ours)).toMatchObject({ format: 'idle-kettle/formula', title: 'Damson jam' });
-  expect(await take('Card (Markdown)')).toMatch(/^# Damson jam[\s\S]*- shelf: 15 min boiling-water/);
+  expect(await take('Card (Markdown)')).toMatch(
+    /^# Damson jam[\s\S]*- shelf: 15 min boiling-water/,
+  );
   const recipe = await take('Recipe (JSON-LD)');
-  expect(JSON.parse(recipe)).toMatchObject({ '@type': 'Recipe', recipeIngredient: ['2.4 kg damsons', '2.2 kg white sugar', '2 tbsp lemon juice, bottled'] });
+  expect(JSON.parse(recipe)).toMatchObject({
+    '@type': 'Recipe',
+    recipeIngredient: ['2.4 kg damsons', '2.2 kg white sugar', '2 tbsp lemon juice, bottled'],
+  });
 
   await page.getByRole('link', { name: 'Formulas' }).click();
   await page.getByRole('link', { name: 'Bring one in' }).click();
   for (const text of [ours, recipe]) {
-    await page.getByLabel('Choose a file').setInputFiles({ name: 'damson.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    await page.getByLabel('Choose a file').setInputFiles({
+      name: 'damson.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(text),
+    });
     const read = page.getByRole('region', { name: 'The answer' });
     await expect(read.getByText('→ 2.40 kg damsons')).toBeVisible();
     await expect(read.getByText(/→ 31 g lemon juice, bottled/)).toBeVisible();
   }
-}); // prettier-ignore
+});

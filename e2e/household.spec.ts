@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { KettleServer } from './support/kettle-server.js';
 
-test('everything goes out to a file and comes in on another machine; what no file of a household is, is refused', async ({ page }, info) => {
+test('everything goes out to a file and comes in on another machine; what no file of a household is, is refused', async ({
+  page,
+}, info) => {
   const [home, elsewhere] = await Promise.all([
     KettleServer.begin('household_home', { demo: true }),
     KettleServer.begin('household_elsewhere'),
@@ -22,14 +24,20 @@ test('everything goes out to a file and comes in on another machine; what no fil
 
     await page.goto(`${elsewhere.address}/kitchen`);
     await expect(lessons).toContainText('No boil to learn from yet');
-    await data.getByLabel('File of a household').setInputFiles({ name: 'shopping.json', mimeType: 'application/json', buffer: Buffer.from('{"milk": 2}') }); // prettier-ignore
+    await data.getByLabel('File of a household').setInputFiles({
+      name: 'shopping.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from('{"milk": 2}'),
+    });
     await expect(data).toContainText('shopping.json was not taken in');
     await expect(data).toContainText('its format is "idle-kettle/household"');
     await data.getByLabel('File of a household').setInputFiles(file);
     await expect(data).toContainText('household.json is in');
     await expect(data).toContainText('6 batches with');
     // The kitchen, and what its boils have taught, are there as well.
-    await expect(page.getByRole('textbox', { name: 'Altitude', exact: true })).toHaveValue('1180 m');
+    await expect(page.getByRole('textbox', { name: 'Altitude', exact: true })).toHaveValue(
+      '1180 m',
+    );
     await expect(lessons.getByRole('table')).toHaveText(taught ?? '');
     await page.getByRole('link', { name: 'Shelf' }).click();
     await expect(page.getByText('Pear butter').first()).toBeVisible();
@@ -37,12 +45,17 @@ test('everything goes out to a file and comes in on another machine; what no fil
     await data.getByLabel('File of a household').setInputFiles(file);
     await expect(data).toContainText('Nothing new was in it.');
 
-    // Switched off, the forecast goes by the tables again; begun anew, only later boils count, and one tap takes that back.
+    // Switched off, the forecast goes by the tables again; begun anew, only later boils count, and
+    // one tap takes that back.
     const used = lessons.getByRole('checkbox', { name: 'use it in forecasts' });
     await used.click();
     await expect(used).not.toBeChecked();
     await expect
-      .poll(async () => (await elsewhere.get<{ gear: { learning?: { used: boolean } } }[]>('/api/kitchens'))[0]?.gear.learning?.used)
+      .poll(
+        async () =>
+          (await elsewhere.get<{ gear: { learning?: { used: boolean } } }[]>('/api/kitchens'))[0]
+            ?.gear.learning?.used,
+      )
       .toBe(false);
     await lessons.getByRole('button', { name: 'Begin anew' }).click();
     await expect(lessons).toContainText('No boil to learn from yet');
@@ -51,4 +64,4 @@ test('everything goes out to a file and comes in on another machine; what no fil
   } finally {
     await Promise.all([home.end(), elsewhere.end()]);
   }
-}); // prettier-ignore
+});

@@ -58,7 +58,8 @@ const readout = (page: Page, name: RegExp): Locator => panel(page).getByRole('re
 
 test('a long-boil damson jam from a weight', async ({ page }) => {
   const hands = await emptyScreen(page);
-  for (const line of ['2.4 kg damsons, pitted', '300 ml water', '2.2 kg sugar']) await hands.line(line);
+  for (const line of ['2.4 kg damsons, pitted', '300 ml water', '2.2 kg sugar'])
+    await hands.line(line);
   await expect(readout(page, /^Set: good/)).toBeVisible();
   await expect(readout(page, /^Keeping: Shelf, 15 min/)).toBeVisible();
   hands.done();
@@ -82,7 +83,9 @@ test('bitter-orange marmalade by cups of soaked mixture', async ({ page }) => {
     await hands.line(line);
   await hands.choose('j', 'half');
   // Common practice, no source: 18 + 18 cups boiled to 220 F fill about 18 half-pints.
-  await expect(readout(page, /^Yield: (nearly )?(18|19|20)( and a bit|½)?, .*half-pints$/)).toBeVisible();
+  await expect(
+    readout(page, /^Yield: (nearly )?(18|19|20)( and a bit|½)?, .*half-pints$/),
+  ).toBeVisible();
   await expect(readout(page, /^Keeping: Shelf/)).toBeVisible();
   hands.done();
 });
@@ -91,7 +94,13 @@ test('a calcium-pectin apricot jam at one third sugar', async ({ page }) => {
   const hands = await emptyScreen(page);
   await hands.choose('w', 'calc');
   await hands.press('Alt+l');
-  for (const line of ['1 kg apricots', '330 g sugar', '4 tsp calcium water', '4 tsp calcium pectin']) await hands.line(line); // prettier-ignore
+  for (const line of [
+    '1 kg apricots',
+    '330 g sugar',
+    '4 tsp calcium water',
+    '4 tsp calcium pectin',
+  ])
+    await hands.line(line);
   await hands.remedy(/lemon juice/);
   await expect(readout(page, /^Keeping: Shelf/)).toBeVisible();
   await expect(readout(page, /^Set: (good|firm)/)).toBeVisible();
@@ -113,7 +122,8 @@ test('a plum butter for a 40-litre outdoor pot, cut down to a slow cooker', asyn
   const hands = await emptyScreen(page);
   await hands.choose('k', 'Fruit');
   await hands.press('Alt+l');
-  for (const line of ['30 kg plums, pitted', '5 kg sugar', '6 tsp cinnamon']) await hands.line(line);
+  for (const line of ['30 kg plums, pitted', '5 kg sugar', '6 tsp cinnamon'])
+    await hands.line(line);
   await expect(page.getByLabel('Amount of plums, pitted')).toHaveValue('30 kg');
   await hands.press('Alt+i');
   await hands.fit('my 6 litre slow cooker');
@@ -127,7 +137,14 @@ test('a rosemary and wine-vinegar jelly that keeps', async ({ page }) => {
   await hands.choose('k', 'Sav');
   await hands.choose('w', 'liq');
   await hands.press('Alt+l');
-  for (const line of ['700 ml apple juice', '150 ml wine vinegar', '3 sprigs of rosemary', '1.3 kg sugar', '1 pouch liquid pectin']) await hands.line(line); // prettier-ignore
+  for (const line of [
+    '700 ml apple juice',
+    '150 ml wine vinegar',
+    '3 sprigs of rosemary',
+    '1.3 kg sugar',
+    '1 pouch liquid pectin',
+  ])
+    await hands.line(line);
   await expect(readout(page, /^Keeping: Shelf/)).toBeVisible();
   await expect(readout(page, /^Set: (good|firm)/)).toBeVisible();
   await expect(page.getByText('surely edible kinds, unsprayed').first()).toBeVisible();
@@ -138,18 +155,36 @@ test('a passion-fruit curd for the fridge', async ({ page }) => {
   const hands = await emptyScreen(page);
   await hands.choose('k', 'Curd');
   await hands.press('Alt+l');
-  for (const line of ['180 g passion fruit puree', '60 ml bottled lemon juice', '230 g caster sugar', '3 eggs', '3 egg yolks', '120 g butter']) await hands.line(line); // prettier-ignore
+  for (const line of [
+    '180 g passion fruit puree',
+    '60 ml bottled lemon juice',
+    '230 g caster sugar',
+    '3 eggs',
+    '3 egg yolks',
+    '120 g butter',
+  ])
+    await hands.line(line);
   await expect(readout(page, /^Keeping: Fridge/)).toBeVisible();
   await expect(readout(page, /^Set: good/)).toBeVisible();
-  await expect(page.getByText('stop at 77.0 °C').or(page.getByText('stop at 76.7 °C')).first()).toBeVisible();
+  await expect(
+    page.getByText('stop at 77.0 °C').or(page.getByText('stop at 76.7 °C')).first(),
+  ).toBeVisible();
   hands.done();
 });
 
-test('sugar cut in a powdered-pectin sour-cherry jam: why not, and what instead', async ({ page }) => {
+test('sugar cut in a powdered-pectin sour-cherry jam: why not, and what instead', async ({
+  page,
+}) => {
   const hands = await emptyScreen(page);
   await hands.choose('w', 'pow');
   await hands.press('Alt+l');
-  for (const line of ['1.1 kg crushed sour cherries', '45 ml bottled lemon juice', '1 box powdered pectin', '1.25 kg sugar']) await hands.line(line); // prettier-ignore
+  for (const line of [
+    '1.1 kg crushed sour cherries',
+    '45 ml bottled lemon juice',
+    '1 box powdered pectin',
+    '1.25 kg sugar',
+  ])
+    await hands.line(line);
   await expect(readout(page, /^Set: (good|firm)/)).toBeVisible();
   await page.getByLabel('Amount of white sugar').focus();
   await page.keyboard.press('Control+a');
@@ -167,7 +202,8 @@ test('sugar cut in a powdered-pectin sour-cherry jam: why not, and what instead'
 
 test('eleven half-pints turned into 4-oz gift jars', async ({ page }) => {
   const hands = await emptyScreen(page);
-  for (const line of ['2.4 kg damsons, pitted', '300 ml water', '2.2 kg sugar']) await hands.line(line);
+  for (const line of ['2.4 kg damsons, pitted', '300 ml water', '2.2 kg sugar'])
+    await hands.line(line);
   await hands.press('Alt+i');
   await hands.fit('11 half-pints');
   await expect(readout(page, /^Yield: (11|nearly 11|11 and a bit), .*half-pints$/)).toBeVisible();

@@ -21,7 +21,9 @@ test('without an altitude there is no process time; stating it gives one', async
   await expect(keeping(page)).toHaveAccessibleName('Keeping: Shelf, 15 min in boiling water');
 });
 
-test('too little acid: the remedy is computed, put in with one tap, and taken back', async ({ page }) => {
+test('too little acid: the remedy is computed, put in with one tap, and taken back', async ({
+  page,
+}) => {
   await page.goto(`${kettle.address}/kitchen`);
   await setAltitude(page, '1180 m');
   await layOut(page, 'Apricot jam', ['1.6 kg apricots', '1.3 kg sugar']);
@@ -39,15 +41,23 @@ test('too little acid: the remedy is computed, put in with one tap, and taken ba
 
 test('every kind and way is offered, and what is not for the shelf says so', async ({ page }) => {
   await page.goto(kettle.address);
-  await layOut(page, 'Curd', ['60 ml bottled lemon juice', '180 g passion fruit puree', '230 g caster sugar', '3 eggs', '120 g butter']);
+  await layOut(page, 'Curd', [
+    '60 ml bottled lemon juice',
+    '180 g passion fruit puree',
+    '230 g caster sugar',
+    '3 eggs',
+    '120 g butter',
+  ]);
   await page.getByLabel('Kind').selectOption('Curd');
   await expect(page.getByText('stop at 76.7 °C').first()).toBeVisible();
   await expect(keeping(page)).toContainText('Only the published lemon or lime curd');
-  await expect(page.getByText('Eggs: raw ones are brought to 77 °C (170 °F); allergen.')).toBeVisible();
+  await expect(
+    page.getByText('Eggs: raw ones are brought to 77 °C (170 °F); allergen.'),
+  ).toBeVisible();
   await expect(page.getByLabel('Kind').locator('option')).toHaveCount(9);
   await page.getByLabel('Kind').selectOption('Jam');
   await expect(page.getByLabel('Way to a set').locator('option')).toHaveCount(5);
-}); // prettier-ignore
+});
 
 test('the verdict is of the batch as made: what goes in during the boil counts, on the shelf too', async ({
   page,
@@ -66,7 +76,9 @@ test('the verdict is of the batch as made: what goes in during the boil counts, 
   await expect(keeping(page)).toContainText(/may reach pH 4.6/);
   await page.getByRole('button', { name: /^I added/ }).click();
   await page.getByRole('button', { name: 'Left out: water' }).click();
-  await expect(page.getByRole('region', { name: 'Log' }).getByText('Left out: water')).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'Log' }).getByText('Left out: water'),
+  ).toBeVisible();
   await page.getByRole('button', { name: /^It is done/ }).click();
   await page.getByRole('link', { name: 'To the jars' }).click();
   await expect(page.getByText('For the fridge or the freezer')).toBeVisible();

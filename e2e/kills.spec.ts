@@ -148,14 +148,22 @@ test(`${KILLS} kills of the page, the server and PostgreSQL in mid-boil: every r
 });
 
 /** Closes the page at once, or lets its process crash, and opens another where it was. */
-async function killPage(page: Page, context: BrowserContext, crash: boolean, address: string): Promise<Page> {
+async function killPage(
+  page: Page,
+  context: BrowserContext,
+  crash: boolean,
+  address: string,
+): Promise<Page> {
   if (crash) {
     const devtools = await context.newCDPSession(page);
-    await Promise.race([devtools.send('Page.crash').catch(() => undefined), page.waitForEvent('crash')]);
+    await Promise.race([
+      devtools.send('Page.crash').catch(() => undefined),
+      page.waitForEvent('crash'),
+    ]);
   }
   await page.close();
   const next = await context.newPage();
   await next.goto(address);
   await expect(next.getByRole('region', { name: 'Log' })).toBeVisible();
   return next;
-} // prettier-ignore
+}

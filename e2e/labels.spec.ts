@@ -17,14 +17,55 @@ test('labels say what the verdict says, stay in their cells, and their code open
 }) => {
   const id = randomUUID();
   const title = 'Śliwka, quince and bitter orange marmalade with ginger';
-  const document = { format: 'idle-kettle/formula', version: 1, title, kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [{ ingredient: 'damson', amount: '2 kg' }, { ingredient: 'white-sugar', amount: '1.8 kg' }, { ingredient: 'lemon-juice-bottled', amount: '60 ml' }] }; // prettier-ignore
+  const document = {
+    format: 'idle-kettle/formula',
+    version: 1,
+    title,
+    kind: 'jam',
+    method: 'long-boil',
+    finish: { type: 'gel-temperature' },
+    jars: [{ size: '340-g' }],
+    lines: [
+      { ingredient: 'damson', amount: '2 kg' },
+      { ingredient: 'white-sugar', amount: '1.8 kg' },
+      { ingredient: 'lemon-juice-bottled', amount: '60 ml' },
+    ],
+  };
   await kettle.put(`/api/batches/${id}`, { document, revision: 0 });
   const post = (path: string, body: object): Promise<Response> =>
-    fetch(kettle.address + path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }); // prettier-ignore
-  const log = (type: string, body: object) => ({ id: randomUUID(), type, at: '2026-09-12T20:00:00.000Z', device: 'bench', body }); // prettier-ignore
-  await post(`/api/batches/${id}/events`, { events: [log('jarred', { jars: [{ size: '340-g', full: 5, part: 0.5 }] }), log('processed', { method: 'boiling-water', minutes: 15, altitude_m: 1180 })] }); // prettier-ignore
-  await post('/api/shelf', { id: randomUUID(), batchId: id, size: '340-g', count: 5, madeOn: '2026-09-12' });
-  await post('/api/shelf', { id: randomUUID(), batchId: id, size: '340-g', count: 1, partFill: 0.5, madeOn: '2026-09-12' }); // prettier-ignore
+    fetch(kettle.address + path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+  const log = (type: string, body: object) => ({
+    id: randomUUID(),
+    type,
+    at: '2026-09-12T20:00:00.000Z',
+    device: 'bench',
+    body,
+  });
+  await post(`/api/batches/${id}/events`, {
+    events: [
+      log('jarred', { jars: [{ size: '340-g', full: 5, part: 0.5 }] }),
+      log('processed', { method: 'boiling-water', minutes: 15, altitude_m: 1180 }),
+    ],
+  });
+  await post('/api/shelf', {
+    id: randomUUID(),
+    batchId: id,
+    size: '340-g',
+    count: 5,
+    madeOn: '2026-09-12',
+  });
+  await post('/api/shelf', {
+    id: randomUUID(),
+    batchId: id,
+    size: '340-g',
+    count: 1,
+    partFill: 0.5,
+    madeOn: '2026-09-12',
+  });
 
   await page.goto(`${kettle.address}/batches/${id}/shelf`);
   await page.getByRole('link', { name: 'Print labels' }).click();
@@ -37,23 +78,35 @@ test('labels say what the verdict says, stay in their cells, and their code open
     ['letter-30', 'frame', 0],
     ['roll-62x29', 'plain', 0],
   ] as const) {
-    // prettier-ignore
     const sheet = findSheet(sheetId);
     if (!sheet) throw new Error(sheetId);
     await page.getByLabel('sheet or roll').selectOption(sheetId);
     await page.getByLabel('design').selectOption(design);
     if (sheet.rows > 1) await first.fill(String(from + 1));
     await expect(save).toBeEnabled();
-    await expect(page.getByRole('img', { name: /^Page 1 of \d as it will be printed/ })).toHaveAttribute('data-page', '1'); // prettier-ignore
+    await expect(
+      page.getByRole('img', { name: /^Page 1 of \d as it will be printed/ }),
+    ).toHaveAttribute('data-page', '1');
     const [download] = await Promise.all([page.waitForEvent('download'), save.click()]);
     expect(download.suggestedFilename()).toBe(
       'sliwka-quince-and-bitter-orange-marmalade-with-ginger-labels.pdf',
     );
     const pages = await readPdf(await readFile(await download.path()));
-    const labels = Array.from({ length: 6 }, (_, i) => cellAt(sheet, from + i)).map((cell) => ({ page: pages[cell.page], box: { x: cell.x * PT_PER_MM, y: cell.y * PT_PER_MM, width: sheet.cell.width * PT_PER_MM, height: sheet.cell.height * PT_PER_MM } })); // prettier-ignore
+    const labels = Array.from({ length: 6 }, (_, i) => cellAt(sheet, from + i)).map((cell) => ({
+      page: pages[cell.page],
+      box: {
+        x: cell.x * PT_PER_MM,
+        y: cell.y * PT_PER_MM,
+        width: sheet.cell.width * PT_PER_MM,
+        height: sheet.cell.height * PT_PER_MM,
+      },
+    }));
     const placed = new Set<object>();
     const words = labels.map(({ page: sheetPage, box }, i) => {
-      const inside = sheetPage?.texts.filter(({ x, y }) => x >= box.x && x < box.x + box.width && y >= box.y && y < box.y + box.height) ?? []; // prettier-ignore
+      const inside =
+        sheetPage?.texts.filter(
+          ({ x, y }) => x >= box.x && x < box.x + box.width && y >= box.y && y < box.y + box.height,
+        ) ?? [];
       for (const text of inside) {
         placed.add(text);
         expect(text.x + text.width, text.text).toBeLessThanOrEqual(box.x + box.width);
@@ -62,7 +115,10 @@ test('labels say what the verdict says, stay in their cells, and their code open
       }
       if (i === 0 || i === 5)
         expect(sheetPage?.codeIn(box), sheetId).toBe(`${kettle.address}/batches/${id}/shelf`);
-      return inside.map(({ text }) => text).join(' ').replaceAll(/\s+/g, ' '); // prettier-ignore
+      return inside
+        .map(({ text }) => text)
+        .join(' ')
+        .replaceAll(/\s+/g, ' ');
     });
     // Nothing stands between the labels.
     expect(pages.flatMap(({ texts }) => texts).filter((text) => !placed.has(text))).toEqual([]);
@@ -74,6 +130,9 @@ test('labels say what the verdict says, stay in their cells, and their code open
     expect(shelf[0]?.replaceAll(' ', '')).toContain('Śliwka,quinceandbitterorange');
     if (sheetId === 'a4-21')
       expect(shelf[0]).toMatch(/Ingredients: damsons, white sugar, BOTTLED LEMON JUICE\./);
-    else await expect(page.getByText(/^No room on this label for .*the line on selling/)).toBeVisible();
+    else
+      await expect(
+        page.getByText(/^No room on this label for .*the line on selling/),
+      ).toBeVisible();
   }
 });

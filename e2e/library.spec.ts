@@ -11,7 +11,9 @@ test.beforeEach(async ({ page }) => {
   await page.goto(`${kettle.address}/kitchen`);
 });
 
-test('an empty library begins with the starter set; it is searched, marked, put away and brought back', async ({ page }) => {
+test('an empty library begins with the starter set; it is searched, marked, put away and brought back', async ({
+  page,
+}) => {
   await page.getByRole('link', { name: 'Formulas' }).click();
   await page.getByRole('button', { name: 'Lay in a starter set' }).click();
   const cards = page.getByRole('article');
@@ -34,9 +36,11 @@ test('an empty library begins with the starter set; it is searched, marked, put 
   await cards.getByRole('button', { name: 'Bring it back' }).click();
   await page.getByRole('button', { name: 'put away', exact: true }).click();
   await expect(cards).toHaveCount(19);
-}); // prettier-ignore
+});
 
-test('a formula keeps its versions: what changed, side by side, and one brought back', async ({ page }) => {
+test('a formula keeps its versions: what changed, side by side, and one brought back', async ({
+  page,
+}) => {
   await layOut(page, 'Damson and bay', ['2.4 kg damsons', '300 ml water', '2.2 kg sugar']);
   await page.getByRole('button', { name: 'Keep as a formula' }).click();
   await expect(page.getByRole('button', { name: 'Kept as version 1' })).toBeDisabled();
@@ -55,7 +59,9 @@ test('a formula keeps its versions: what changed, side by side, and one brought 
   await expect(versions.getByRole('listitem')).toHaveCount(2);
   await expect(versions.getByText('White sugar 1.6 kg, before 2.2 kg.')).toBeVisible();
   await versions.getByRole('button', { name: 'Compare' }).click();
-  await expect(page.getByRole('region', { name: 'Side by side' }).getByRole('row', { name: /^yield/ })).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'Side by side' }).getByRole('row', { name: /^yield/ }),
+  ).toBeVisible();
   await versions.getByRole('button', { name: 'Bring back' }).click();
   await expect(page.getByText('Version 1 is back: version 3')).toBeVisible();
   await page.getByLabel('notes').fill('Bay leaves out before the jars <b>not bold</b>');
@@ -64,9 +70,11 @@ test('a formula keeps its versions: what changed, side by side, and one brought 
   await page.getByRole('link', { name: 'Card to print' }).click();
   await expect(page.getByText('Bay leaves out before the jars <b>not bold</b>')).toBeVisible();
   await expect(page.getByText('15 min in boiling water, 3,001-6,000 ft')).toBeVisible();
-}); // prettier-ignore
+});
 
-test('a thermometer is checked in ice and at the boil, and where to stop allows for it', async ({ page }) => {
+test('a thermometer is checked in ice and at the boil, and where to stop allows for it', async ({
+  page,
+}) => {
   const thermometers = page.getByRole('region', { name: 'Thermometers' });
   await thermometers.getByRole('button', { name: 'Add a thermometer' }).click();
   await thermometers.getByLabel('in ice it reads').fill('-0.4');
@@ -81,9 +89,11 @@ test('a thermometer is checked in ice and at the boil, and where to stop allows 
   await thermometers.getByRole('button', { name: 'Take New thermometer out' }).click();
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(thermometers.getByRole('listitem')).toHaveCount(1);
-}); // prettier-ignore
+});
 
-test('a measured jar, a pan too small and another place change what is expected', async ({ page }) => {
+test('a measured jar, a pan too small and another place change what is expected', async ({
+  page,
+}) => {
   const jars = page.getByRole('region', { name: 'Jars' });
   await jars.getByLabel('add a size').selectOption('half-pints');
   await jars.getByLabel('holds, measured').fill('9 cups');
@@ -96,10 +106,19 @@ test('a measured jar, a pan too small and another place change what is expected'
   await pans.getByLabel('to the brim').fill('5 l');
   await page.keyboard.press('Enter');
   await expect(pans.getByLabel('to the brim')).toHaveValue('5 l');
-  await layOut(page, 'Damson jam', ['2.4 kg damsons', '300 ml water', '2.2 kg sugar', '2 tbsp bottled lemon juice']);
+  await layOut(page, 'Damson jam', [
+    '2.4 kg damsons',
+    '300 ml water',
+    '2.2 kg sugar',
+    '2 tbsp bottled lemon juice',
+  ]);
   await page.getByLabel('Jar size 1').selectOption('half-pint');
-  await expect(panel(page).getByRole('region', { name: /^Yield: .* (11|12)\.\d half-pints$/ })).toBeVisible();
-  await expect(panel(page).getByText(/in a 5\.0 l pan: foam rises three to four times/)).toBeVisible();
+  await expect(
+    panel(page).getByRole('region', { name: /^Yield: .* (11|12)\.\d half-pints$/ }),
+  ).toBeVisible();
+  await expect(
+    panel(page).getByText(/in a 5\.0 l pan: foam rises three to four times/),
+  ).toBeVisible();
 
   await page.getByRole('link', { name: 'Kitchen' }).click();
   await page.getByRole('button', { name: 'Another place' }).click();
@@ -107,33 +126,49 @@ test('a measured jar, a pan too small and another place change what is expected'
   await page.getByLabel('Name of the kitchen').fill('The hut');
   await page.getByLabel('Altitude', { exact: true }).fill('2010 m');
   await page.getByRole('button', { name: 'Set the kitchen' }).click();
-  await expect(page.getByRole('button', { name: 'The hut 2010 m' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'The hut 2010 m' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await page.getByRole('button', { name: 'Home' }).click();
   await expect(page.getByLabel('Altitude', { exact: true })).toHaveValue('1180 m');
   await page.getByRole('button', { name: 'The hut' }).click();
   await page.getByRole('button', { name: 'Take out The hut' }).click();
   await expect(page.getByLabel('Name of the kitchen')).toHaveValue('Home');
-}); // prettier-ignore
+});
 
-test('what was left of bought fruit is learned from, and acid by taste asks for lemon', async ({ page }) => {
+test('what was left of bought fruit is learned from, and acid by taste asks for lemon', async ({
+  page,
+}) => {
   await layOut(page, 'Pear jam', ['2 kg pears as bought', '900 g sugar']);
-  await page.getByRole('navigation', { name: 'Stations of this batch' }).getByRole('link', { name: 'Fruit' }).click();
+  await page
+    .getByRole('navigation', { name: 'Stations of this batch' })
+    .getByRole('link', { name: 'Fruit' })
+    .click();
   const card = page.getByRole('region', { name: /^pears/ });
   await card.getByLabel('weighed after preparing').fill('1.3 kg');
   await card.getByRole('button', { name: 'Use it' }).click();
   await expect(page.getByText('Kept for next time')).toBeVisible();
   await expect(card.getByText('Your own weighings (1) lost 35 % on average')).toBeVisible();
   await card.getByLabel('variety').fill('Winter pear of the old wall');
-  await expect(page.getByRole('region', { name: 'Getting ready' }).getByText(/the pears/)).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'Getting ready' }).getByText(/the pears/),
+  ).toBeVisible();
   const acid = page.getByRole('region', { name: 'Acid by taste' });
   await acid.getByRole('radio', { name: 'not as sharp' }).click();
   await acid.getByRole('button', { name: /^Add .* lemon juice$/ }).click();
   await page.getByRole('link', { name: 'To the balance' }).click();
   await expect(page.getByLabel('Amount of lemon juice, bottled')).toHaveValue(/ml$/);
-}); // prettier-ignore
+});
 
-test('lines are moved by key, put in at another time, and the jars dragged; every one can be undone', async ({ page }) => {
-  await layOut(page, 'Sour cherry jam', ['1.1 kg crushed sour cherries', '1 box powdered pectin', '1.25 kg sugar']);
+test('lines are moved by key, put in at another time, and the jars dragged; every one can be undone', async ({
+  page,
+}) => {
+  await layOut(page, 'Sour cherry jam', [
+    '1.1 kg crushed sour cherries',
+    '1 box powdered pectin',
+    '1.25 kg sugar',
+  ]);
   await page.getByLabel('Way to a set').selectOption('powdered pectin');
   await expect(page.getByLabel('When powdered pectin goes in')).toHaveValue('before-sugar');
   await page.getByLabel('When white sugar goes in').selectOption('at the start');
@@ -162,4 +197,4 @@ test('lines are moved by key, put in at another time, and the jars dragged; ever
   await page.locator('body').click({ position: { x: 5, y: 790 } });
   await page.keyboard.type('?');
   await expect(page.getByRole('region', { name: 'Keys' })).toBeVisible();
-}); // prettier-ignore
+});

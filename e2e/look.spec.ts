@@ -9,7 +9,10 @@ let kept: string;
 let jarred: string;
 /** A batch that is not on the heat yet. */
 const COLD = '5b0f3c0a-6d0e-4c5b-9a53-2f4f0f0a1b2d';
-/** All views are looked at in one page: on two cores, fetching and reading the app anew takes longer than looking. */
+/**
+ * All views are looked at in one page: on two cores, fetching and reading the app anew takes longer
+ * than looking.
+ */
 let page: Page;
 test.beforeAll(async ({ browser }) => {
   page = await (await browser.newContext()).newPage();
@@ -19,7 +22,19 @@ test.beforeAll(async ({ browser }) => {
   stove = batches.find((batch) => batch.phase === 'on-heat')?.id ?? '';
   jarred = batches.find((batch) => batch.title === 'Blackcurrant jam')?.id ?? '';
   kept = (await kettle.get<{ id: string }[]>('/api/formulas'))[0]?.id ?? '';
-  const document = { format: 'idle-kettle/formula', version: 1, title: 'Tomato jam', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [{ amount: '2 kg', ingredient: 'tomato' }, { amount: '1.2 kg', ingredient: 'white-sugar' }] }; // prettier-ignore
+  const document = {
+    format: 'idle-kettle/formula',
+    version: 1,
+    title: 'Tomato jam',
+    kind: 'jam',
+    method: 'long-boil',
+    finish: { type: 'gel-temperature' },
+    jars: [{ size: '340-g' }],
+    lines: [
+      { amount: '2 kg', ingredient: 'tomato' },
+      { amount: '1.2 kg', ingredient: 'white-sugar' },
+    ],
+  };
   await kettle.put(`/api/batches/${COLD}`, { document, revision: 0 });
 });
 test.beforeEach(() => page.setViewportSize({ width: 1280, height: 800 }));
@@ -58,26 +73,36 @@ async function open(path: string, text: string): Promise<void> {
 
 /** Colours on their way from one theme to the other are neither's. */
 const settled = (): Promise<unknown> =>
-  page.evaluate(() => Promise.allSettled(document.getAnimations().map((animation) => animation.finished)));
+  page.evaluate(() =>
+    Promise.allSettled(document.getAnimations().map((animation) => animation.finished)),
+  );
 
 /** What axe finds on the page as it stands, and where it could not decide about contrast. */
 async function findings(rules: readonly string[] = []): Promise<string[]> {
   await settled();
   // One frame, and only what is wrong or undecided: what passes is not worth describing.
-  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations', 'incomplete'] });
-  const { violations, incomplete } = await (rules.length > 0 ? axe.withRules([...rules]) : axe).analyze();
-  // The arrow of a select is a background picture, which axe cannot see through; its colours are those of the inputs.
+  const axe = new AxeBuilder({ page })
+    .setLegacyMode()
+    .options({ resultTypes: ['violations', 'incomplete'] });
+  const { violations, incomplete } = await (
+    rules.length > 0 ? axe.withRules([...rules]) : axe
+  ).analyze();
+  // The arrow of a select is a background picture, which axe cannot see through; its colours are
+  // those of the inputs.
   const undecided = incomplete
     .filter(({ id }) => id === 'color-contrast')
     .flatMap(({ nodes }) =>
       nodes
         .filter((node) => !node.html.startsWith('<select'))
-        // Figures of the gel map: ink and soft ink on the panel or its well, and copper with a halo of the panel.
+        // Figures of the gel map: ink and soft ink on the panel or its well, and copper with a halo
+        // of the panel.
         .filter((node) => !node.html.startsWith('<text'))
         .map((node) => `contrast undecided: ${node.target.join(' ')}`),
     );
   return [
-    ...violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`),
+    ...violations.map(
+      ({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`,
+    ),
     ...undecided,
   ];
 }
@@ -90,9 +115,14 @@ const tooLow = (): Promise<string[]> =>
         'button, select, input:not([type=checkbox], [type=radio], .sr-only), nav a, a.btn',
       ),
     ]
-      .filter((element) => element.offsetParent !== null && element.getBoundingClientRect().bottom > 0)
+      .filter(
+        (element) => element.offsetParent !== null && element.getBoundingClientRect().bottom > 0,
+      )
       .filter((element) => element.getBoundingClientRect().height < 43.5)
-      .map((element) => `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent}`),
+      .map(
+        (element) =>
+          `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent}`,
+      ),
   );
 
 for (const [name, path, text] of VIEWS) {
@@ -177,7 +207,7 @@ test('the documents of the API fetch nothing from elsewhere', async () => {
   const elsewhere: string[] = [];
   page.on('request', (request) => elsewhere.push(request.url()));
   await page.goto(`${kettle.address}/api/docs`);
-  expect(elsewhere.filter((url) => !url.startsWith(kettle.address) && !/^(data|blob):/.test(url))).toEqual(
-    [],
-  );
+  expect(
+    elsewhere.filter((url) => !url.startsWith(kettle.address) && !/^(data|blob):/.test(url)),
+  ).toEqual([]);
 });

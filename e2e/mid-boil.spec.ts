@@ -68,7 +68,9 @@ test('reload, a killed server, a reload without a server, a database that is awa
     await kettle.start();
     await expect(page.getByText('The server is away.')).toBeHidden({ timeout: 15_000 });
     expect(readingsOf(await stored(id))).toEqual([96.4, 97.1, 97.8, 98.6, 99.3]);
-    const batch = await kettle.get<{ document: { lines: { amount: string }[] } }>(`/api/batches/${id}`);
+    const batch = await kettle.get<{ document: { lines: { amount: string }[] } }>(
+      `/api/batches/${id}`,
+    );
     expect(batch.document.lines[1]?.amount).toBe('700 ml');
   });
 
@@ -89,7 +91,9 @@ test('two devices at one kettle see each other', async ({ page, browser }) => {
   await page.getByRole('link', { name: 'To the stove' }).click();
   await page.getByRole('button', { name: 'It is on the heat' }).click();
   await expect.poll(async () => (await stored(id)).length).toBe(1);
-  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  const phone = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 } })
+  ).newPage();
   await phone.goto(`${kettle.address}/batches/${id}/boil`);
   await typeReading(phone, '97.3');
   await typeReading(page, '97.9');
@@ -98,34 +102,42 @@ test('two devices at one kettle see each other', async ({ page, browser }) => {
   await phone.context().close();
 });
 
-test('what one device logs or edits is on the other in a moment, also across two servers', { tag: '@timed' }, async ({ page, browser }) => {
-  const other = await kettle.beside();
-  try {
-    await page.goto(kettle.address);
-    const id = await layOut(page, 'Quince jelly', ['1.2 l quince juice', '1 kg sugar']);
-    await page.getByRole('link', { name: 'To the stove' }).click();
-    await page.getByRole('button', { name: 'It is on the heat' }).click();
-    await expect.poll(async () => (await stored(id)).length).toBe(1);
-    const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
-    const told = phone.waitForResponse((response) => response.url().endsWith('/api/live'));
-    await phone.goto(`${other.address}/batches/${id}/boil`);
-    await told;
-    await expect(phone.getByRole('region', { name: 'Log' })).toBeVisible();
-    const times: number[] = [];
-    for (const value of ['96.2', '96.8', '97.4', '98.1', '98.6']) {
-      const from = Date.now();
-      await typeReading(page, value);
-      await phone.getByRole('region', { name: 'Log' }).getByText(`${value} °C`).waitFor();
-      times.push(Date.now() - from);
+test(
+  'what one device logs or edits is on the other in a moment, also across two servers',
+  { tag: '@timed' },
+  async ({ page, browser }) => {
+    const other = await kettle.beside();
+    try {
+      await page.goto(kettle.address);
+      const id = await layOut(page, 'Quince jelly', ['1.2 l quince juice', '1 kg sugar']);
+      await page.getByRole('link', { name: 'To the stove' }).click();
+      await page.getByRole('button', { name: 'It is on the heat' }).click();
+      await expect.poll(async () => (await stored(id)).length).toBe(1);
+      const phone = await (
+        await browser.newContext({ viewport: { width: 390, height: 844 } })
+      ).newPage();
+      const told = phone.waitForResponse((response) => response.url().endsWith('/api/live'));
+      await phone.goto(`${other.address}/batches/${id}/boil`);
+      await told;
+      await expect(phone.getByRole('region', { name: 'Log' })).toBeVisible();
+      const times: number[] = [];
+      for (const value of ['96.2', '96.8', '97.4', '98.1', '98.6']) {
+        const from = Date.now();
+        await typeReading(page, value);
+        await phone.getByRole('region', { name: 'Log' }).getByText(`${value} °C`).waitFor();
+        times.push(Date.now() - from);
+      }
+      process.stdout.write(
+        `a reading typed on one device, seen on another through another server: ${times.join(', ')} ms\n`,
+      );
+      // Polling alone would take up to five seconds each.
+      expect(times.toSorted((a, b) => a - b)[2]).toBeLessThan(1500);
+      await phone.context().close();
+    } finally {
+      await other.kill();
     }
-    process.stdout.write(`a reading typed on one device, seen on another through another server: ${times.join(', ')} ms\n`);
-    // Polling alone would take up to five seconds each.
-    expect(times.toSorted((a, b) => a - b)[2]).toBeLessThan(1500);
-    await phone.context().close();
-  } finally {
-    await other.kill();
-  }
-}); // prettier-ignore
+  },
+);
 
 test('one formula changed on two devices: nothing is lost until the person chooses', async ({
   page,
@@ -133,11 +145,14 @@ test('one formula changed on two devices: nothing is lost until the person choos
 }) => {
   await page.goto(kettle.address);
   const id = await layOut(page, 'Pear conserve', ['1 kg pears', '800 g sugar']);
-  await expect.poll(async () => (await fetch(`${kettle.address}/api/batches/${id}`)).status).toBe(200);
+  await expect
+    .poll(async () => (await fetch(`${kettle.address}/api/batches/${id}`)).status)
+    .toBe(200);
   await expect
     .poll(
       async () =>
-        (await kettle.get<{ document: { lines: unknown[] } }>(`/api/batches/${id}`)).document.lines.length,
+        (await kettle.get<{ document: { lines: unknown[] } }>(`/api/batches/${id}`)).document.lines
+          .length,
     )
     .toBe(2);
   // Out of reach of the kitchen's network, so that it does not see what the phone does.
@@ -148,8 +163,8 @@ test('one formula changed on two devices: nothing is lost until the person choos
   await expect
     .poll(
       async () =>
-        (await kettle.get<{ document: { lines: { amount: string }[] } }>(`/api/batches/${id}`)).document
-          .lines[1]?.amount,
+        (await kettle.get<{ document: { lines: { amount: string }[] } }>(`/api/batches/${id}`))
+          .document.lines[1]?.amount,
     )
     .toBe('700 g');
   await page.getByLabel('Amount of white sugar').fill('900 g');
@@ -160,8 +175,8 @@ test('one formula changed on two devices: nothing is lost until the person choos
   await expect
     .poll(
       async () =>
-        (await kettle.get<{ document: { lines: { amount: string }[] } }>(`/api/batches/${id}`)).document
-          .lines[1]?.amount,
+        (await kettle.get<{ document: { lines: { amount: string }[] } }>(`/api/batches/${id}`))
+          .document.lines[1]?.amount,
     )
     .toBe('900 g');
   await expect(page.getByText('also changed on another device')).toBeHidden();

@@ -25,7 +25,9 @@ test('from fruit to shelf, in a new kitchen at 1,180 m, and still there after a 
       '2 tbsp bottled lemon juice',
     ]);
     await expect(page.getByText('stop at 100.5 °C').first()).toBeVisible();
-    await expect(panel(page).getByRole('region', { name: /^Set: good, 0\.\d – 1\.\d/ })).toBeVisible();
+    await expect(
+      panel(page).getByRole('region', { name: /^Set: good, 0\.\d – 1\.\d/ }),
+    ).toBeVisible();
     await expect(panel(page).getByRole('region', { name: /^Sharpness: sharp, pH/ })).toBeVisible();
     await expect(
       panel(page).getByRole('region', { name: /^Solids: Full, 6\d – 6\d %, wanted 60 to 68 %$/ }),
@@ -79,18 +81,26 @@ test('from fruit to shelf, in a new kitchen at 1,180 m, and still there after a 
   await test.step('jar', async () => {
     const process = page.getByRole('region', { name: 'Process' });
     await expect(process.getByText('15 min', { exact: true })).toBeVisible();
-    await expect(process.getByText(/at least 1 in .* full rolling boil; from zero again/)).toBeVisible();
-    for (let i = 0; i < 8; i++) await page.getByRole('button', { name: 'One 454 g jar more' }).click();
+    await expect(
+      process.getByText(/at least 1 in .* full rolling boil; from zero again/),
+    ).toBeVisible();
+    for (let i = 0; i < 8; i++)
+      await page.getByRole('button', { name: 'One 454 g jar more' }).click();
     await page.getByRole('radio', { name: '½' }).click();
     await page.getByRole('button', { name: 'The jars went through 15 min' }).click();
     await expect(page.getByText('Processed: for the shelf')).toBeVisible();
-    await page.getByRole('button', { name: 'Put 8 × 454 g jars and one half full on the shelf' }).click();
+    await page
+      .getByRole('button', { name: 'Put 8 × 454 g jars and one half full on the shelf' })
+      .click();
     await expect(page.getByLabel('8 left')).toBeVisible();
     await expect(page.getByLabel('1 left')).toBeVisible();
   });
 
   await test.step('shelf', async () => {
-    await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name: 'Shelf' }).click();
+    await page
+      .getByRole('navigation', { name: 'Rooms' })
+      .getByRole('link', { name: 'Shelf' })
+      .click();
     await expect(page.getByText('9 jars, 1 of them for the fridge')).toBeVisible();
     await page.getByRole('button', { name: 'Open one jar of Damson jam' }).first().click();
     await expect(page.getByText('9 jars, 2 of them for the fridge')).toBeVisible();
@@ -112,10 +122,15 @@ test('from fruit to shelf, in a new kitchen at 1,180 m, and still there after a 
   await page.reload();
   await expect(page.getByText(/^9 jars/)).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
-  await expect(page.getByRole('region', { name: 'Lately finished' }).getByText('Damson jam')).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'Lately finished' }).getByText('Damson jam'),
+  ).toBeVisible();
 
   await test.step('the logbook tells it, and how it tasted', async () => {
-    await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name: 'Logbook' }).click();
+    await page
+      .getByRole('navigation', { name: 'Rooms' })
+      .getByRole('link', { name: 'Logbook' })
+      .click();
     await page.getByLabel('Search the logbook').fill('quince');
     await expect(page.getByText('No such batch')).toBeVisible();
     await page.getByLabel('Search the logbook').fill('DAMSON');
@@ -134,7 +149,11 @@ test('a formula kept from a batch is made again, and a batch never started comes
   page,
 }) => {
   await page.goto(kettle.address);
-  await layOut(page, 'Quince jelly jam', ['1 kg quinces, chopped', '900 g white sugar', '500 ml water']);
+  await layOut(page, 'Quince jelly jam', [
+    '1 kg quinces, chopped',
+    '900 g white sugar',
+    '500 ml water',
+  ]);
   await page.getByRole('button', { name: 'Keep as a formula' }).click();
   await expect(page.getByText('“Quince jelly jam” is in your formulas')).toBeVisible();
   await page.getByRole('link', { name: 'Formulas' }).click();

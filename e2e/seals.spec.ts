@@ -16,7 +16,19 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
 }) => {
   const evening = await Evening.begin(page, kettle, '2026-09-12T18:00:00.000Z');
   const id = randomUUID();
-  const document = { format: 'idle-kettle/formula', version: 1, title: 'Damson jam', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [{ ingredient: 'damson', amount: '2 kg' }, { ingredient: 'white-sugar', amount: '1.8 kg' }] }; // prettier-ignore
+  const document = {
+    format: 'idle-kettle/formula',
+    version: 1,
+    title: 'Damson jam',
+    kind: 'jam',
+    method: 'long-boil',
+    finish: { type: 'gel-temperature' },
+    jars: [{ size: '340-g' }],
+    lines: [
+      { ingredient: 'damson', amount: '2 kg' },
+      { ingredient: 'white-sugar', amount: '1.8 kg' },
+    ],
+  };
   await kettle.put(`/api/batches/${id}`, { document, revision: 0 });
   await page.goto(`${kettle.address}/batches/${id}/jar`);
 
@@ -64,7 +76,9 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
 
   await test.step('processed again in full, with the clock, never less', async () => {
     await seals.getByRole('button', { name: 'Process again, 15 min' }).click();
-    await expect(seals.getByRole('button', { name: 'The whole 15 min, on the clock above' })).toBeDisabled();
+    await expect(
+      seals.getByRole('button', { name: 'The whole 15 min, on the clock above' }),
+    ).toBeDisabled();
     await seals.getByRole('button', { name: /full rolling boil: start the 15 min/ }).click();
     await evening.skip(16);
     await seals.getByRole('button', { name: 'They went through the 15 min again' }).click();
@@ -84,10 +98,15 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
   });
 
   await test.step('the shelf', async () => {
-    await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name: 'Shelf' }).click();
+    await page
+      .getByRole('navigation', { name: 'Rooms' })
+      .getByRole('link', { name: 'Shelf' })
+      .click();
     await expect(page.getByText('5 jars, 1 of them for the fridge')).toBeVisible();
     const store = page.getByRole('region', { name: 'The jars' });
-    await expect(page.getByRole('region', { name: 'Eat first' })).toContainText('Kept in the fridge');
+    await expect(page.getByRole('region', { name: 'Eat first' })).toContainText(
+      'Kept in the fridge',
+    );
     await store.getByRole('button', { name: 'More for Damson jam' }).click();
     const more = page.getByRole('group', { name: 'More for Damson jam' });
     await more.getByLabel('how many').fill('9');
@@ -110,6 +129,9 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
     await expect(page.getByText('Damson jam, given away to the neighbours')).toBeVisible();
   });
 
-  const lots = await kettle.get<{ keptIn: string | null; place: string; count: number }[]>('/api/shelf');
-  expect(lots.map(({ keptIn, place, count }) => `${keptIn ?? 'shelf'} ${place} ${count}`).sort()).toEqual(['fridge  1', 'shelf  2', 'shelf Cellar 3']); // prettier-ignore
+  const lots =
+    await kettle.get<{ keptIn: string | null; place: string; count: number }[]>('/api/shelf');
+  expect(
+    lots.map(({ keptIn, place, count }) => `${keptIn ?? 'shelf'} ${place} ${count}`).sort(),
+  ).toEqual(['fridge  1', 'shelf  2', 'shelf Cellar 3']);
 });

@@ -8,13 +8,16 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => kettle.end());
 
-test('a jar is held against the judge’s sheet and entered at a show; its prize is in the logbook', async ({ page }) => {
+test('a jar is held against the judge’s sheet and entered at a show; its prize is in the logbook', async ({
+  page,
+}) => {
   await page.goto(`${kettle.address}/logbook`);
   await expect(page.getByText('second prize, Hill villages’ autumn table')).toBeVisible();
   await page.getByRole('link', { name: /^Apricot jam/ }).click();
   const show = page.getByRole('region', { name: 'For the show' });
   await show.getByText('Hold a jar against the judge’s sheet').click();
-  for (const point of ['headspace', 'jar', 'clarity', 'colour', 'set']) await show.getByLabel(point, { exact: true }).selectOption('8');
+  for (const point of ['headspace', 'jar', 'clarity', 'colour', 'set'])
+    await show.getByLabel(point, { exact: true }).selectOption('8');
   await expect(show).toContainText('Kept once flavour has its points');
   await show.getByLabel('flavour', { exact: true }).selectOption('10');
   await expect(show).toContainText('50 of 60 points');
@@ -32,16 +35,22 @@ test('a jar is held against the judge’s sheet and entered at a show; its prize
   await page.goBack();
   await show.getByRole('button', { name: 'Take out Valley fair, open class' }).click();
   await expect(show).not.toContainText('Valley fair');
-}); // prettier-ignore
+});
 
-test('photos of a batch: added, named, taken out and brought back; what is none is refused; how right forecasts were', async ({ page }) => {
+test('photos of a batch: added, named, taken out and brought back; what is none is refused; how right forecasts were', async ({
+  page,
+}) => {
   await page.goto(`${kettle.address}/logbook`);
   const picture = await page.screenshot();
   await page.getByRole('button', { name: 'How right were the forecasts?' }).click();
-  await expect(page.getByRole('region', { name: 'Foretold and come, in jars' })).toContainText(/\d of 5 came out within what was foretold/);
+  await expect(page.getByRole('region', { name: 'Foretold and come, in jars' })).toContainText(
+    /\d of 5 came out within what was foretold/,
+  );
   await page.getByRole('link', { name: /^Apricot jam/ }).click();
   const photos = page.getByRole('region', { name: 'Photos' });
-  await expect(photos.getByRole('button', { name: 'Specks of vanilla, well spread' })).toBeVisible();
+  await expect(
+    photos.getByRole('button', { name: 'Specks of vanilla, well spread' }),
+  ).toBeVisible();
   await photos.getByLabel('Photos of this batch').setInputFiles([
     { name: 'jars.png', mimeType: 'image/png', buffer: picture },
     { name: 'jam.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture at all') },
@@ -54,7 +63,9 @@ test('photos of a batch: added, named, taken out and brought back; what is none 
   await onTheirWay.getByRole('button', { name: 'Leave list.pdf out' }).click();
   await photos.getByRole('button', { name: 'Photo 2 of Apricot jam with vanilla' }).click();
   const large = page.getByRole('dialog', { name: 'Photo of Apricot jam with vanilla' });
-  await expect.poll(() => large.getByRole('img').evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(300);
+  await expect
+    .poll(() => large.getByRole('img').evaluate((image: HTMLImageElement) => image.naturalWidth))
+    .toBeGreaterThan(300);
   expect((await new AxeBuilder({ page }).setLegacyMode().analyze()).violations).toEqual([]);
   await large.getByRole('textbox').fill('On the sill');
   await large.getByRole('button', { name: 'Close' }).click();
@@ -66,9 +77,15 @@ test('photos of a batch: added, named, taken out and brought back; what is none 
   await expect(photos.getByRole('button', { name: 'On the sill' })).toBeVisible();
 
   await page.goto(`${kettle.address}/kitchen`);
-  for (const [link, file] of [['The book (PDF)', 'book.pdf'], ['Calendar', 'calendar.ics']] as const) {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: link }).click()]);
+  for (const [link, file] of [
+    ['The book (PDF)', 'book.pdf'],
+    ['Calendar', 'calendar.ics'],
+  ] as const) {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: link }).click(),
+    ]);
     expect(download.suggestedFilename()).toBe(file);
     expect(await download.failure()).toBeNull();
   }
-}); // prettier-ignore
+});

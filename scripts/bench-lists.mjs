@@ -1,6 +1,8 @@
-// How soon the lists of the shelf and the logbook answer a household of very many years: 5,000 batches, 60,000 jars and 2 million
-// readings by default, asked by twenty clients at once: hasty ones, who look for a tenth of a second at what came before they ask for more, are held
-// to the limit. What comes of clients that never pause is printed too: how much the server and this machine give at all.
+// How soon the lists of the shelf and the logbook answer a household of very many years: 5,000
+// batches, 60,000 jars and 2 million readings by default, asked by twenty clients at once: hasty
+// ones, who look for a tenth of a second at what came before they ask for more, are held to the
+// limit. What comes of clients that never pause is printed too: how much the server and this
+// machine give at all.
 import pg from 'pg';
 import { ask, benchDatabase, pause, quantile, startServer } from './bench-server.mjs';
 
@@ -9,7 +11,9 @@ const CLIENTS = Number(process.argv[3] ?? 20);
 const SECONDS = Number(process.argv[4] ?? 20);
 const READINGS = 400;
 const LIMIT_MS = 50;
-/** Half to one and a half times as long each client looks at a list before it asks for the next, ms. */
+/**
+ * Half to one and a half times as long each client looks at a list before it asks for the next, ms.
+ */
 const LOOK_MS = 100;
 
 const FRUIT = [
@@ -23,7 +27,10 @@ const FRUIT = [
   'passion-fruit',
 ];
 
-/** Batches a day apart, the latest of them yesterday: each with a log, two sizes of jars and what was eaten of them. */
+/**
+ * Batches a day apart, the latest of them yesterday: each with a log, two sizes of jars and what
+ * was eaten of them.
+ */
 const FILL = `
 CREATE TEMP TABLE made AS
   SELECT gen_random_uuid() AS id, n, now() - (n || ' days')::interval AS at, (ARRAY['${FRUIT.join("','")}'])[n % ${FRUIT.length} + 1] AS fruit
@@ -78,7 +85,8 @@ const SHELF = [
 const LOGBOOK = [
   () => '/batches?limit=40',
   ({ batches }) => `/batches?limit=40&after=${pick(batches)}`,
-  () => `/batches?limit=40&search=${pick(['quince', 'degree sooner', 'jam 48', 'nothing of the kind'])}`,
+  () =>
+    `/batches?limit=40&search=${pick(['quince', 'degree sooner', 'jam 48', 'nothing of the kind'])}`,
   () => `/batches?limit=40&kind=${pick(['jelly', 'marmalade'])}`,
 ];
 
@@ -111,7 +119,11 @@ try {
   const database = new pg.Client({ connectionString: url });
   await database.connect();
   for (const statement of FILL.split(/;\n/)) await database.query(statement);
-  const { rows: [counts] } = await database.query("SELECT (SELECT count(*) FROM batches) AS batches, (SELECT sum(change) FROM shelf_moves WHERE reason = 'put') AS jars, (SELECT count(*) FROM batch_events WHERE type = 'reading') AS readings"); // prettier-ignore
+  const {
+    rows: [counts],
+  } = await database.query(
+    "SELECT (SELECT count(*) FROM batches) AS batches, (SELECT sum(change) FROM shelf_moves WHERE reason = 'put') AS jars, (SELECT count(*) FROM batch_events WHERE type = 'reading') AS readings",
+  );
   console.log(`${counts.batches} batches, ${counts.jars} jars put up, ${counts.readings} readings`);
   const began = performance.now();
   while ((await ask(port, 'GET', `/shelf/overview?today=${today}`)).body.pending > 0);
@@ -119,17 +131,24 @@ try {
     `worked out where all of them stand, once, in ${((performance.now() - began) / 1000).toFixed(0)} s`,
   );
   await database.query('VACUUM ANALYZE');
-  const ids = async (table) => (await database.query(`SELECT id FROM ${table} ORDER BY random() LIMIT 200`)).rows.map(({ id }) => id); // prettier-ignore
+  const ids = async (table) =>
+    (await database.query(`SELECT id FROM ${table} ORDER BY random() LIMIT 200`)).rows.map(
+      ({ id }) => id,
+    );
   const known = { lots: await ids('shelf_lots'), batches: await ids('batches') };
   await database.end();
   for (const pause_ms of [LOOK_MS, 0]) {
     const took = await load(port, known, pause_ms);
     const rate = (took.shelf.length + took.logbook.length) / SECONDS;
-    console.log(`${CLIENTS} clients, ${pause_ms > 0 ? `each looking for about ${pause_ms} ms` : 'none of them pausing'}: ${rate.toFixed(0)} lists a second`); // prettier-ignore
+    console.log(
+      `${CLIENTS} clients, ${pause_ms > 0 ? `each looking for about ${pause_ms} ms` : 'none of them pausing'}: ${rate.toFixed(0)} lists a second`,
+    );
     for (const [name, times] of Object.entries(took)) {
       const late = quantile(times, 0.95);
       if (pause_ms > 0) kept &&= late < LIMIT_MS;
-      console.log(`  ${name}: ${quantile(times, 0.5).toFixed(0)} ms (median), ${late.toFixed(0)} ms (95 %)${pause_ms > 0 ? `, limit ${LIMIT_MS}` : ''}`); // prettier-ignore
+      console.log(
+        `  ${name}: ${quantile(times, 0.5).toFixed(0)} ms (median), ${late.toFixed(0)} ms (95 %)${pause_ms > 0 ? `, limit ${LIMIT_MS}` : ''}`,
+      );
     }
   }
 } finally {

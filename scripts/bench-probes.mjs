@@ -1,5 +1,6 @@
-// How many probes the server takes: simulated ones that send a reading a second each, all acknowledged and all stored; and how soon
-// one kettle's readings are on a second device, which listens to another server process of the same database.
+// How many probes the server takes: simulated ones that send a reading a second each, all
+// acknowledged and all stored; and how soon one kettle's readings are on a second device, which
+// listens to another server process of the same database.
 import { randomUUID } from 'node:crypto';
 import { Agent, request } from 'node:http';
 import pg from 'pg';
@@ -8,7 +9,10 @@ import { ask, benchDatabase, pause, quantile, startServer, together } from './be
 const PROBES = Number(process.argv[2] ?? 1000);
 const SECONDS = Number(process.argv[3] ?? 60);
 const LIVE_LIMIT_MS = 300;
-/** A second device: hears of a change, asks for what is new, as the page does. @returns when each value was there */
+/**
+ * A second device: hears of a change, asks for what is new, as the page does.
+ * @returns when each value was there
+ */
 async function secondDevice(port, batchId) {
   const seen = new Map();
   let cursor = (await ask(port, 'GET', `/batches/${batchId}/events`)).body.cursor;
@@ -21,21 +25,25 @@ async function secondDevice(port, batchId) {
       again = false;
       const { body } = await ask(port, 'GET', `/batches/${batchId}/events?since=${cursor}`);
       cursor = body.cursor;
-      for (const { body: value } of body.events) if (!seen.has(value.temperature_C)) seen.set(value.temperature_C, performance.now()); // prettier-ignore
+      for (const { body: value } of body.events)
+        if (!seen.has(value.temperature_C)) seen.set(value.temperature_C, performance.now());
     } while (again);
     asking = false;
   };
-  const stream = request({ host: '127.0.0.1', port, path: '/api/live', agent: new Agent() }, (answer) => {
-    let rest = '';
-    answer.setEncoding('utf8');
-    answer.on('data', (chunk) => {
-      rest += chunk;
-      const parts = rest.split('\n\n');
-      rest = parts.pop() ?? '';
-      if (parts.some((part) => part.includes(batchId))) void look();
-    });
-    answer.on('error', () => undefined);
-  });
+  const stream = request(
+    { host: '127.0.0.1', port, path: '/api/live', agent: new Agent() },
+    (answer) => {
+      let rest = '';
+      answer.setEncoding('utf8');
+      answer.on('data', (chunk) => {
+        rest += chunk;
+        const parts = rest.split('\n\n');
+        rest = parts.pop() ?? '';
+        if (parts.some((part) => part.includes(batchId))) void look();
+      });
+      answer.on('error', () => undefined);
+    },
+  );
   stream.on('error', () => undefined);
   stream.end();
   await pause(500);
@@ -47,11 +55,28 @@ const here = await startServer(url);
 const there = await startServer(url);
 let kept = true;
 try {
-  const document = { format: 'idle-kettle/formula', version: 1, title: 'Damson jam', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [{ amount: '2 kg', ingredient: 'damson' }, { amount: '1.8 kg', ingredient: 'white-sugar' }] }; // prettier-ignore
+  const document = {
+    format: 'idle-kettle/formula',
+    version: 1,
+    title: 'Damson jam',
+    kind: 'jam',
+    method: 'long-boil',
+    finish: { type: 'gel-temperature' },
+    jars: [{ size: '340-g' }],
+    lines: [
+      { amount: '2 kg', ingredient: 'damson' },
+      { amount: '1.8 kg', ingredient: 'white-sugar' },
+    ],
+  };
   const probes = await together(PROBES, async (i) => {
     const batchId = randomUUID();
     await ask(here.port, 'PUT', `/batches/${batchId}`, { document, revision: 0 });
-    const { body } = await ask(here.port, 'POST', '/instruments', { id: randomUUID(), name: `probe ${i}`, kind: 'thermometer', batchId }); // prettier-ignore
+    const { body } = await ask(here.port, 'POST', '/instruments', {
+      id: randomUUID(),
+      name: `probe ${i}`,
+      kind: 'thermometer',
+      batchId,
+    });
     return { batchId, token: body.token };
   });
   const watched = probes[0];
@@ -64,7 +89,13 @@ try {
     const temperature_C = Math.round((20 + second / 10 + i / 1e6) * 1e6) / 1e6;
     const from = performance.now();
     if (i === 0) sentAt.set(temperature_C, from);
-    const { status } = await ask(here.port, 'POST', '/readings', { readings: [{ at: new Date().toISOString(), temperature_C }] }, { authorization: `Bearer ${token}` }).catch(() => ({ status: 0 })); // prettier-ignore
+    const { status } = await ask(
+      here.port,
+      'POST',
+      '/readings',
+      { readings: [{ at: new Date().toISOString(), temperature_C }] },
+      { authorization: `Bearer ${token}` },
+    ).catch(() => ({ status: 0 }));
     if (status === 200) acknowledged.push(performance.now() - from);
     else refused += 1;
   };
@@ -89,10 +120,20 @@ try {
   const stored = rows[0].count;
   const live = [...sentAt].map(([value, from]) => (device.seen.get(value) ?? Infinity) - from);
   const rate = acknowledged.length / took;
-  console.log(`${PROBES} probes, a reading a second each, ${SECONDS} s: ${PROBES * SECONDS} sent in ${took.toFixed(1)} s, ${acknowledged.length} acknowledged (${rate.toFixed(0)} a second), ${refused} refused, ${stored} stored`); // prettier-ignore
-  console.log(`acknowledged after ${quantile(acknowledged, 0.5).toFixed(0)} ms (median), ${quantile(acknowledged, 0.95).toFixed(0)} ms (95 %)`); // prettier-ignore
-  console.log(`on a second device, through another server, under that load: ${quantile(live, 0.5).toFixed(0)} ms (median), ${quantile(live, 0.95).toFixed(0)} ms (95 %), limit ${LIVE_LIMIT_MS}`); // prettier-ignore
-  kept = refused === 0 && stored === PROBES * SECONDS && took < SECONDS * 1.1 && quantile(live, 0.95) < LIVE_LIMIT_MS; // prettier-ignore
+  console.log(
+    `${PROBES} probes, a reading a second each, ${SECONDS} s: ${PROBES * SECONDS} sent in ${took.toFixed(1)} s, ${acknowledged.length} acknowledged (${rate.toFixed(0)} a second), ${refused} refused, ${stored} stored`,
+  );
+  console.log(
+    `acknowledged after ${quantile(acknowledged, 0.5).toFixed(0)} ms (median), ${quantile(acknowledged, 0.95).toFixed(0)} ms (95 %)`,
+  );
+  console.log(
+    `on a second device, through another server, under that load: ${quantile(live, 0.5).toFixed(0)} ms (median), ${quantile(live, 0.95).toFixed(0)} ms (95 %), limit ${LIVE_LIMIT_MS}`,
+  );
+  kept =
+    refused === 0 &&
+    stored === PROBES * SECONDS &&
+    took < SECONDS * 1.1 &&
+    quantile(live, 0.95) < LIVE_LIMIT_MS;
 } finally {
   here.child.kill('SIGTERM');
   there.child.kill('SIGTERM');

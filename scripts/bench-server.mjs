@@ -1,4 +1,5 @@
-// What the benches of the server share: a database of their own, servers on it, requests, and figures of what came back.
+// What the benches of the server share: a database of their own, servers on it, requests, and
+// figures of what came back.
 import { spawn } from 'node:child_process';
 import { Agent, request } from 'node:http';
 import { createServer } from 'node:net';
@@ -8,22 +9,47 @@ import pg from 'pg';
 const MAIN = fileURLToPath(new URL('../apps/server/dist/main.js', import.meta.url));
 const agent = new Agent({ keepAlive: true, maxSockets: 200 });
 
-export const quantile = (values, p) => values.toSorted((a, b) => a - b)[Math.min(Math.floor(values.length * p), values.length - 1)] ?? NaN; // prettier-ignore
+export const quantile = (values, p) =>
+  values.toSorted((a, b) => a - b)[Math.min(Math.floor(values.length * p), values.length - 1)] ??
+  NaN;
 export const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** One request. @returns its status, and its body, read when it is looked at */
 export function ask(port, method, path, body, headers = {}) {
   return new Promise((resolve, reject) => {
     const text = body === undefined ? undefined : JSON.stringify(body);
-    const asked = request({ host: '127.0.0.1', port, method, path: `/api${path}`, agent, headers: { ...(text !== undefined && { 'content-type': 'application/json', 'content-length': Buffer.byteLength(text) }), ...headers } }, (answer) => {
-      const all = [];
-      answer.on('data', (chunk) => all.push(chunk));
-      answer.on('end', () => resolve({ status: answer.statusCode, get body() { return all.length === 0 ? undefined : JSON.parse(Buffer.concat(all)); } }));
-    });
+    const asked = request(
+      {
+        host: '127.0.0.1',
+        port,
+        method,
+        path: `/api${path}`,
+        agent,
+        headers: {
+          ...(text !== undefined && {
+            'content-type': 'application/json',
+            'content-length': Buffer.byteLength(text),
+          }),
+          ...headers,
+        },
+      },
+      (answer) => {
+        const all = [];
+        answer.on('data', (chunk) => all.push(chunk));
+        answer.on('end', () =>
+          resolve({
+            status: answer.statusCode,
+            get body() {
+              return all.length === 0 ? undefined : JSON.parse(Buffer.concat(all));
+            },
+          }),
+        );
+      },
+    );
     asked.on('error', reject);
     asked.end(text);
   });
-} // prettier-ignore
+}
 
 async function freePort() {
   const probe = createServer();
@@ -35,9 +61,24 @@ async function freePort() {
 
 export async function startServer(databaseUrl) {
   const port = await freePort();
-  const child = spawn(process.execPath, [MAIN], { env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, KETTLE_PORT: String(port), KETTLE_LOG_LEVEL: 'warn' }, stdio: ['ignore', 'ignore', 'inherit'] }); // prettier-ignore
+  const child = spawn(process.execPath, [MAIN], {
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: databaseUrl,
+      KETTLE_PORT: String(port),
+      KETTLE_LOG_LEVEL: 'warn',
+    },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   for (let i = 0; i < 100; i++) {
-    if (await ask(port, 'GET', '/health').then(({ status }) => status === 200, () => false)) return { port, child }; // prettier-ignore
+    if (
+      await ask(port, 'GET', '/health').then(
+        ({ status }) => status === 200,
+        () => false,
+      )
+    )
+      return { port, child };
     await pause(100);
   }
   throw new Error('the server did not start');
@@ -47,11 +88,21 @@ export async function startServer(databaseUrl) {
 export async function together(count, job, most = 16) {
   const results = [];
   let next = 0;
-  await Promise.all(Array.from({ length: most }, async () => { while (next < count) { const i = next++; results[i] = await job(i); } })); // prettier-ignore
+  await Promise.all(
+    Array.from({ length: most }, async () => {
+      while (next < count) {
+        const i = next++;
+        results[i] = await job(i);
+      }
+    }),
+  );
   return results;
 }
 
-/** An empty database for a bench, in place of what an earlier one left. @returns its address, and how to be rid of it */
+/**
+ * An empty database for a bench, in place of what an earlier one left.
+ * @returns its address, and how to be rid of it
+ */
 export async function benchDatabase() {
   const url = new URL(process.env.DATABASE_URL);
   const admin = new pg.Client({ connectionString: url.href });

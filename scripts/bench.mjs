@@ -1,5 +1,5 @@
-// How fast the core is: medians, with growth at ten and a hundred times the work, against the limits we hold ourselves to;
-// then how good its forecasts are.
+// How fast the core is: medians, with growth at ten and a hundred times the work, against the
+// limits we hold ourselves to; then how good its forecasts are.
 import {
   balance,
   BoilingCurve,
@@ -16,7 +16,10 @@ import { benchSeason } from './bench-season.mjs';
 
 const SEA_LEVEL_KPA = 101.325;
 
-/** Median milliseconds of a call: as many runs as fit in about a second, at least three, after a warm-up of a fifth of that. */
+/**
+ * Median milliseconds of a call: as many runs as fit in about a second, at least three, after a
+ * warm-up of a fifth of that.
+ */
 function median(work) {
   const warm = performance.now() + 200;
   do work();
@@ -33,9 +36,17 @@ function median(work) {
 
 /** A conserve of ten lines, said over and over for a longer one. */
 const TEN = [
-  ['damson', '2.4 kg'], ['quince', '600 g'], ['bitter-orange', '300 g'], ['apple-juice', '250 ml'], ['water', '300 ml'],
-  ['lemon-juice-bottled', '4 tbsp'], ['white-sugar', '2 kg'], ['honey', '200 g'], ['ground-spice', '1 tsp'], ['liqueur', '2 tbsp'],
-]; // prettier-ignore
+  ['damson', '2.4 kg'],
+  ['quince', '600 g'],
+  ['bitter-orange', '300 g'],
+  ['apple-juice', '250 ml'],
+  ['water', '300 ml'],
+  ['lemon-juice-bottled', '4 tbsp'],
+  ['white-sugar', '2 kg'],
+  ['honey', '200 g'],
+  ['ground-spice', '1 tsp'],
+  ['liqueur', '2 tbsp'],
+];
 function conserve(times) {
   const { formula, problems } = readFormula(
     {
@@ -58,7 +69,13 @@ function conserve(times) {
 const POT = { soluble: 1.12, insoluble: 0.05, water: 1.23, invertShare: 0.08, temperature_C: 70 };
 const KETTLE = { curve: BoilingCurve.solved(SEA_LEVEL_KPA, 0.5), diameter_m: 0.3, pH: 3.1 };
 const boil = (seconds, readEvery_s, net_W = 300) =>
-  simulateBoil(POT, KETTLE, { net_W: () => net_W, seed: 7, step_s: 1, readEvery_s, most_s: seconds });
+  simulateBoil(POT, KETTLE, {
+    net_W: () => net_W,
+    seed: 7,
+    step_s: 1,
+    readEvery_s,
+    most_s: seconds,
+  });
 const forecastOf = (readings) => {
   const looks = boil(2000, 1, 700).readings.slice(0, 2000);
   const more = Array.from({ length: readings / 2000 }, (_, i) =>
@@ -78,15 +95,53 @@ const forecastOf = (readings) => {
   };
 };
 
-const WAYS = ['2 1/2 cups', '1½ lb', '4 lb 6 oz', 'about 11 medium', 'half a lemon', '1,2 kg', '3 Tbsp', '1 box', '5/8 cup', '1 1/2 pecks']; // prettier-ignore
+const WAYS = [
+  '2 1/2 cups',
+  '1½ lb',
+  '4 lb 6 oz',
+  'about 11 medium',
+  'half a lemon',
+  '1,2 kg',
+  '3 Tbsp',
+  '1 box',
+  '5/8 cup',
+  '1 1/2 pecks',
+];
 
 const CASES = [
-  ['balance of a 10-line formula', 0.3, (n) => { const formula = conserve(n); return () => balance(formula); }],
-  ['the same with 2,000 samples', 400, (n) => { const formula = conserve(1); return () => sampleBalance(formula, { samples: 2000 * n, seed: 7 }); }],
-  ['forecast at 2,000 readings', 20, (n) => { const input = forecastOf(2000 * n); return () => forecast(input); }],
+  [
+    'balance of a 10-line formula',
+    0.3,
+    (n) => {
+      const formula = conserve(n);
+      return () => balance(formula);
+    },
+  ],
+  [
+    'the same with 2,000 samples',
+    400,
+    (n) => {
+      const formula = conserve(1);
+      return () => sampleBalance(formula, { samples: 2000 * n, seed: 7 });
+    },
+  ],
+  [
+    'forecast at 2,000 readings',
+    20,
+    (n) => {
+      const input = forecastOf(2000 * n);
+      return () => forecast(input);
+    },
+  ],
   ['simulating 60 min at 1 s steps', 10, (n) => () => boil(3600 * n, 30)],
-  ['parsing 1,000 amounts', 5, (n) => () => { for (let i = 0; i < 1000 * n; i++) parseAmount(WAYS[i % WAYS.length]); }],
-]; // prettier-ignore
+  [
+    'parsing 1,000 amounts',
+    5,
+    (n) => () => {
+      for (let i = 0; i < 1000 * n; i++) parseAmount(WAYS[i % WAYS.length]);
+    },
+  ],
+];
 
 const told = (ms) => (ms < 10 ? ms.toFixed(2) : ms.toFixed(0)).padStart(9);
 console.log(`${'median ms'.padEnd(34)}        1x      10x     100x     limit`);

@@ -1,4 +1,5 @@
-// The start script as a person meets it: twice, with a port taken, after a power cut, from another folder.
+// The start script as a person meets it: twice, with a port taken, after a power cut, from another
+// folder.
 import assert from 'node:assert/strict';
 import { spawn, spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
@@ -61,7 +62,9 @@ const answers = (url = address) =>
 const DEMO_BATCHES = 6;
 const batches = async () => (await (await fetch(`${address}/api/batches`)).json()).length;
 const postgresPid = () =>
-  Number(spawnSync('pgrep', ['-f', `^/.*postgres.*${data}`], { encoding: 'utf8' }).stdout.split('\n')[0]);
+  Number(
+    spawnSync('pgrep', ['-f', `^/.*postgres.*${data}`], { encoding: 'utf8' }).stdout.split('\n')[0],
+  );
 
 after(() => {
   once(['stop']);
@@ -81,7 +84,8 @@ test('demo starts from nothing, from another folder; a second start says it runs
   assert.ok([130, 0].includes(await first.ended));
   assert.equal(await answers(), false);
   // Its last process may take a moment to go after it has let go of its folder.
-  for (let i = 0; i < 30 && postgresPid() > 0; i++) await new Promise((resolve) => setTimeout(resolve, 100));
+  for (let i = 0; i < 30 && postgresPid() > 0; i++)
+    await new Promise((resolve) => setTimeout(resolve, 100));
   assert.ok(!(postgresPid() > 0), 'PostgreSQL still runs');
 });
 
@@ -121,11 +125,17 @@ test('everything goes to a file while it runs, and comes back from it; what is n
   const kept = once(['backup', file]);
   assert.equal(kept.status, 0, kept.stderr);
   assert.match(once(['backup', file]).stderr, /is there already/);
-  const shelf = async () => (await (await fetch(`${address}/api/shelf`)).json()).map(({ id, count }) => `${id} ${count}`); // prettier-ignore
+  const shelf = async () =>
+    (await (await fetch(`${address}/api/shelf`)).json()).map(({ id, count }) => `${id} ${count}`);
   const before = await shelf();
   const [lot] = before;
   const [id, count] = lot.split(' ');
-  const body = JSON.stringify({ id: randomUUID(), change: -Number(count), reason: 'eaten', at: new Date().toISOString() }); // prettier-ignore
+  const body = JSON.stringify({
+    id: randomUUID(),
+    change: -Number(count),
+    reason: 'eaten',
+    at: new Date().toISOString(),
+  });
   const headers = { 'content-type': 'application/json' };
   assert.equal(
     (await fetch(`${address}/api/shelf/${id}/moves`, { method: 'POST', headers, body })).status,
@@ -143,7 +153,6 @@ test('everything goes to a file while it runs, and comes back from it; what is n
     [join(data, 'none'), /there is no file/],
     [KETTLE, /no backup/],
   ]) {
-    // prettier-ignore
     const refused = once(['restore', name]);
     assert.equal(refused.status, 1);
     assert.match(refused.stderr, wanted);

@@ -1,4 +1,5 @@
-// Every check of the project, stage by stage. The last line is "N passed, N failed" over all of them.
+// Every check of the project, stage by stage. The last line is "N passed, N failed" over all of
+// them.
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -62,9 +63,13 @@ const STAGES = {
     };
   },
   async script() {
-    const { code, output } = await run('node', ['--test', '--test-reporter=tap', 'scripts/kettle.test.mjs'], {
-      quiet: true,
-    });
+    const { code, output } = await run(
+      'node',
+      ['--test', '--test-reporter=tap', 'scripts/kettle.test.mjs'],
+      {
+        quiet: true,
+      },
+    );
     const count = (word) => Number(new RegExp(`^# ${word} (\\d+)$`, 'm').exec(output)?.[1] ?? 0);
     const failed = count('fail') + count('cancelled');
     if (code !== 0) console.log(output);
@@ -78,7 +83,10 @@ const STAGES = {
       ['bench', 2],
     ]) {
       const file = `e2e-${project}.json`;
-      await run('npx', ['playwright', 'test', `--project=${project}`, `--workers=${workers}`], { cwd: 'e2e', env: { E2E_REPORT: join(reports, file) } }); // prettier-ignore
+      await run('npx', ['playwright', 'test', `--project=${project}`, `--workers=${workers}`], {
+        cwd: 'e2e',
+        env: { E2E_REPORT: join(reports, file) },
+      });
       const stats = readReport(file)?.stats;
       sum.passed += stats?.expected ?? 0;
       sum.failed += stats ? stats.unexpected + stats.flaky : 1;
@@ -114,7 +122,8 @@ const chosen = Object.keys(STAGES).filter((name) => wanted.length === 0 || wante
 const reading = chosen.filter((name) => ['types', 'lint', 'format', 'rooms'].includes(name));
 console.log(`\n== ${reading.join(', ')}`);
 await Promise.all(reading.map(conduct));
-// The start script mostly waits for what it starts, each in a folder of its own: it goes beside the unit tests.
+// The start script mostly waits for what it starts, each in a folder of its own: it goes beside the
+// unit tests.
 const beside = chosen.filter((name) => ['unit', 'script'].includes(name));
 console.log(`\n== ${beside.join(', ')}`);
 await Promise.all(beside.map(conduct));

@@ -8,7 +8,10 @@ export interface StoredEvent {
   readonly body: { readonly temperature_C?: number; readonly text?: string };
 }
 
-/** Sets where the kettle stands, as a person does on the Kitchen page; an earlier test may have done it. */
+/**
+ * Sets where the kettle stands, as a person does on the Kitchen page; an earlier test may have done
+ * it.
+ */
 export async function setAltitude(page: Page, text: string): Promise<void> {
   const field = page.getByLabel('Altitude', { exact: true });
   await expect(field).toBeEnabled();
@@ -33,7 +36,8 @@ export async function layOut(page: Page, title: string, lines: readonly string[]
   return id;
 }
 
-export const panel = (page: Page): Locator => page.getByRole('complementary', { name: 'What will come out' });
+export const panel = (page: Page): Locator =>
+  page.getByRole('complementary', { name: 'What will come out' });
 
 /** A reading typed at the stove. */
 export async function typeReading(page: Page, value: string): Promise<void> {

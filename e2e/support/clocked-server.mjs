@@ -1,4 +1,5 @@
-// The built server on a clock that the test holds: it runs on by itself and is set forward by messages.
+// The built server on a clock that the test holds: it runs on by itself and is set forward by
+// messages.
 import { createApp } from '../../apps/server/dist/create-app.js';
 import { Clock } from '../../apps/server/dist/clock/clock.js';
 import { connect } from '../../apps/server/dist/database/connect.js';

@@ -7,7 +7,10 @@ const SETTLE_MS = 150;
 /** At most so long for the instruments to be heard after a skip. */
 const HEARD_MS = 4000;
 
-/** An evening at the stove on a clock that skips the idle hours: the page's and the server's together. */
+/**
+ * An evening at the stove on a clock that skips the idle hours: the page's and the server's
+ * together.
+ */
 export class Evening {
   private constructor(
     readonly page: Page,
@@ -31,15 +34,22 @@ export class Evening {
     await this.page.waitForTimeout(SETTLE_MS);
   }
 
-  /** Skips, and waits until the page has heard what the instruments said meanwhile: a busy machine is not a slow cook. */
+  /**
+   * Skips, and waits until the page has heard what the instruments said meanwhile: a busy machine
+   * is not a slow cook.
+   */
   private async skipAndHear(minutes: number): Promise<void> {
     // What they said, not what was ticked meanwhile.
-    const said = this.page.getByRole('region', { name: 'Log' }).getByRole('listitem').filter({ hasText: /°C|scale|Refractometer/ }); // prettier-ignore
+    const said = this.page
+      .getByRole('region', { name: 'Log' })
+      .getByRole('listitem')
+      .filter({ hasText: /°C|scale|Refractometer/ });
     const heard = async (): Promise<string> => (await said.allTextContents()).join();
     const before = await heard();
     await this.skip(minutes);
     const from = performance.now();
-    while (performance.now() - from < HEARD_MS && (await heard()) === before) await this.page.waitForTimeout(50);
+    while (performance.now() - from < HEARD_MS && (await heard()) === before)
+      await this.page.waitForTimeout(50);
     // What it makes of that takes it about as long again.
     await this.page.waitForTimeout(Math.max(50, Math.min(1000, performance.now() - from)));
   }
@@ -48,7 +58,10 @@ export class Evening {
     return this.page.getByRole('status', { name: 'What now' });
   }
 
-  /** Does as the stove says, minute by minute, until it says what is wanted. @returns minutes that went by */
+  /**
+   * Does as the stove says, minute by minute, until it says what is wanted.
+   * @returns minutes that went by
+   */
   async followUntil(wanted: RegExp, every: number, most: number): Promise<number> {
     for (let minutes = 0; minutes <= most; minutes += every) {
       const text = (await this.whatNow.textContent()) ?? '';
@@ -62,13 +75,18 @@ export class Evening {
 
   /** Ticks a step of the plan. */
   async tick(step: RegExp): Promise<void> {
-    const button = this.page.getByRole('region', { name: 'Steps' }).getByRole('button', { name: step });
+    const button = this.page
+      .getByRole('region', { name: 'Steps' })
+      .getByRole('button', { name: step });
     await button.click();
     await expect(button).toHaveAttribute('aria-pressed', 'true');
   }
 
   async station(name: string): Promise<void> {
-    await this.page.getByRole('navigation', { name: 'Stations of this batch' }).getByRole('link', { name }).click();
+    await this.page
+      .getByRole('navigation', { name: 'Stations of this batch' })
+      .getByRole('link', { name })
+      .click();
   }
 
   /** On the heat, with the simulated instruments in the pot. */
@@ -77,13 +95,16 @@ export class Evening {
     await this.page.getByRole('button', { name: 'Without a stove' }).click();
     for (const each of speak) await this.page.getByLabel(`${each} too`).check();
     await this.page.getByRole('button', { name: 'As it is' }).click();
-    await expect(this.page.getByRole('region', { name: 'Instruments' }).getByText('in this pot')).toBeVisible();
+    await expect(
+      this.page.getByRole('region', { name: 'Instruments' }).getByText('in this pot'),
+    ).toBeVisible();
   }
 
   /** Counts so many jars, and puts them on the shelf, processed first where there is a process. */
   async jar(size: string, count: number, process: RegExp | undefined): Promise<void> {
     await this.page.getByRole('link', { name: 'To the jars' }).click();
-    for (let i = 0; i < count; i++) await this.page.getByRole('button', { name: `One ${size} jar more` }).click();
+    for (let i = 0; i < count; i++)
+      await this.page.getByRole('button', { name: `One ${size} jar more` }).click();
     if (process) {
       const clock = this.page.getByRole('group', { name: 'Clock of the process' });
       const start = clock.getByRole('button', { name: /full rolling boil: start the \d+ min$/ });
@@ -95,14 +116,18 @@ export class Evening {
       await start.click();
       await this.skip(10);
       await expect(clock.getByRole('timer')).toHaveText(/^\d+:\d\d$/);
-      await expect(this.page.getByRole('button', { name: 'Stopped early, after 10 min' })).toBeVisible();
+      await expect(
+        this.page.getByRole('button', { name: 'Stopped early, after 10 min' }),
+      ).toBeVisible();
       await this.skip(11);
       await expect(clock).toContainText(/Heat off|Lift them/);
       await this.skip(5);
       await expect(clock).toContainText('Lift them straight up');
       await this.page.getByRole('button', { name: process }).click();
     }
-    await this.page.getByRole('button', { name: /^Put .* on the shelf$|^Put .* in the fridge$/ }).click();
+    await this.page
+      .getByRole('button', { name: /^Put .* on the shelf$|^Put .* in the fridge$/ })
+      .click();
     await expect(this.page.getByLabel(`${count} left`)).toBeVisible();
   }
-} // prettier-ignore
+}

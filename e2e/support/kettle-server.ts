@@ -18,7 +18,10 @@ async function freePort(): Promise<number> {
   return port;
 }
 
-/** The built product on a database of its own, which can be killed, started again and cut from its database. */
+/**
+ * The built product on a database of its own, which can be killed, started again and cut from its
+ * database.
+ */
 export class KettleServer {
   private child: ChildProcess | undefined;
   private port = 0;
@@ -56,7 +59,14 @@ export class KettleServer {
 
   /** The household's one kitchen, as the Kitchen page would set it. */
   private async setUpKitchen(altitude_m: number): Promise<void> {
-    const settings = { name: 'Home', altitude_m, boilingPoint_C: null, boilingPointMeasuredAt: null, units: 'metric', temperatureUnit: 'C' }; // prettier-ignore
+    const settings = {
+      name: 'Home',
+      altitude_m,
+      boilingPoint_C: null,
+      boilingPointMeasuredAt: null,
+      units: 'metric',
+      temperatureUnit: 'C',
+    };
     await this.put(`/api/kitchens/${randomUUID()}`, settings);
   }
 

@@ -16,7 +16,10 @@ export class OwnPostgres {
   static begin(): OwnPostgres {
     const folder = mkdtempSync(join(tmpdir(), 'kettle-own-'));
     chmodSync(folder, 0o755);
-    return new OwnPostgres(folder, new URL(script(folder, 'start_postgres >&2; echo "$DATABASE_URL"')));
+    return new OwnPostgres(
+      folder,
+      new URL(script(folder, 'start_postgres >&2; echo "$DATABASE_URL"')),
+    );
   }
 
   /** As a power cut would. */
@@ -45,9 +48,14 @@ function script(folder: string, commands: string): string {
   const { DATABASE_URL: _, ...env } = process.env;
   const { status, stdout, stderr } = spawnSync(
     'bash',
-    ['-euc', `ROOT="$1"; for part in say packages postgres; do . "$ROOT/scripts/$part.sh"; done; ${commands}`, '_', ROOT],
+    [
+      '-euc',
+      `ROOT="$1"; for part in say packages postgres; do . "$ROOT/scripts/$part.sh"; done; ${commands}`,
+      '_',
+      ROOT,
+    ],
     { env: { ...env, KETTLE_DATA: folder }, encoding: 'utf8', timeout: 60_000 },
   );
   if (status !== 0) throw new Error(`"${commands}" failed: ${stdout}${stderr}`);
   return stdout.trim();
-} // prettier-ignore
+}

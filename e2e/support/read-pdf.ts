@@ -17,7 +17,12 @@ export interface PdfPage {
   readonly height: number;
   readonly texts: readonly PdfText[];
   /** What the QR code inside a box of the page says, pt from the top left. */
-  readonly codeIn: (box: { x: number; y: number; width: number; height: number }) => string | undefined;
+  readonly codeIn: (box: {
+    x: number;
+    y: number;
+    width: number;
+    height: number;
+  }) => string | undefined;
 }
 
 // Its types say that it is an ES module; it is not.
@@ -26,7 +31,10 @@ const jsQR = createRequire(import.meta.url)('jsqr') as typeof jsQRFunction.defau
 /** Dots in a point: 220 to the inch, less than any printer has. */
 const SCALE = 3;
 
-/** Reads a PDF back with a reader that had no part in making it: where its words stand, and what its picture shows. */
+/**
+ * Reads a PDF back with a reader that had no part in making it: where its words stand, and what its
+ * picture shows.
+ */
 export async function readPdf(bytes: Uint8Array): Promise<PdfPage[]> {
   const pdf = await getDocument({ data: new Uint8Array(bytes) }).promise;
   const pages: PdfPage[] = [];
@@ -42,7 +50,11 @@ export async function readPdf(bytes: Uint8Array): Promise<PdfPage[]> {
     const viewport = page.getViewport({ scale: SCALE });
     const canvas = createCanvas(Math.ceil(viewport.width), Math.ceil(viewport.height));
     const context = canvas.getContext('2d');
-    await page.render({ canvas: canvas as unknown as HTMLCanvasElement, canvasContext: context as unknown as CanvasRenderingContext2D, viewport }).promise; // prettier-ignore
+    await page.render({
+      canvas: canvas as unknown as HTMLCanvasElement,
+      canvasContext: context as unknown as CanvasRenderingContext2D,
+      viewport,
+    }).promise;
     pages.push({
       width,
       height,

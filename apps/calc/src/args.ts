@@ -1,4 +1,7 @@
-/** A mistake in how the command was called or in what it was given; exit 2, nothing on standard output. */
+/**
+ * A mistake in how the command was called or in what it was given; exit 2, nothing on standard
+ * output.
+ */
 export class CalcError extends Error {
   constructor(readonly lines: readonly string[]) {
     super(lines.join('\n'));
@@ -10,7 +13,10 @@ export interface Args {
   readonly options: Readonly<Record<string, string>>;
 }
 
-/** `FILE --altitude "310 m"` taken apart. @throws CalcError for an option that is not among `known` or lacks its value */
+/**
+ * `FILE --altitude "310 m"` taken apart.
+ * @throws CalcError for an option that is not among `known` or lacks its value
+ */
 export function readArgs(argv: readonly string[], known: readonly string[]): Args {
   const words: string[] = [];
   const options: Record<string, string> = {};
@@ -22,7 +28,9 @@ export function readArgs(argv: readonly string[], known: readonly string[]): Arg
     }
     const [name = '', inline] = word.slice(2).split(/=(.*)/s);
     if (!known.includes(name))
-      throw new CalcError([`--${name}: unknown option; known are ${known.map((k) => `--${k}`).join(', ')}`]);
+      throw new CalcError([
+        `--${name}: unknown option; known are ${known.map((k) => `--${k}`).join(', ')}`,
+      ]);
     const value = inline ?? argv[(i += 1)];
     if (value === undefined) throw new CalcError([`--${name}: needs a value`]);
     options[name] = value;

@@ -1,4 +1,12 @@
-import { findUnit, massOf, readAmount, readName, figures, unitById, type Unit } from '@idle-kettle/core';
+import {
+  findUnit,
+  massOf,
+  readAmount,
+  readName,
+  figures,
+  unitById,
+  type Unit,
+} from '@idle-kettle/core';
 import { CalcError, readArgs } from './args.js';
 import type { Verb } from './verb.js';
 
@@ -38,7 +46,9 @@ export const convertVerb: Verb = {
     const per = perKilogram(unit, one);
     if (per === undefined) throw new CalcError([one.ok ? 'it cannot be measured so' : one.message]);
     const doubtOfUnit =
-      one.ok && unit.kind !== 'mass' ? (one.mass_kg.high - one.mass_kg.low) / 2 / one.mass_kg.mid : 0;
+      one.ok && unit.kind !== 'mass'
+        ? (one.mass_kg.high - one.mass_kg.low) / 2 / one.mass_kg.mid
+        : 0;
     const sameKind = unit.kind === amount.amount.unit.kind;
     const mid =
       sameKind && unit.kind === 'volume'

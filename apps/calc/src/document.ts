@@ -18,7 +18,9 @@ export function readDocument(name: string, readText: ReadText): unknown {
   try {
     return JSON.parse(text) as unknown;
   } catch (error) {
-    throw new CalcError([`${name}: not JSON: ${error instanceof Error ? error.message : String(error)}`]);
+    throw new CalcError([
+      `${name}: not JSON: ${error instanceof Error ? error.message : String(error)}`,
+    ]);
   }
 }
 
@@ -34,6 +36,8 @@ export function readOneFormula(
   const document = readDocument(name, readText);
   const { formula, problems } = readFormula(document);
   if (problems.length > 0)
-    throw new CalcError(problems.map(({ path, message }) => (path === '' ? message : `${path}: ${message}`)));
+    throw new CalcError(
+      problems.map(({ path, message }) => (path === '' ? message : `${path}: ${message}`)),
+    );
   return { document: document as FormulaDocument, formula };
 }

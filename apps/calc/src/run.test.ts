@@ -7,13 +7,37 @@ import { VERBS } from './verbs.js';
 
 const files: Record<string, string> = {
   'damson.json': JSON.stringify({
-    format: 'idle-kettle/formula', version: 1, title: 'Damson jam', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, place: { altitude: '1180 m' },
-    lines: [{ ingredient: 'damson', form: 'pitted', amount: '2.4 kg' }, { ingredient: 'white-sugar', amount: '2.2 kg' }], jars: [{ size: '454-g' }],
+    format: 'idle-kettle/formula',
+    version: 1,
+    title: 'Damson jam',
+    kind: 'jam',
+    method: 'long-boil',
+    finish: { type: 'gel-temperature' },
+    place: { altitude: '1180 m' },
+    lines: [
+      { ingredient: 'damson', form: 'pitted', amount: '2.4 kg' },
+      { ingredient: 'white-sugar', amount: '2.2 kg' },
+    ],
+    jars: [{ size: '454-g' }],
   }),
-  'bad.json': JSON.stringify({ kind: 'jam', method: 'long-boil', lines: [{ ingredient: 'damson', amount: '2 cupz' }, { ingredient: 'unobtainium', amount: '1 kg' }], finish: { type: 'gel-temperature' } }),
-  'butter.json': JSON.stringify({ kind: 'fruit-butter', method: 'no-gel', finish: { type: 'consistency' }, lines: [{ ingredient: 'quince', form: 'puree', amount: '2 kg' }], jars: [{ size: 'half-pint' }] }),
+  'bad.json': JSON.stringify({
+    kind: 'jam',
+    method: 'long-boil',
+    lines: [
+      { ingredient: 'damson', amount: '2 cupz' },
+      { ingredient: 'unobtainium', amount: '1 kg' },
+    ],
+    finish: { type: 'gel-temperature' },
+  }),
+  'butter.json': JSON.stringify({
+    kind: 'fruit-butter',
+    method: 'no-gel',
+    finish: { type: 'consistency' },
+    lines: [{ ingredient: 'quince', form: 'puree', amount: '2 kg' }],
+    jars: [{ size: 'half-pint' }],
+  }),
   'broken.json': '{"kind": "jam"',
-}; // prettier-ignore
+};
 
 const calc = (...argv: string[]): Outcome =>
   run(argv, (name) => {
@@ -21,14 +45,19 @@ const calc = (...argv: string[]): Outcome =>
     if (text === undefined) throw new Error('ENOENT');
     return text;
   });
-const json = (outcome: Outcome): Record<string, never> => JSON.parse(outcome.out) as Record<string, never>;
+const json = (outcome: Outcome): Record<string, never> =>
+  JSON.parse(outcome.out) as Record<string, never>;
 
 const EXAMPLES = join(__dirname, '../../../docs/examples');
 const examples = readdirSync(EXAMPLES).map(
   (name) => [name, readFileSync(join(EXAMPLES, name), 'utf8')] as const,
 );
 const onExample = (verb: string, name: string, ...more: string[]): Outcome =>
-  run([verb, name, ...more], (asked) => examples.find(([each]) => each === asked)?.[1] ?? '', '2026-11-24');
+  run(
+    [verb, name, ...more],
+    (asked) => examples.find(([each]) => each === asked)?.[1] ?? '',
+    '2026-11-24',
+  );
 
 /** Every estimate of an answer: an object of exactly low, mid and high. */
 function* estimates(
@@ -47,21 +76,46 @@ const RANGE = {
   high: expect.any(Number) as number,
 };
 const CONTRACT = {
-  massIn_kg: RANGE, solubleSolids_kg: RANGE, insolubleSolids_kg: RANGE, waterToBoilOff_kg: RANGE, pH: RANGE, titratableAcidityPercent: RANGE,
-  finish: { temperature_C: RANGE, boilingPointOfWater_C: RANGE, solubleSolidsPercent: RANGE, mass_kg: RANGE, volume_ml: RANGE },
-  set: { model: expect.stringMatching(/^(high-methoxyl|low-methoxyl|consistency|egg|none)$/) as string, firmness: RANGE, verdict: expect.stringMatching(/^(none|soft|good|firm|stiff)$/) as string, reasons: expect.any(Array) as never },
-    readyJars: expect.any(Number) as number, partJar: expect.any(Number) as number,
+  massIn_kg: RANGE,
+  solubleSolids_kg: RANGE,
+  insolubleSolids_kg: RANGE,
+  waterToBoilOff_kg: RANGE,
+  pH: RANGE,
+  titratableAcidityPercent: RANGE,
+  finish: {
+    temperature_C: RANGE,
+    boilingPointOfWater_C: RANGE,
+    solubleSolidsPercent: RANGE,
+    mass_kg: RANGE,
+    volume_ml: RANGE,
+  },
+  set: {
+    model: expect.stringMatching(/^(high-methoxyl|low-methoxyl|consistency|egg|none)$/) as string,
+    firmness: RANGE,
+    verdict: expect.stringMatching(/^(none|soft|good|firm|stiff)$/) as string,
+    reasons: expect.any(Array) as never,
+  },
+  readyJars: expect.any(Number) as number,
+  partJar: expect.any(Number) as number,
   yieldBracket: { least: expect.any(Number) as number, most: expect.any(Number) as number },
-  keeping: { verdict: expect.stringMatching(/^(shelf|fridge|freezer|stop)$/) as string, reasons: expect.any(Array) as never },
-  warnings: expect.any(Array) as never, suggestions: expect.any(Array) as never,
-}; // prettier-ignore
+  keeping: {
+    verdict: expect.stringMatching(/^(shelf|fridge|freezer|stop)$/) as string,
+    reasons: expect.any(Array) as never,
+  },
+  warnings: expect.any(Array) as never,
+  suggestions: expect.any(Array) as never,
+};
 
 describe('the examples', () => {
   test('hold every kind and every method, and each fits the schema', () => {
-    const documents = examples.map(([, text]) => JSON.parse(text) as { kind: Kind; method: Method });
+    const documents = examples.map(
+      ([, text]) => JSON.parse(text) as { kind: Kind; method: Method },
+    );
     expect(new Set(documents.map(({ kind }) => kind))).toEqual(new Set(KINDS));
     expect(new Set(documents.map(({ method }) => method))).toEqual(new Set(METHODS));
-    const fits = new Ajv2020({ strict: false, formats: { date: true } }).compile(json(calc('schema')));
+    const fits = new Ajv2020({ strict: false, formats: { date: true } }).compile(
+      json(calc('schema')),
+    );
     for (const document of documents) expect([fits(document), fits.errors]).toEqual([true, null]);
   });
 
@@ -70,38 +124,66 @@ describe('the examples', () => {
     expect(outcome).toMatchObject({ code: 0, err: '' });
     const answer = json(outcome);
     expect(answer).toMatchObject(CONTRACT);
-    for (const jar of answer.jars as unknown as object[]) expect(jar).toMatchObject({ size: expect.any(String) as string, count: RANGE, fillMass_g: RANGE });
+    for (const jar of answer.jars as unknown as object[])
+      expect(jar).toMatchObject({
+        size: expect.any(String) as string,
+        count: RANGE,
+        fillMass_g: RANGE,
+      });
     const found = [...estimates(answer)];
     expect(found.length).toBeGreaterThan(12);
     for (const [path, { low, mid, high }] of found)
       expect([path, low >= 0 && low <= mid && mid <= high]).toEqual([path, true]);
-    for (const { code, text, source } of (answer as unknown as { keeping: { reasons: Record<string, string>[] } }).keeping.reasons)
-      expect([code, text, source].every((each) => typeof each === 'string' && each !== '')).toBe(true);
-    const { keeping, process } = answer as unknown as { keeping: { verdict: string }; process: { minutes: number; row: string; source: string } | null };
-    if (keeping.verdict === 'shelf') expect(process).toMatchObject({ minutes: expect.any(Number) as number, startWhen: expect.any(String) as string, headspace_mm: expect.any(Number) as number });
+    for (const { code, text, source } of (
+      answer as unknown as { keeping: { reasons: Record<string, string>[] } }
+    ).keeping.reasons)
+      expect([code, text, source].every((each) => typeof each === 'string' && each !== '')).toBe(
+        true,
+      );
+    const { keeping, process } = answer as unknown as {
+      keeping: { verdict: string };
+      process: { minutes: number; row: string; source: string } | null;
+    };
+    if (keeping.verdict === 'shelf')
+      expect(process).toMatchObject({
+        minutes: expect.any(Number) as number,
+        startWhen: expect.any(String) as string,
+        headspace_mm: expect.any(Number) as number,
+      });
     else expect(process).toBeNull();
-  }); // prettier-ignore
+  });
 
-  test.each(examples)('%s: scaled to half, to jars and to a pot, and each is a document again', (name) => {
-    const before = json(onExample('balance', name)) as unknown as { massIn_kg: { mid: number } };
-    const half = onExample('scale', name, '--by', '0.5');
-    expect(half.code).toBe(0);
-    const after = json(run(['balance', '-'], () => half.out)) as unknown as { massIn_kg: { mid: number } };
-    expect(after.massIn_kg.mid / before.massIn_kg.mid).toBeCloseTo(0.5, 1);
-    const toJars = onExample('scale', name, '--jars', '3 half-pint');
-    const filled = json(run(['balance', '-'], () => toJars.out)) as unknown as { jars: { count: { mid: number } }[] };
-    expect(filled.jars[0]?.count.mid).toBeGreaterThan(2.7);
-    expect(filled.jars[0]?.count.mid).toBeLessThan(3.3);
-    expect(onExample('scale', name, '--pot', '6 l')).toMatchObject({ code: 0 });
-  }); // prettier-ignore
+  test.each(examples)(
+    '%s: scaled to half, to jars and to a pot, and each is a document again',
+    (name) => {
+      const before = json(onExample('balance', name)) as unknown as { massIn_kg: { mid: number } };
+      const half = onExample('scale', name, '--by', '0.5');
+      expect(half.code).toBe(0);
+      const after = json(run(['balance', '-'], () => half.out)) as unknown as {
+        massIn_kg: { mid: number };
+      };
+      expect(after.massIn_kg.mid / before.massIn_kg.mid).toBeCloseTo(0.5, 1);
+      const toJars = onExample('scale', name, '--jars', '3 half-pint');
+      const filled = json(run(['balance', '-'], () => toJars.out)) as unknown as {
+        jars: { count: { mid: number } }[];
+      };
+      expect(filled.jars[0]?.count.mid).toBeGreaterThan(2.7);
+      expect(filled.jars[0]?.count.mid).toBeLessThan(3.3);
+      expect(onExample('scale', name, '--pot', '6 l')).toMatchObject({ code: 0 });
+    },
+  );
 });
 
 test('without an altitude there is no process, a warning, and the longest band is shown as the safe one', () => {
-  const outcome = run(['balance', '-'], () => JSON.stringify({ ...JSON.parse(files['damson.json'] ?? ''), place: {} })); // prettier-ignore
+  const outcome = run(['balance', '-'], () =>
+    JSON.stringify({ ...JSON.parse(files['damson.json'] ?? ''), place: {} }),
+  );
   expect(json(outcome)).toMatchObject({
     process: null,
     safestProcess: { minutes: 20, preSterilise: false },
-    warnings: expect.arrayContaining([expect.objectContaining({ code: 'altitude-needed' })]) as never,
+    warnings: expect.arrayContaining([
+      expect.objectContaining({ code: 'altitude-needed' }),
+    ]) as never,
   });
 });
 
@@ -137,7 +219,9 @@ test('rescue gives the published remakes for the spread there is', () => {
       lines: { ingredient: string; amount: string }[];
     }[];
   };
-  expect(answer.ways.map(({ way }) => way)).toEqual(expect.arrayContaining(['powdered', 'liquid', 'none']));
+  expect(answer.ways.map(({ way }) => way)).toEqual(
+    expect.arrayContaining(['powdered', 'liquid', 'none']),
+  );
   for (const { cupsAtOnce, batches } of answer.ways) {
     expect(cupsAtOnce).toBeLessThanOrEqual(6);
     expect(cupsAtOnce * batches).toBeCloseTo(answer.spread_ml / 236.588, 1);
@@ -200,12 +284,22 @@ test('docs/formula.schema.json is what the types say', () => {
 });
 
 test('the schema refuses what readFormula refuses', () => {
-  const fits = new Ajv2020({ strict: false, formats: { date: true } }).compile(json(calc('schema')));
+  const fits = new Ajv2020({ strict: false, formats: { date: true } }).compile(
+    json(calc('schema')),
+  );
   const good = JSON.parse(files['damson.json'] ?? '') as object;
   expect(fits(good)).toBe(true);
-  for (const change of [{ kind: 'jamm' }, { method: 'egg' }, { lines: [] }, { jars: [{ size: 'bucket' }] }, { finish: { type: 'soluble-solids', percent: 99 } }, { processing: 'oven' }, { lines: [{ amount: '2 kg' }] }])
+  for (const change of [
+    { kind: 'jamm' },
+    { method: 'egg' },
+    { lines: [] },
+    { jars: [{ size: 'bucket' }] },
+    { finish: { type: 'soluble-solids', percent: 99 } },
+    { processing: 'oven' },
+    { lines: [{ amount: '2 kg' }] },
+  ])
     expect([change, fits({ ...good, ...change })]).toEqual([change, false]);
-}); // prettier-ignore
+});
 
 test('a document that cannot be computed: exit 2, nothing on standard output, one line a problem with its path', () => {
   const outcome = calc('balance', 'bad.json');
@@ -232,14 +326,19 @@ test('gel by altitude, pressure and boiling point', () => {
 });
 
 test.each([
-  [['gel'], /needs --altitude/], [['gel', '--altitude', '12,000 m'], /--altitude: 12000 m .* not a height/], [['gel', '--altitude'], /needs a value/],
-  [['gel', '--height', '3'], /unknown option; known are --altitude/], [['balance'], /needs one FILE/], [['balance', 'none.json'], /none\.json: cannot be read/],
-  [['balance', 'broken.json'], /broken\.json: not JSON/], [['dance'], /there is no "dance"/],
+  [['gel'], /needs --altitude/],
+  [['gel', '--altitude', '12,000 m'], /--altitude: 12000 m .* not a height/],
+  [['gel', '--altitude'], /needs a value/],
+  [['gel', '--height', '3'], /unknown option; known are --altitude/],
+  [['balance'], /needs one FILE/],
+  [['balance', 'none.json'], /none\.json: cannot be read/],
+  [['balance', 'broken.json'], /broken\.json: not JSON/],
+  [['dance'], /there is no "dance"/],
 ])('%j is refused with help', (argv, message) => {
   const outcome = calc(...argv);
   expect(outcome).toMatchObject({ code: 2, out: '' });
   expect(outcome.err).toMatch(message);
-}); // prettier-ignore
+});
 
 test('each verb has --help', () => {
   for (const verb of Object.keys(VERBS))

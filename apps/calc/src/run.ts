@@ -16,7 +16,10 @@ ${Object.values(VERBS)
 
 ./kettle calc VERB --help tells more of each.`;
 
-/** Runs one `calc` call. Never throws for what it was given: a mistake is exit 2 with its lines on standard error. */
+/**
+ * Runs one `calc` call. Never throws for what it was given: a mistake is exit 2 with its lines on
+ * standard error.
+ */
 export function run(
   argv: readonly string[],
   readText: ReadText,

@@ -21,7 +21,8 @@ function targetOf(options: Readonly<Record<string, string>>): ScaleTarget {
     const line = Number(options.line);
     if (!Number.isInteger(line) || line < 0)
       throw new CalcError([`--line: "${options.line}": write the position of a line, from 0`]);
-    if (options.to === undefined) throw new CalcError(['--line: needs --to, such as --to "3.1 kg"']);
+    if (options.to === undefined)
+      throw new CalcError(['--line: needs --to, such as --to "3.1 kg"']);
     return { by: 'line', line, to: options.to };
   }
   if (options.pot !== undefined) {
@@ -32,7 +33,8 @@ function targetOf(options: Readonly<Record<string, string>>): ScaleTarget {
     return { by: 'pot', pot_l: (pot.amount.value * pot.amount.unit.si) / 1000 };
   }
   const factor = Number(options.by);
-  if (!(factor > 0)) throw new CalcError([`--by: "${options.by}": write how many times, such as 2`]);
+  if (!(factor > 0))
+    throw new CalcError([`--by: "${options.by}": write how many times, such as 2`]);
   return { by: 'factor', factor };
 }
 
@@ -50,7 +52,9 @@ Prints the scaled document; what to mind goes to standard error.`,
     const { document } = readOneFormula('scale', words, readText);
     const result = scaleFormula(document, targetOf(options));
     if (!result.ok)
-      throw new CalcError([result.path === '' ? result.message : `${result.path}: ${result.message}`]);
+      throw new CalcError([
+        result.path === '' ? result.message : `${result.path}: ${result.message}`,
+      ]);
     return { out: result.document, notes: result.notes };
   },
 };

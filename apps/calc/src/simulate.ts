@@ -49,9 +49,12 @@ Columns: minute, temperature_C, mass_kg, solubleSolidsPercent, each as the instr
       most_s: LONGEST_S,
     });
     const rows = simulation.readings.map(({ time_s, temperature_C, mass_kg, solidsPercent }) =>
-      [(time_s / 60).toFixed(2), temperature_C.toFixed(2), mass_kg.toFixed(3), solidsPercent.toFixed(1)].join(
-        ',',
-      ),
+      [
+        (time_s / 60).toFixed(2),
+        temperature_C.toFixed(2),
+        mass_kg.toFixed(3),
+        solidsPercent.toFixed(1),
+      ].join(','),
     );
     return {
       out: ['minute,temperature_C,mass_kg,solubleSolidsPercent', ...rows].join('\n'),

@@ -1,6 +1,8 @@
 import type { ReadText } from './document.js';
 
-/** What a verb answers: an object is printed as JSON, text as it is. `notes` go to standard error. */
+/**
+ * What a verb answers: an object is printed as JSON, text as it is. `notes` go to standard error.
+ */
 export interface Answer {
   readonly out: unknown;
   readonly notes?: readonly string[];

@@ -15,8 +15,8 @@ import { serveWebApp } from './http/web-app.js';
 import type { Settings } from './settings.js';
 
 /**
- * A probe speaks every second and a thousand of them may: what is there for browsers and for reading along later is left out.
- * Who sends what is in the log of the batch.
+ * A probe speaks every second and a thousand of them may: what is there for browsers and for
+ * reading along later is left out. Who sends what is in the log of the batch.
  */
 const notForInstruments =
   (handle: RequestHandler): RequestHandler =>
@@ -71,7 +71,10 @@ export async function createApp(
   );
   // One message may be a whole household.
   app.use('/api/household', json({ limit: `${LARGEST_HOUSEHOLD_MB}mb` }));
-  app.use('/api/batches/:batchId/photos', raw({ type: [...PHOTO_TYPES], limit: `${LARGEST_PHOTO_MB}mb` }));
+  app.use(
+    '/api/batches/:batchId/photos',
+    raw({ type: [...PHOTO_TYPES], limit: `${LARGEST_PHOTO_MB}mb` }),
+  );
   app.useBodyParser('json', { limit: `${BODY_LIMIT_KB}kb` });
   app.setGlobalPrefix('api');
   app.useGlobalPipes(validationPipe());

@@ -16,7 +16,8 @@ async function main(): Promise<void> {
   if (ran.length > 0) log.info({ migrations: ran }, 'schema brought up to date');
   const app = await createApp(settings);
   await app.init();
-  if (settings.demo && (await seedDemo(app, app.get(Clock).now()))) log.info('demo household added');
+  if (settings.demo && (await seedDemo(app, app.get(Clock).now())))
+    log.info('demo household added');
   await app.listen(settings.port, settings.host);
   log.info({ address: await app.getUrl() }, 'listening');
 }

@@ -19,6 +19,12 @@ test('loopback and port 4780 unless told otherwise', () => {
   ).toMatchObject({ port: 4800, allowedHosts: ['kitchen.local', 'tablet'], demo: true });
 });
 
-test.each([[{}, /DATABASE_URL/], [{ DATABASE_URL: 'mysql://x' }, /DATABASE_URL/], [{ DATABASE_URL, KETTLE_PORT: 'tea' }, /KETTLE_PORT "tea"/], [{ DATABASE_URL, KETTLE_PORT: '99999' }, /KETTLE_PORT/], [{ DATABASE_URL, KETTLE_LOG_LEVEL: 'loud' }, /KETTLE_LOG_LEVEL/]])('%j is refused by name', (env, message) => {
+test.each([
+  [{}, /DATABASE_URL/],
+  [{ DATABASE_URL: 'mysql://x' }, /DATABASE_URL/],
+  [{ DATABASE_URL, KETTLE_PORT: 'tea' }, /KETTLE_PORT "tea"/],
+  [{ DATABASE_URL, KETTLE_PORT: '99999' }, /KETTLE_PORT/],
+  [{ DATABASE_URL, KETTLE_LOG_LEVEL: 'loud' }, /KETTLE_LOG_LEVEL/],
+])('%j is refused by name', (env, message) => {
   expect(() => readSettings(env)).toThrow(message);
-}); // prettier-ignore
+});

@@ -52,7 +52,9 @@ const router = createBrowserRouter([
           },
           {
             path: 'formulas',
-            lazy: async () => ({ Component: (await import('./stations/formulas/formulas.js')).Formulas }),
+            lazy: async () => ({
+              Component: (await import('./stations/formulas/formulas.js')).Formulas,
+            }),
           },
           {
             path: 'formulas/:formulaId',
@@ -62,7 +64,9 @@ const router = createBrowserRouter([
           },
           {
             path: 'formulas/:formulaId/card',
-            lazy: async () => ({ Component: (await import('./stations/formulas/print-card.js')).PrintCard }),
+            lazy: async () => ({
+              Component: (await import('./stations/formulas/print-card.js')).PrintCard,
+            }),
           },
           {
             path: 'shelf',
@@ -70,7 +74,9 @@ const router = createBrowserRouter([
           },
           {
             path: 'logbook',
-            lazy: async () => ({ Component: (await import('./stations/logbook/logbook.js')).Logbook }),
+            lazy: async () => ({
+              Component: (await import('./stations/logbook/logbook.js')).Logbook,
+            }),
           },
           {
             path: 'logbook/:ids',
@@ -82,7 +88,9 @@ const router = createBrowserRouter([
           },
           {
             path: 'kitchen',
-            lazy: async () => ({ Component: (await import('./stations/kitchen/kitchen.js')).Kitchen }),
+            lazy: async () => ({
+              Component: (await import('./stations/kitchen/kitchen.js')).Kitchen,
+            }),
           },
           {
             path: 'batches/:batchId',
@@ -90,17 +98,22 @@ const router = createBrowserRouter([
               if (params.batchId !== undefined) prefetchBatch(params.batchId);
               return null;
             },
-            shouldRevalidate: ({ currentParams, nextParams }) => currentParams.batchId !== nextParams.batchId,
+            shouldRevalidate: ({ currentParams, nextParams }) =>
+              currentParams.batchId !== nextParams.batchId,
             lazy: async () => ({ Component: (await import('./batch/batch-frame.js')).BatchFrame }),
             children: [
               { index: true, element: <Navigate to="balance" replace /> },
               {
                 path: 'fruit',
-                lazy: async () => ({ Component: (await import('./stations/fruit/fruit.js')).Fruit }),
+                lazy: async () => ({
+                  Component: (await import('./stations/fruit/fruit.js')).Fruit,
+                }),
               },
               {
                 path: 'balance',
-                lazy: async () => ({ Component: (await import('./stations/balance/balance.js')).Balance }),
+                lazy: async () => ({
+                  Component: (await import('./stations/balance/balance.js')).Balance,
+                }),
               },
               {
                 path: 'plan',
@@ -110,7 +123,10 @@ const router = createBrowserRouter([
                 path: 'boil',
                 lazy: async () => ({ Component: (await import('./stations/boil/boil.js')).Boil }),
               },
-              { path: 'jar', lazy: async () => ({ Component: (await import('./stations/jar/jar.js')).Jar }) },
+              {
+                path: 'jar',
+                lazy: async () => ({ Component: (await import('./stations/jar/jar.js')).Jar }),
+              },
               {
                 path: 'shelf',
                 lazy: async () => ({
@@ -119,7 +135,9 @@ const router = createBrowserRouter([
               },
               {
                 path: 'labels',
-                lazy: async () => ({ Component: (await import('./stations/labels/labels.js')).Labels }),
+                lazy: async () => ({
+                  Component: (await import('./stations/labels/labels.js')).Labels,
+                }),
               },
             ],
           },

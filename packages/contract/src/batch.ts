@@ -67,8 +67,15 @@ export interface BatchSummary {
   /** The last score after a jar was opened. */
   readonly score: { readonly set: number; readonly taste: number } | null;
   /** Its best result at a show. */
-  readonly best: { readonly show: string; readonly class: string; readonly result: ShowResult } | null;
-  /** What was foretold of a finished batch against what came; null where one of the two is not known. */
+  readonly best: {
+    readonly show: string;
+    readonly class: string;
+    readonly result: ShowResult;
+  } | null;
+  /**
+   * What was foretold of a finished batch against what came; null where one of the two is not
+   * known.
+   */
   readonly outcome: {
     /** Millilitres of jars, to their headspace. */
     readonly yield_ml: Foretelling | null;
@@ -85,7 +92,9 @@ export interface BatchSummary {
 
 export interface EventPage {
   readonly events: readonly BatchEvent[];
-  /** Pass as `since` to get what was stored after this was read; some of it may come a second time. */
+  /**
+   * Pass as `since` to get what was stored after this was read; some of it may come a second time.
+   */
   readonly cursor: string;
 }
 

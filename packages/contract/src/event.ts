@@ -30,7 +30,17 @@ import {
   type Vessel,
 } from '@idle-kettle/core';
 import { flattenErrors } from './problem.js';
-import { JarredBody, JudgedBody, LidsBody, ProcessBegunBody, ProcessedBody, ScoredBody, SealsBody, ShownBody, UnsealedBody } from './jar-events.js'; // prettier-ignore
+import {
+  JarredBody,
+  JudgedBody,
+  LidsBody,
+  ProcessBegunBody,
+  ProcessedBody,
+  ScoredBody,
+  SealsBody,
+  ShownBody,
+  UnsealedBody,
+} from './jar-events.js';
 import { PotValue, Within } from './rules.js';
 
 export class PlannedBody {
@@ -45,7 +55,8 @@ export class PlannedBody {
 }
 
 export class StepBody {
-  @Matches(/^[a-z0-9-]{1,60}$/, { message: 'write the code of a step, such as "fill"' }) code!: string;
+  @Matches(/^[a-z0-9-]{1,60}$/, { message: 'write the code of a step, such as "fill"' })
+  code!: string;
 }
 
 export class LightBody {
@@ -91,7 +102,8 @@ export class HeatBody {
 
 export class TestBody {
   @IsIn(TEST_WAYS, { message: `write one of ${TEST_WAYS.join(', ')}` }) way!: TestWay;
-  @IsIn(TEST_VERDICTS, { message: `write one of ${TEST_VERDICTS.join(', ')}` }) verdict!: TestVerdict;
+  @IsIn(TEST_VERDICTS, { message: `write one of ${TEST_VERDICTS.join(', ')}` })
+  verdict!: TestVerdict;
 }
 
 export class TextBody {
@@ -102,7 +114,9 @@ export class TextBody {
 
 export class OmissionBody {
   @IsString({ message: 'write the ingredient' })
-  @Length(1, 60, { message: 'write the id of an ingredient of the formula, such as "lemon-juice-bottled"' })
+  @Length(1, 60, {
+    message: 'write the id of an ingredient of the formula, such as "lemon-juice-bottled"',
+  })
   ingredient!: string;
 }
 
@@ -116,7 +130,8 @@ export class PausedBody {
 
 export class SimulatedBody {
   @Within(1, 60, 'write how many times as fast, 1 to 60') speed!: number;
-  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' }) realAt!: string;
+  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' })
+  realAt!: string;
   @Within(0, 5, 'write the noise in K, 0 to 5') noise_K!: number;
   @Within(-20, 20, 'write the offset in K, -20 to 20') offset_K!: number;
   @Within(0, 300, 'write the lag in seconds, 0 to 300') lag_s!: number;

@@ -38,8 +38,8 @@ import {
 import { Day, Percent, PH, Text, Within } from './rules.js';
 
 /*
- * The formula document on the wire. Only its shape is checked here, so that a half-typed formula can be kept; whether
- * it can be computed is core's `readFormula`.
+ * The formula document on the wire. Only its shape is checked here, so that a half-typed formula
+ * can be kept; whether it can be computed is core's `readFormula`.
  */
 
 export class CustomCompositionBody {
@@ -300,7 +300,10 @@ export class FormulaBody {
   notes?: string;
 }
 
-/** Keeps a document. `revision` is the one last seen, 0 for a new document, so that two devices cannot overwrite each other unseen. */
+/**
+ * Keeps a document. `revision` is the one last seen, 0 for a new document, so that two devices
+ * cannot overwrite each other unseen.
+ */
 export class SaveDocument {
   @ValidateNested({ message: 'write a formula document' })
   @Type(() => FormulaBody)

@@ -13,7 +13,8 @@ import { BURNERS, PROCESS_BANDS, PROFILED, type Burner, type Profiled } from '@i
 import { Name, Text, Within } from './rules.js';
 
 /*
- * What stands in a kitchen, as its maker knows it. A figure that is not known is left out: the generic one is used.
+ * What stands in a kitchen, as its maker knows it. A figure that is not known is left out: the
+ * generic one is used.
  */
 
 const MOST = 40;

@@ -1,5 +1,22 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, Equals, IsArray, IsBase64, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsUUID, Max, MaxLength, Min, NotEquals, ValidateNested } from 'class-validator'; // prettier-ignore
+import {
+  ArrayMaxSize,
+  Equals,
+  IsArray,
+  IsBase64,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsOptional,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  NotEquals,
+  ValidateNested,
+} from 'class-validator';
 import { KEPT_IN, type KeptIn } from '@idle-kettle/core';
 import { EventBody } from './event.js';
 import { SaveFrozenFruit } from './freezer.js';
@@ -11,12 +28,14 @@ import { Count, Day, Text } from './rules.js';
 import { MOVE_REASONS, type MoveReason } from './shelf.js';
 
 /*
- * Everything of a household in one file, as it goes out and comes in. Instruments stay behind: their tokens are secrets. What a person
- * attested (a tested source, a measured pH) is of the one who did, and is left out on the way in.
+ * Everything of a household in one file, as it goes out and comes in. Instruments stay behind:
+ * their tokens are secrets. What a person attested (a tested source, a measured pH) is of the one
+ * who did, and is left out on the way in.
  */
 
 const Id = (): PropertyDecorator => IsUUID(undefined, { message: 'write a UUID' });
-const Moment = (): PropertyDecorator => IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T18:00:00.000Z' }); // prettier-ignore
+const Moment = (): PropertyDecorator =>
+  IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T18:00:00.000Z' });
 const ListOf =
   (of: () => new () => object, most: number): PropertyDecorator =>
   (target, key) => {
@@ -84,7 +103,9 @@ export class FiledLot {
   partFill!: number | null;
 
   @Day() madeOn!: string;
-  @IsOptional() @IsIn(KEPT_IN, { message: `write one of ${KEPT_IN.join(', ')}` }) keptIn!: KeptIn | null;
+  @IsOptional()
+  @IsIn(KEPT_IN, { message: `write one of ${KEPT_IN.join(', ')}` })
+  keptIn!: KeptIn | null;
   @Text(60, 'write the cupboard or shelf') place!: string;
   @IsOptional() @Moment() keptSince!: string | null;
   @IsOptional() @Id() cameFrom!: string | null;
@@ -121,9 +142,15 @@ export class FiledMove {
 
 export const HOUSEHOLD_FORMAT = 'idle-kettle/household';
 
-/** The file's frame; its parts are checked one by one, so that a long log does not hold up everybody else. */
+/**
+ * The file's frame; its parts are checked one by one, so that a long log does not hold up everybody
+ * else.
+ */
 export class HouseholdFrame {
-  @Equals(HOUSEHOLD_FORMAT, { message: `this is no file of a household; its format is "${HOUSEHOLD_FORMAT}"` }) format!: string; // prettier-ignore
+  @Equals(HOUSEHOLD_FORMAT, {
+    message: `this is no file of a household; its format is "${HOUSEHOLD_FORMAT}"`,
+  })
+  format!: string;
   @Equals(1, { message: 'only version 1 is known' }) version!: number;
 }
 

@@ -78,8 +78,13 @@ function IsOneValue() {
 
 /** One value as an instrument sends it. */
 export class InstrumentReading {
-  /** When it was taken, by the instrument's clock; the same moment and kind again is the same value. */
-  @IsISO8601({ strict: true, strictSeparator: true }, { message: 'write when, as 2026-09-12T18:00:00.000Z' })
+  /**
+   * When it was taken, by the instrument's clock; the same moment and kind again is the same value.
+   */
+  @IsISO8601(
+    { strict: true, strictSeparator: true },
+    { message: 'write when, as 2026-09-12T18:00:00.000Z' },
+  )
   @IsOneValue()
   at!: string;
 
@@ -105,13 +110,15 @@ export class SendReadings {
   readings!: InstrumentReading[];
 }
 
-const AT = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])T([01]\d|2[0-3]):[0-5]\d:[0-5]\d(\.\d{1,3})?Z$/;
+const AT =
+  /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])T([01]\d|2[0-3]):[0-5]\d:[0-5]\d(\.\d{1,3})?Z$/;
 /** The 30th of February is read as the 2nd of March by some. */
 const isDay = (at: string): boolean => new Date(at).toISOString().startsWith(at.slice(0, 10));
 
 /**
- * The readings of a message as most probes send it, without the cost of the rules: a thousand come every second. What it takes,
- * the rules of {@link SendReadings} take too; what it does not take may still be right, and the rules say.
+ * The readings of a message as most probes send it, without the cost of the rules: a thousand come
+ * every second. What it takes, the rules of {@link SendReadings} take too; what it does not take
+ * may still be right, and the rules say.
  */
 export function plainReadings(body: unknown): readonly InstrumentReading[] | undefined {
   const { readings, ...rest } = (typeof body === 'object' && body !== null ? body : {}) as {
@@ -131,7 +138,9 @@ export function plainReadings(body: unknown): readonly InstrumentReading[] | und
     if (entries.length !== 2 || typeof at !== 'string' || !AT.test(at) || !isDay(at)) return false;
     const [key, value] = entries.find(([name]) => name !== 'at') ?? [''];
     const limits = key in VALUE_LIMITS ? VALUE_LIMITS[key as ValueName] : undefined;
-    return limits !== undefined && typeof value === 'number' && value >= limits[0] && value <= limits[1];
+    return (
+      limits !== undefined && typeof value === 'number' && value >= limits[0] && value <= limits[1]
+    );
   });
   return plain ? (readings as InstrumentReading[]) : undefined;
 }

@@ -1,5 +1,18 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, Min, ValidateIf, ValidateNested } from 'class-validator'; // prettier-ignore
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import {
   MOST_POINTS,
   SHOW_RESULTS,
@@ -11,7 +24,9 @@ import {
 import { Count, Day, JarNumbers, Name, Text, Within } from './rules.js';
 
 export class JarsFilledBody {
-  @IsString({ message: 'write a jar size' }) @Length(1, 20, { message: 'write a jar size' }) size!: string;
+  @IsString({ message: 'write a jar size' })
+  @Length(1, 20, { message: 'write a jar size' })
+  size!: string;
   @IsInt({ message: 'write a whole number of full jars' })
   @Min(0, { message: 'write 0 or more jars' })
   @Max(1000, { message: 'write at most 1000 jars' })
@@ -95,5 +110,6 @@ export class ShownBody {
 }
 
 export class UnsealedBody extends SomeJarsBody {
-  @IsIn(UNSEALED_PLACES, { message: `write one of ${UNSEALED_PLACES.join(', ')}` }) kept!: UnsealedPlace;
+  @IsIn(UNSEALED_PLACES, { message: `write one of ${UNSEALED_PLACES.join(', ')}` })
+  kept!: UnsealedPlace;
 }

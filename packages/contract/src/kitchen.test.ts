@@ -1,7 +1,10 @@
 import { emptyGear, kitchenOf, type KitchenGear, type KitchenSettings } from './index.js';
 
 const NOW = Date.parse('2026-09-12T18:00:00.000Z');
-const settings = (gear: Partial<KitchenGear>, change: Partial<KitchenSettings> = {}): KitchenSettings => ({
+const settings = (
+  gear: Partial<KitchenGear>,
+  change: Partial<KitchenSettings> = {},
+): KitchenSettings => ({
   name: 'Hollow Lane',
   altitude_m: 1180,
   boilingPoint_C: null,
@@ -18,27 +21,49 @@ test('what is not known is left to the tables', () => {
 });
 
 test('a barometer counts for a day', () => {
-  const at = (pressureReadAt: string) => kitchenOf(settings({}, { pressure_kPa: 87.9, pressureReadAt }), NOW);
+  const at = (pressureReadAt: string) =>
+    kitchenOf(settings({}, { pressure_kPa: 87.9, pressureReadAt }), NOW);
   expect(at('2026-09-12T08:00:00.000Z')).toMatchObject({ pressure_kPa: 87.9 });
   expect(at('2026-09-11T08:00:00.000Z')).not.toHaveProperty('pressure_kPa');
 });
 
 test('the usual pan, with the strongest ring under it; other vessels do not count', () => {
-  const burners = [{ id: 'a', name: 'Small', kind: 'gas', power_kW: 1.8 }, { id: 'b', name: 'Big', kind: 'gas', power_kW: 3.5 }, { id: 'c', name: 'Unknown', kind: 'induction' }] as const; // prettier-ignore
-  const vessels = [{ ...PAN, capacity_l: 16, evaporation_kgPerH: 2.1 }, { ...PAN, id: 'q', capacity_l: 5 }]; // prettier-ignore
-  expect(kitchenOf(settings({ vessels, usualPanId: 'p', burners: [...burners] }), NOW).pan).toEqual({
-    capacity_l: 16,
-    evaporation_kgPerH: 2.1,
-    heat_W: 1575,
-  });
+  const burners = [
+    { id: 'a', name: 'Small', kind: 'gas', power_kW: 1.8 },
+    { id: 'b', name: 'Big', kind: 'gas', power_kW: 3.5 },
+    { id: 'c', name: 'Unknown', kind: 'induction' },
+  ] as const;
+  const vessels = [
+    { ...PAN, capacity_l: 16, evaporation_kgPerH: 2.1 },
+    { ...PAN, id: 'q', capacity_l: 5 },
+  ];
+  expect(kitchenOf(settings({ vessels, usualPanId: 'p', burners: [...burners] }), NOW).pan).toEqual(
+    {
+      capacity_l: 16,
+      evaporation_kgPerH: 2.1,
+      heat_W: 1575,
+    },
+  );
   expect(kitchenOf(settings({ vessels }), NOW)).not.toHaveProperty('pan');
   // Every pan and every ring whose power is known, for a boil that says what it is on.
-  const { pans, rings } = kitchenOf(settings({ vessels: [...vessels, { id: 's', name: 'Slow', kind: 'slow-cooker' }], burners: [...burners] }), NOW); // prettier-ignore
-  expect(pans).toEqual([{ id: 'p', capacity_l: 16, evaporation_kgPerH: 2.1 }, { id: 'q', capacity_l: 5 }]); // prettier-ignore
+  const { pans, rings } = kitchenOf(
+    settings({
+      vessels: [...vessels, { id: 's', name: 'Slow', kind: 'slow-cooker' }],
+      burners: [...burners],
+    }),
+    NOW,
+  );
+  expect(pans).toEqual([
+    { id: 'p', capacity_l: 16, evaporation_kgPerH: 2.1 },
+    { id: 'q', capacity_l: 5 },
+  ]);
   expect(rings?.map(({ id }) => id)).toEqual(['a', 'b']);
 });
 
 test('only jars that were measured beat the table', () => {
-  const jars = [{ size: '340-g', stock: 12 }, { size: 'pint', volume_ml: 481 }]; // prettier-ignore
+  const jars = [
+    { size: '340-g', stock: 12 },
+    { size: 'pint', volume_ml: 481 },
+  ];
   expect(kitchenOf(settings({ jars }), NOW).jars).toEqual([{ size: 'pint', volume_ml: 481 }]);
 });

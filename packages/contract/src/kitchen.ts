@@ -47,8 +47,12 @@ export class KitchenSettings {
     { allowNaN: false, allowInfinity: false },
     { message: 'write what the thermometer shows in boiling water, 75 to 108 °C (167 to 226 °F)' },
   )
-  @Min(75, { message: 'water does not boil this cool where people live; write 75 to 108 °C (167 to 226 °F)' })
-  @Max(108, { message: 'water does not boil this hot in an open pot; write 75 to 108 °C (167 to 226 °F)' })
+  @Min(75, {
+    message: 'water does not boil this cool where people live; write 75 to 108 °C (167 to 226 °F)',
+  })
+  @Max(108, {
+    message: 'water does not boil this hot in an open pot; write 75 to 108 °C (167 to 226 °F)',
+  })
   boilingPoint_C!: number | null;
 
   @IsOptional()
@@ -106,18 +110,36 @@ export function kitchenOf(
   lessons?: Lessons,
 ): Kitchen {
   const fresh =
-    pressure_kPa != null && pressureReadAt != null && at - Date.parse(pressureReadAt) < PRESSURE_HOLDS_H * 3_600_000; // prettier-ignore
+    pressure_kPa != null &&
+    pressureReadAt != null &&
+    at - Date.parse(pressureReadAt) < PRESSURE_HOLDS_H * 3_600_000;
   const vessel = gear?.vessels.find(({ id }) => id === gear.usualPanId);
   // A sugar boil stands on the strongest ring.
-  const rings = (gear?.burners ?? []).flatMap(({ id, kind, power_kW }) => (power_kW === undefined ? [] : [{ id, heat_W: burnerHeat_W(kind, power_kW) }])); // prettier-ignore
+  const rings = (gear?.burners ?? []).flatMap(({ id, kind, power_kW }) =>
+    power_kW === undefined ? [] : [{ id, heat_W: burnerHeat_W(kind, power_kW) }],
+  );
   const heat_W = Math.max(0, ...rings.map((ring) => ring.heat_W));
-  const pans = (gear?.vessels ?? []).flatMap(({ id, kind, capacity_l, evaporation_kgPerH }) => (kind === 'pan' ? [{ id, ...(capacity_l !== undefined && { capacity_l }), ...(evaporation_kgPerH !== undefined && { evaporation_kgPerH }) }] : [])); // prettier-ignore
+  const pans = (gear?.vessels ?? []).flatMap(({ id, kind, capacity_l, evaporation_kgPerH }) =>
+    kind === 'pan'
+      ? [
+          {
+            id,
+            ...(capacity_l !== undefined && { capacity_l }),
+            ...(evaporation_kgPerH !== undefined && { evaporation_kgPerH }),
+          },
+        ]
+      : [],
+  );
   const pan: Pan = {
     ...(vessel?.capacity_l !== undefined && { capacity_l: vessel.capacity_l }),
-    ...(vessel?.evaporation_kgPerH !== undefined && { evaporation_kgPerH: vessel.evaporation_kgPerH }),
+    ...(vessel?.evaporation_kgPerH !== undefined && {
+      evaporation_kgPerH: vessel.evaporation_kgPerH,
+    }),
     ...(heat_W > 0 && { heat_W }),
   };
-  const jars = gear?.jars.flatMap(({ size, volume_ml }) => (volume_ml === undefined ? [] : [{ size, volume_ml }])); // prettier-ignore
+  const jars = gear?.jars.flatMap(({ size, volume_ml }) =>
+    volume_ml === undefined ? [] : [{ size, volume_ml }],
+  );
   const kitchen: Kitchen = {
     ...(altitude_m !== null && { altitude_m }),
     ...(boilingPoint_C !== null && { boilingPoint_C }),

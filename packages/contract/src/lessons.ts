@@ -10,7 +10,10 @@ export interface BoilSaid {
   readonly offset_K: number;
   /** Into the pan, W. */
   readonly heat_W: number;
-  /** What came to the jars beside what is computed, where the jars were counted; the thermometer's error is taken out. */
+  /**
+   * What came to the jars beside what is computed, where the jars were counted; the thermometer's
+   * error is taken out.
+   */
   readonly yieldShare: number | null;
   /** Over boiling water to the set that is liked, K, where a jar was opened and judged. */
   readonly rise_K: number | null;
@@ -22,7 +25,9 @@ export interface LessonsView {
   readonly lessons: Lessons;
   /** The latest first. */
   readonly boils: readonly BoilSaid[];
-  /** By how much what was foretold came out wrong, without and with what earlier boils had taught. */
+  /**
+   * By how much what was foretold came out wrong, without and with what earlier boils had taught.
+   */
   readonly errors: Errors;
   /** Boils that are still to be looked at. */
   readonly pending: number;

@@ -1,4 +1,6 @@
-/** Something changed on some device; "everything" after a gap in which news may have been missed. */
+/**
+ * Something changed on some device; "everything" after a gap in which news may have been missed.
+ */
 export interface News {
   readonly of:
     | 'kitchens'

@@ -21,7 +21,10 @@ export class PhotoNote {
   note!: string;
 }
 
-/** A photo of a batch; the picture itself is at `/api/photos/<id>`, a small one at `/api/photos/<id>/small`. */
+/**
+ * A photo of a batch; the picture itself is at `/api/photos/<id>`, a small one at
+ * `/api/photos/<id>/small`.
+ */
 export interface PhotoView {
   readonly id: string;
   readonly note: string;

@@ -1,4 +1,16 @@
-import { ArrayMaxSize, ArrayUnique, IsArray, IsInt, IsNumber, IsString, Length, Matches, Max, MaxLength, Min } from 'class-validator'; // prettier-ignore
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsInt,
+  IsNumber,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { VALUE_LIMITS, type ValueName } from '@idle-kettle/core';
 
 /** Several rules as one, for what comes again and again. */
@@ -38,7 +50,10 @@ export const Percent = (): PropertyDecorator => Within(0, 100, 'write a per cent
 export const PH = (): PropertyDecorator => Within(0, 14, 'write a pH from 0 to 14');
 /** Text of at most so many letters. */
 export const Text = (most: number, message: string): PropertyDecorator =>
-  all(IsString({ message }), MaxLength(most, { message: `${message}, of at most ${most} letters` }));
+  all(
+    IsString({ message }),
+    MaxLength(most, { message: `${message}, of at most ${most} letters` }),
+  );
 /** A name a person gives. */
 export const Name = (most: number): PropertyDecorator =>
   all(

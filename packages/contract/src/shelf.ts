@@ -20,7 +20,10 @@ import { Count, Day, Text } from './rules.js';
 export const MOVE_REASONS = ['put', 'eaten', 'given', 'discarded', 'counted', 'moved'] as const;
 export type MoveReason = (typeof MOVE_REASONS)[number];
 
-/** Puts jars of one size from a batch on the shelf. The id is made by the device; sending it again changes nothing. */
+/**
+ * Puts jars of one size from a batch on the shelf. The id is made by the device; sending it again
+ * changes nothing.
+ */
 export class PutOnShelf {
   @IsUUID(undefined, { message: 'write a UUID' })
   id!: string;
@@ -57,7 +60,10 @@ export class PutOnShelf {
   place?: string;
 }
 
-/** Jars of a lot opened, put in the cold or put elsewhere: they become a lot of their own, or go back to the one they came from. */
+/**
+ * Jars of a lot opened, put in the cold or put elsewhere: they become a lot of their own, or go
+ * back to the one they came from.
+ */
 export class TransferJars {
   @IsUUID(undefined, { message: 'write a UUID' })
   id!: string;
@@ -116,7 +122,9 @@ export class MoveJars {
 export const LOT_STATES = ['all', 'shelf', 'cold', 'opened'] as const;
 export type LotState = (typeof LOT_STATES)[number];
 
-/** Which lots a list shows, the newest first; without any of it the latest ones, emptied ones too. */
+/**
+ * Which lots a list shows, the newest first; without any of it the latest ones, emptied ones too.
+ */
 export class ListLots {
   @IsOptional()
   @IsUUID(undefined, { message: 'write the id of the batch the jars came from' })
@@ -201,9 +209,15 @@ export interface ShelfOverview {
   readonly places: readonly string[];
   /** There were some at least once: emptied lots can be looked at. */
   readonly hadJars: boolean;
-  /** Opened, part jars, what stands in the cold for want of a seal, and what is soon past its best; the most urgent first. */
+  /**
+   * Opened, part jars, what stands in the cold for want of a seal, and what is soon past its best;
+   * the most urgent first.
+   */
   readonly eatFirst: readonly LotView[];
-  /** Batches of which something was told that is not worked out yet; how their jars keep is said strictly until then. */
+  /**
+   * Batches of which something was told that is not worked out yet; how their jars keep is said
+   * strictly until then.
+   */
   readonly pending: number;
 }
 

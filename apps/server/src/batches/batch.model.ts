@@ -1,5 +1,13 @@
 import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
-import { Column, CreatedAt, DataType, Model, PrimaryKey, Table, UpdatedAt } from 'sequelize-typescript';
+import {
+  Column,
+  CreatedAt,
+  DataType,
+  Model,
+  PrimaryKey,
+  Table,
+  UpdatedAt,
+} from 'sequelize-typescript';
 import type { FormulaBody } from '@idle-kettle/contract';
 
 @Table({ tableName: 'batches' })

@@ -35,7 +35,10 @@ const AFTER = `
   AND (created_at, batch_id) < (SELECT created_at, batch_id FROM batch_standings WHERE batch_id = :after)`;
 const NEWEST = ' ORDER BY created_at DESC, batch_id DESC LIMIT :limit';
 
-/** Whether a list, as JSON text, has a batch in it that boils; a name with such words in it has other quotes. */
+/**
+ * Whether a list, as JSON text, has a batch in it that boils; a name with such words in it has
+ * other quotes.
+ */
 const ON_THE_STOVE = /"phase": "(?!cold|done)/;
 
 @Injectable()
@@ -51,7 +54,8 @@ export class BatchService {
   ) {}
 
   /**
-   * Batches with where each stands, newest first: the latest, or those that are looked for in names and notes.
+   * Batches with where each stands, newest first: the latest, or those that are looked for in names
+   * and notes.
    *
    * @returns {@link BatchSummary}s as JSON text
    */
@@ -68,12 +72,16 @@ export class BatchService {
       `SELECT coalesce(json_agg(summary), '[]') FROM (${select.join('')}) AS listed`,
       { kind, after, limit, like: likeOf(words) },
     );
-    return ON_THE_STOVE.test(list) ? JSON.stringify(await this.withLastReadings(JSON.parse(list) as BatchSummary[])) : list; // prettier-ignore
+    return ON_THE_STOVE.test(list)
+      ? JSON.stringify(await this.withLastReadings(JSON.parse(list) as BatchSummary[]))
+      : list;
   }
 
   /** A reading does not change where a batch stands, but for the last one while it boils. */
   private async withLastReadings(list: readonly BatchSummary[]): Promise<BatchSummary[]> {
-    const boils = await this.log.boilsOf(list.flatMap(({ id, phase }) => (phase === 'cold' || phase === 'done' ? [] : [id]))); // prettier-ignore
+    const boils = await this.log.boilsOf(
+      list.flatMap(({ id, phase }) => (phase === 'cold' || phase === 'done' ? [] : [id])),
+    );
     return list.map((batch) => {
       const boil = boils.get(batch.id);
       return boil ? { ...batch, lastReading: lastReadingOf(boil) } : batch;
@@ -81,7 +89,12 @@ export class BatchService {
   }
 
   async hasAny(): Promise<boolean> {
-    return (await this.batches.findOne({ where: { householdId: await this.households.current() }, attributes: ['id'] })) !== null; // prettier-ignore
+    return (
+      (await this.batches.findOne({
+        where: { householdId: await this.households.current() },
+        attributes: ['id'],
+      })) !== null
+    );
   }
 
   async get(id: string): Promise<BatchView> {
@@ -89,8 +102,13 @@ export class BatchService {
   }
 
   async save(id: string, body: SaveBatch): Promise<BatchView> {
-    const extra = { removedAt: null, ...(body.formulaId !== undefined && { formulaId: body.formulaId }) };
-    return view(await saveDocument(this.batches, id, await this.households.current(), body, extra, view));
+    const extra = {
+      removedAt: null,
+      ...(body.formulaId !== undefined && { formulaId: body.formulaId }),
+    };
+    return view(
+      await saveDocument(this.batches, id, await this.households.current(), body, extra, view),
+    );
   }
 
   /** Removes a batch that was never started; one with a history stays in the log. */

@@ -10,7 +10,10 @@ import { notFound } from '../http/problem.filter.js';
 import { Batch } from './batch.model.js';
 import { BatchEventRow, storedEvent } from './batch-event.model.js';
 
-/** One statement, so that the events and the cursor are of one moment; text at once, since a probe leaves thousands. */
+/**
+ * One statement, so that the events and the cursor are of one moment; text at once, since a probe
+ * leaves thousands.
+ */
 const PAGE = `
   SELECT '{"events":[' || coalesce(string_agg(
     '{"id":"' || id || '","type":"' || type || '","device":' || to_json(device) || ',"body":' || body
@@ -25,8 +28,9 @@ const said = (type: string, what: string): string =>
   `(SELECT ${what} FROM batch_events WHERE batch_id = wanted.id AND type <> 'reading' AND type = '${type}')`;
 
 /**
- * Of each batch the readings that tell where it stands: the last few, those of the end of its boil (a probe left alone goes on from
- * there) and the first at the boil; a few of each, since one may be set apart.
+ * Of each batch the readings that tell where it stands: the last few, those of the end of its boil
+ * (a probe left alone goes on from there) and the first at the boil; a few of each, since one may
+ * be set apart.
  */
 const TELLING_READINGS = `
   SELECT reading.* FROM unnest(ARRAY[:ids]::uuid[]) AS wanted (id) CROSS JOIN LATERAL (
@@ -35,7 +39,10 @@ const TELLING_READINGS = `
     ${readingsOf(`AND (body ->> 'temperature_C')::float8 >= ${said('light', "min((body ->> 'boilingPoint_C')::float8)")} - ${AT_THE_BOIL_K}`, 'ASC')}
   ) AS reading`;
 
-/** The append-only log of a batch: an event is stored once, whoever sends it how often and in what order. */
+/**
+ * The append-only log of a batch: an event is stored once, whoever sends it how often and in what
+ * order.
+ */
 @Injectable()
 export class EventLogService {
   constructor(
@@ -46,10 +53,11 @@ export class EventLogService {
   ) {}
 
   /**
-   * Events in order of arrival: all of them, or what was stored since a page was read. Exact however many write at once: the
-   * cursor is the oldest transaction that was still running then.
+   * Events in order of arrival: all of them, or what was stored since a page was read. Exact
+   * however many write at once: the cursor is the oldest transaction that was still running then.
    *
-   * @returns an {@link EventPage} as JSON text: the database writes it, and nobody here needs to read it
+   * @returns an {@link EventPage} as JSON text: the database writes it, and nobody here needs to
+   * read it
    */
   async page(batchId: string, since: string | undefined): Promise<string> {
     const householdId = await this.ownerOf(batchId);
@@ -69,12 +77,17 @@ export class EventLogService {
     });
   }
 
-  /** The boils of several batches for lists: all that was done, and of the readings (there may be thousands) only those that tell. */
+  /**
+   * The boils of several batches for lists: all that was done, and of the readings (there may be
+   * thousands) only those that tell.
+   */
   async boilsOf(batchIds: readonly string[]): Promise<Map<string, Boil>> {
     if (batchIds.length === 0) return new Map();
     const householdId = await this.households.current();
     const [told, readings] = await Promise.all([
-      this.events.findAll({ where: { householdId, batchId: [...batchIds], type: { [Op.ne]: 'reading' } } }),
+      this.events.findAll({
+        where: { householdId, batchId: [...batchIds], type: { [Op.ne]: 'reading' } },
+      }),
       this.tellingReadings(batchIds),
     ]);
     const rows = new Map<string, BatchEventRow[]>(batchIds.map((id) => [id, []]));
@@ -98,7 +111,10 @@ export class EventLogService {
       fields: ['id', 'householdId', 'batchId', 'type', 'happenedAt', 'device', 'body'],
     });
     const stored = new Map(
-      (await this.events.findAll({ where: { id: rows.map((row) => row.id) } })).map((row) => [row.id, row]),
+      (await this.events.findAll({ where: { id: rows.map((row) => row.id) } })).map((row) => [
+        row.id,
+        row,
+      ]),
     );
     const isSame = (row: (typeof rows)[number]): boolean => {
       const found = stored.get(row.id);

@@ -16,12 +16,14 @@ const append = (id: string, events: unknown) =>
   kitchen.http.post(`/api/batches/${id}/events`).send({ events });
 const stored = async (id: string): Promise<EventPage> =>
   (await kitchen.http.get(`/api/batches/${id}/events`).expect(200)).body as EventPage;
-const minute = (n: number): string => new Date(Date.parse('2026-09-12T18:00:00Z') + n * 60_000).toISOString();
+const minute = (n: number): string =>
+  new Date(Date.parse('2026-09-12T18:00:00Z') + n * 60_000).toISOString();
 
 test('the same event twice is one event, and both answers say it is kept', async () => {
   const id = await newBatch(kitchen.http);
   const event = reading(97.2);
-  for (let i = 0; i < 3; i++) await append(id, [event]).expect(200, { kept: [event.id], refused: [] });
+  for (let i = 0; i < 3; i++)
+    await append(id, [event]).expect(200, { kept: [event.id], refused: [] });
   expect((await stored(id)).events).toHaveLength(1);
 });
 
@@ -43,7 +45,9 @@ test('events that arrive out of order make the same boil as in order', async () 
 test('two devices at once, each repeating itself: everything once', async () => {
   const id = await newBatch(kitchen.http);
   const tablet = Array.from({ length: 40 }, (_, n) => reading(90 + n / 10, minute(n), 'tablet'));
-  const phone = Array.from({ length: 40 }, (_, n) => reading(90 + n / 10, minute(n + 0.5), 'phone'));
+  const phone = Array.from({ length: 40 }, (_, n) =>
+    reading(90 + n / 10, minute(n + 0.5), 'phone'),
+  );
   const send = async (events: EventBody[]): Promise<void> => {
     for (let i = 0; i < events.length; i += 5)
       await append(id, events.slice(Math.max(i - 3, 0), i + 5)).expect(200);
@@ -73,7 +77,8 @@ test('an id that already stands for something else is refused by name, and the r
 });
 
 const since = async (id: string, cursor: string): Promise<EventPage> =>
-  (await kitchen.http.get(`/api/batches/${id}/events?since=${cursor}`).expect(200)).body as EventPage;
+  (await kitchen.http.get(`/api/batches/${id}/events?since=${cursor}`).expect(200))
+    .body as EventPage;
 
 test('reading on from where one stopped gives only what is newer', async () => {
   const id = await newBatch(kitchen.http);
@@ -90,7 +95,9 @@ test('an event that was being written while another overtook it is not missed', 
   await slow.connect();
   const late = reading(96.5);
   await slow.query('BEGIN');
-  await slow.query(`INSERT INTO batch_events (id, household_id, batch_id, type, happened_at, device, body) SELECT '${late.id}', household_id, id, 'reading', '${late.at}', 'slow', '{"temperature_C":96.5}' FROM batches WHERE id = '${id}'`); // prettier-ignore
+  await slow.query(
+    `INSERT INTO batch_events (id, household_id, batch_id, type, happened_at, device, body) SELECT '${late.id}', household_id, id, 'reading', '${late.at}', 'slow', '{"temperature_C":96.5}' FROM batches WHERE id = '${id}'`,
+  );
   await append(id, [reading(97)]).expect(200);
   const { cursor, events } = await stored(id);
   expect(events).toHaveLength(1);
@@ -142,9 +149,9 @@ test('the database itself refuses to change or delete what happened', async () =
   await append(id, [event]).expect(200);
   const client = new Client({ connectionString: url });
   await client.connect();
-  await expect(client.query(`UPDATE batch_events SET body = '{}' WHERE id = '${event.id}'`)).rejects.toThrow(
-    /append-only/,
-  );
+  await expect(
+    client.query(`UPDATE batch_events SET body = '{}' WHERE id = '${event.id}'`),
+  ).rejects.toThrow(/append-only/);
   await expect(client.query(`DELETE FROM batch_events WHERE id = '${event.id}'`)).rejects.toThrow(
     /append-only/,
   );

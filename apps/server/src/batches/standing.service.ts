@@ -9,7 +9,10 @@ import { KitchenService } from '../kitchens/kitchen.service.js';
 import { EventLogService } from './event-log.service.js';
 import { batchStanding, batchWords, lotStandings, type BatchRow, type LotRow } from './standing.js';
 
-/** A household of many years whose kitchen was changed has thousands to work out: a request waits no longer than this, ms. */
+/**
+ * A household of many years whose kitchen was changed has thousands to work out: a request waits no
+ * longer than this, ms.
+ */
 const PATIENCE_MS = 1000;
 /** Batches whose logs are read together. */
 const AT_ONCE = 25;
@@ -43,9 +46,13 @@ const KEEP = `
   WHERE lot.lot_id = (row.view ->> 'id')::uuid`;
 
 /** The batches of a household of which something was told that is not worked out yet. */
-export const UNKNOWN = 'SELECT batch_id FROM batch_standings WHERE household_id = :householdId AND stale';
+export const UNKNOWN =
+  'SELECT batch_id FROM batch_standings WHERE household_id = :householdId AND stale';
 
-/** Keeps what lists say of batches and jars true: what was told of one since is worked out before a list is read. */
+/**
+ * Keeps what lists say of batches and jars true: what was told of one since is worked out before a
+ * list is read.
+ */
 @Injectable()
 export class StandingService {
   private readonly logger = new Logger('standing');
@@ -60,8 +67,8 @@ export class StandingService {
   ) {}
 
   /**
-   * A list that knows all that was told before it was asked for, in one statement where nothing new was told: there is little else
-   * to wait for in a request.
+   * A list that knows all that was told before it was asked for, in one statement where nothing new
+   * was told: there is little else to wait for in a request.
    *
    * @param select a statement whose only column is JSON
    * @returns the answer as JSON text: the database writes it, and nobody here needs to read it
@@ -81,11 +88,15 @@ export class StandingService {
     return (await ask()).list;
   }
 
-  /** @returns how many batches still wait; they are worked out with the next requests, the latest told first */
+  /**
+   * @returns how many batches still wait; they are worked out with the next requests, the latest
+   * told first
+   */
   async bringUpToDate(): Promise<number> {
     const householdId = await this.households.current();
     if ((await this.stale(householdId, 1)).length === 0) return 0;
-    // Those who come at once share the work; whoever came while it was under way looks again, since it may have begun too early.
+    // Those who come at once share the work; whoever came while it was under way looks again, since
+    // it may have begun too early.
     while (this.working) {
       await this.working;
       if ((await this.stale(householdId, 1)).length === 0) return 0;
@@ -95,7 +106,10 @@ export class StandingService {
   }
 
   private stale(householdId: string, atOnce: number): Promise<StaleRow[]> {
-    return this.sequelize.query<StaleRow>(STALE, { replacements: { householdId, atOnce }, type: QueryTypes.SELECT }); // prettier-ignore
+    return this.sequelize.query<StaleRow>(STALE, {
+      replacements: { householdId, atOnce },
+      type: QueryTypes.SELECT,
+    });
   }
 
   private async work(householdId: string): Promise<number> {
@@ -107,31 +121,49 @@ export class StandingService {
       const ids = rows.map(({ id }) => id);
       const [boils, lots] = await Promise.all([
         this.log.boilsOf(ids),
-        this.sequelize.query<LotRow>(LOTS, { replacements: { ids }, type: QueryTypes.SELECT }), // prettier-ignore
+        this.sequelize.query<LotRow>(LOTS, { replacements: { ids }, type: QueryTypes.SELECT }),
       ]);
       for (const row of rows) {
         const boil = boils.get(row.id);
-        if (boil) await this.keep(row, boil, kitchen, lots.filter((lot) => lot.batch_id === row.id)); // prettier-ignore
+        if (boil)
+          await this.keep(
+            row,
+            boil,
+            kitchen,
+            lots.filter((lot) => lot.batch_id === row.id),
+          );
         if (performance.now() > until) return this.waiting(householdId);
       }
     }
   }
 
-  private async keep(row: StaleRow, boil: Boil, kitchen: Kitchen, lots: readonly LotRow[]): Promise<void> {
+  private async keep(
+    row: StaleRow,
+    boil: Boil,
+    kitchen: Kitchen,
+    lots: readonly LotRow[],
+  ): Promise<void> {
     const { id, told, document } = row;
     const now = this.clock.now().getTime();
     const worked = (() => {
       try {
-        return { summary: batchStanding(row, boil, kitchen, lots.length > 0, now), lots: lotStandings(document, boil, kitchen, lots, now) };
+        return {
+          summary: batchStanding(row, boil, kitchen, lots.length > 0, now),
+          lots: lotStandings(document, boil, kitchen, lots, now),
+        };
       } catch (error) {
-        // One batch that cannot be worked out must not hide all the others: its own standing stays as it was.
-        this.logger.error(`batch ${id}: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`);
+        // One batch that cannot be worked out must not hide all the others: its own standing stays
+        // as it was.
+        this.logger.error(
+          `batch ${id}: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`,
+        );
         return undefined;
       }
     })();
     await this.sequelize.query(KEEP, {
       replacements: {
-        id, told,
+        id,
+        told,
         ended: boil.phase === 'done',
         words: batchWords(document.title, boil),
         summary: worked ? JSON.stringify(worked.summary) : null,
@@ -139,7 +171,7 @@ export class StandingService {
       },
       type: QueryTypes.UPDATE,
     });
-  } // prettier-ignore
+  }
 
   private async waiting(householdId: string): Promise<number> {
     const [found] = await this.sequelize.query<{ count: number }>(

@@ -1,7 +1,27 @@
 import { addMonths } from 'date-fns/addMonths';
 import { formatISO } from 'date-fns/formatISO';
 import { parseISO } from 'date-fns/parseISO';
-import { byResult, findJar, firstFruit, jarsThatAre, keptAsMade, keptIn, lastDay, madeBatch, outcomeOf, PART_JAR, sealsOf, withOpenLids, type Boil, type Foretelling, type Kept, type KeptIn, type Kitchen, type Range, type Seals } from '@idle-kettle/core'; // prettier-ignore
+import {
+  byResult,
+  findJar,
+  firstFruit,
+  jarsThatAre,
+  keptAsMade,
+  keptIn,
+  lastDay,
+  madeBatch,
+  outcomeOf,
+  PART_JAR,
+  sealsOf,
+  withOpenLids,
+  type Boil,
+  type Foretelling,
+  type Kept,
+  type KeptIn,
+  type Kitchen,
+  type Range,
+  type Seals,
+} from '@idle-kettle/core';
 import type { BatchSummary, FormulaBody, LotView } from '@idle-kettle/contract';
 
 /** A batch as it was laid out, in a list. */
@@ -27,7 +47,10 @@ export interface LotRow {
 
 /** How the jars of a lot stand; `lids` wait to be pressed from `lidsDueAt` on. */
 export interface LotStanding {
-  /** What is said of it, but for how many are left and whether their lids are due: that changes by itself. */
+  /**
+   * What is said of it, but for how many are left and whether their lids are due: that changes by
+   * itself.
+   */
   readonly view: Omit<LotView, 'count' | 'seals'>;
   /** Lower case: what it can be found by. */
   readonly words: string;
@@ -43,7 +66,10 @@ const isoOrNull = (at: number | undefined): string | null =>
 const addMonthsTo = (day: string, months: number): string =>
   formatISO(addMonths(parseISO(day), months), { representation: 'date' });
 
-/** Where a batch stands, without its whole log. The fruit that gives it its colour is the first one in its pot. */
+/**
+ * Where a batch stands, without its whole log. The fruit that gives it its colour is the first one
+ * in its pot.
+ */
 export function batchStanding(
   { id, document, created_at, updated_at }: BatchRow,
   boil: Boil,
@@ -51,7 +77,10 @@ export function batchStanding(
   onShelf: boolean,
   now: number,
 ): BatchSummary {
-  const { yield_ml, boil: boiled } = boil.phase === 'done' ? outcomeOf(document, boil, kitchen, now) : { yield_ml: undefined, boil: undefined }; // prettier-ignore
+  const { yield_ml, boil: boiled } =
+    boil.phase === 'done'
+      ? outcomeOf(document, boil, kitchen, now)
+      : { yield_ml: undefined, boil: undefined };
   const seals = sealsOf(boil, now);
   const [best] = byResult(boil.shows);
   return {
@@ -69,7 +98,10 @@ export function batchStanding(
     score: boil.score ?? null,
     best: best ? { show: best.show, class: best.class, result: best.result } : null,
     outcome: { yield_ml: foretelling(yield_ml), boil_min: foretelling(boiled) },
-    planned: boil.wish && boil.phase === 'cold' ? { by: boil.wish.by, at: new Date(boil.wish.at).toISOString() } : null, // prettier-ignore
+    planned:
+      boil.wish && boil.phase === 'cold'
+        ? { by: boil.wish.by, at: new Date(boil.wish.at).toISOString() }
+        : null,
     sealsDueAt: seals.phase === 'cooling' || seals.phase === 'due' ? isoOrNull(seals.dueAt) : null,
     createdAt: created_at.toISOString(),
     updatedAt: updated_at.toISOString(),
@@ -77,8 +109,12 @@ export function batchStanding(
 }
 
 /** Where both are known. */
-const foretelling = (of: { planned: Range | undefined; actual: number | undefined } | undefined): Foretelling | null =>
-  of?.planned === undefined || of.actual === undefined || of.planned.mid <= 0 ? null : { planned: of.planned, actual: of.actual }; // prettier-ignore
+const foretelling = (
+  of: { planned: Range | undefined; actual: number | undefined } | undefined,
+): Foretelling | null =>
+  of?.planned === undefined || of.actual === undefined || of.planned.mid <= 0
+    ? null
+    : { planned: of.planned, actual: of.actual };
 
 export function lastReadingOf({ readings }: Boil): BatchSummary['lastReading'] {
   const last = readings.at(-1);
@@ -87,10 +123,25 @@ export function lastReadingOf({ readings }: Boil): BatchSummary['lastReading'] {
 
 /** What a batch can be found by: its name and the notes of its log, in lower case. */
 export const batchWords = (title: string, boil: Boil): string =>
-  [title, ...boil.log.flatMap(({ event, undone }) => (event.type === 'note' && !undone ? [event.body.text] : []))].join('\n').toLowerCase(); // prettier-ignore
+  [
+    title,
+    ...boil.log.flatMap(({ event, undone }) =>
+      event.type === 'note' && !undone ? [event.body.text] : [],
+    ),
+  ]
+    .join('\n')
+    .toLowerCase();
 
-/** How the jars of every lot of a batch keep and whether their lids hold, as made and as processed. */
-export function lotStandings(document: FormulaBody, boil: Boil, kitchen: Kitchen, lots: readonly LotRow[], now: number): LotStanding[] {
+/**
+ * How the jars of every lot of a batch keep and whether their lids hold, as made and as processed.
+ */
+export function lotStandings(
+  document: FormulaBody,
+  boil: Boil,
+  kitchen: Kitchen,
+  lots: readonly LotRow[],
+  now: number,
+): LotStanding[] {
   const seals = sealsOf(boil, now);
   // Jars of one size made on one day keep alike, unless they were moved.
   const known = new Map<string, Kept>();
@@ -120,22 +171,32 @@ export function lotStandings(document: FormulaBody, boil: Boil, kitchen: Kitchen
         place: lot.place,
         keptSince: lot.kept_since?.toISOString() ?? null,
         cameFrom: lot.came_from,
-        keeping: { verdict: kept.verdict, reason: kept.reason, bestBefore: lastDay(kept, lot.made_on, moved, addMonthsTo) },
+        keeping: {
+          verdict: kept.verdict,
+          reason: kept.reason,
+          bestBefore: lastDay(kept, lot.made_on, moved, addMonthsTo),
+        },
       },
-      words: [document.title, lot.place, ...(findJar(lot.size)?.name ?? [])].join(' ').toLowerCase(),
+      words: [document.title, lot.place, ...(findJar(lot.size)?.name ?? [])]
+        .join(' ')
+        .toLowerCase(),
       lids,
       lidsOpen: open,
       lidsDueAt: isoOrNull(seals.dueAt),
     };
   });
-} // prettier-ignore
+}
 
 /** The lids of the jars of one size that are where their batch would have them. */
 function lidsOf(
   { part_fill, kept_in, size }: LotRow,
   seals: Seals,
 ): { lids: LotStanding['lids']; open: number } {
-  if (part_fill !== null || kept_in !== null || seals.phase === 'none') return { lids: 'none', open: 0 };
+  if (part_fill !== null || kept_in !== null || seals.phase === 'none')
+    return { lids: 'none', open: 0 };
   const open = jarsThatAre(seals, size, 'open').length;
-  return { lids: jarsThatAre(seals, size, 'unknown', 'again').length > 0 ? 'waiting' : 'sealed', open };
+  return {
+    lids: jarsThatAre(seals, size, 'unknown', 'again').length > 0 ? 'waiting' : 'sealed',
+    open,
+  };
 }

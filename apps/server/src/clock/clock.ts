@@ -16,6 +16,10 @@ export class SystemClock extends Clock {
 @Module({})
 export class ClockModule {
   static with(clock: Clock): DynamicModule {
-    return { module: ClockModule, providers: [{ provide: Clock, useValue: clock }], exports: [Clock] };
+    return {
+      module: ClockModule,
+      providers: [{ provide: Clock, useValue: clock }],
+      exports: [Clock],
+    };
   }
 }

@@ -1,6 +1,9 @@
 import { Sequelize, type SequelizeOptions } from 'sequelize-typescript';
 
-/** Options every connection shares: small pool, short waits, so that an absent database is noticed in seconds. */
+/**
+ * Options every connection shares: small pool, short waits, so that an absent database is noticed
+ * in seconds.
+ */
 export const connectionOptions: SequelizeOptions = {
   dialect: 'postgres',
   logging: false,
@@ -8,13 +11,17 @@ export const connectionOptions: SequelizeOptions = {
   dialectOptions: {
     connectionTimeoutMillis: 3000,
     statement_timeout: 15_000,
-    // A household's indexes are in memory, or on a disk without a head that moves; unless told, PostgreSQL reckons with a head.
+    // A household's indexes are in memory, or on a disk without a head that moves; unless told,
+    // PostgreSQL reckons with a head.
     options: '-c random_page_cost=1.1',
   },
   define: { underscored: true },
 };
 
-/** Waits for the database to answer, then hands over a connection. @throws the last error after `patience_ms` */
+/**
+ * Waits for the database to answer, then hands over a connection.
+ * @throws the last error after `patience_ms`
+ */
 export async function connect(databaseUrl: string, patience_ms = 20_000): Promise<Sequelize> {
   const sequelize = new Sequelize(databaseUrl, connectionOptions);
   const until = Date.now() + patience_ms;

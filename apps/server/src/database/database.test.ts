@@ -41,7 +41,9 @@ describe('migrations', () => {
   });
 
   test('a database that does not answer is an error after the patience given, not a hang', async () => {
-    await expect(connect('postgres://nobody:x@127.0.0.1:1/none', 400)).rejects.toThrow(/ECONNREFUSED/);
+    await expect(connect('postgres://nobody:x@127.0.0.1:1/none', 400)).rejects.toThrow(
+      /ECONNREFUSED/,
+    );
   });
 });
 
@@ -92,13 +94,23 @@ test('the demo household is added once: finished batches, one on the stove, jars
   expect(batches.filter((batch) => batch.phase === 'done' && batch.onShelf)).toHaveLength(5);
   // A butter is cooked gently, below the boil.
   for (const batch of batches.filter(({ kind }) => kind !== 'fruit-butter'))
-    expect(Math.abs((batch.lastReading?.temperature_C ?? 0) - (batch.gelTemperature_C ?? 0))).toBeLessThan(3);
+    expect(
+      Math.abs((batch.lastReading?.temperature_C ?? 0) - (batch.gelTemperature_C ?? 0)),
+    ).toBeLessThan(3);
   const lots = (await kitchen.http.get('/api/shelf').expect(200)).body as LotView[];
   expect(lots.every((lot) => lot.count > 0)).toBe(true);
-  // Full jars were processed as the table says for this altitude; part jars, opened ones and what has not sealed are in the fridge.
+  // Full jars were processed as the table says for this altitude; part jars, opened ones and what
+  // has not sealed are in the fridge.
   for (const { title, partFill, keptIn, keeping } of lots)
-    expect([title, keeping.verdict]).toEqual([title, partFill === null && keptIn === null ? 'shelf' : 'fridge']); // prettier-ignore
-  expect(lots.filter(({ seals }) => seals.state === 'due').map(({ title }) => title)).toEqual(['Blackcurrant jam']); // prettier-ignore
-  expect((await kitchen.http.get('/api/kitchens').expect(200)).body).toMatchObject([{ altitude_m: 1180 }]);
+    expect([title, keeping.verdict]).toEqual([
+      title,
+      partFill === null && keptIn === null ? 'shelf' : 'fridge',
+    ]);
+  expect(lots.filter(({ seals }) => seals.state === 'due').map(({ title }) => title)).toEqual([
+    'Blackcurrant jam',
+  ]);
+  expect((await kitchen.http.get('/api/kitchens').expect(200)).body).toMatchObject([
+    { altitude_m: 1180 },
+  ]);
   await kitchen.close();
 });

@@ -6,8 +6,9 @@ import { MIGRATIONS } from './migrations/index.js';
 const LOCK = 47_800_001;
 
 /**
- * Brings the schema up to date. Several servers may start at once: they take turns by an advisory lock, each step in
- * a transaction of its own, so that a start that dies half-way leaves whole steps.
+ * Brings the schema up to date. Several servers may start at once: they take turns by an advisory
+ * lock, each step in a transaction of its own, so that a start that dies half-way leaves whole
+ * steps.
  *
  * @returns names of the steps that ran
  */
@@ -16,7 +17,9 @@ export async function migrate(sequelize: Sequelize): Promise<string[]> {
     migrations: MIGRATIONS.map(({ name, up }) => ({
       name,
       up: () =>
-        sequelize.transaction(async (transaction) => void (await sequelize.query(up, { transaction }))),
+        sequelize.transaction(
+          async (transaction) => void (await sequelize.query(up, { transaction })),
+        ),
     })),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,

@@ -14,8 +14,8 @@ export interface Revisioned {
 }
 
 /**
- * Creates or updates a document. Sending the same document again changes nothing; sending one that was based on an
- * older revision is a conflict, answered with what is stored.
+ * Creates or updates a document. Sending the same document again changes nothing; sending one that
+ * was based on an older revision is a conflict, answered with what is stored.
  *
  * @param afterwards runs in the same transaction when something was changed
  *

@@ -9,7 +9,10 @@ const jar = (x: number, y: number, scale: number): string => `
     <path d="M32 82h34M32 90h22" stroke="#6d5a62" stroke-width="2.5"/>
   </g>`;
 
-/** Three jars on a window sill, drawn for the demo household: a picture of nothing real. @param colour of what is in them */
+/**
+ * Three jars on a window sill, drawn for the demo household: a picture of nothing real.
+ * @param colour of what is in them
+ */
 export async function drawnJars(colour: string): Promise<Buffer> {
   const { default: sharp } = await import('sharp');
   return sharp(

@@ -23,7 +23,12 @@ test('the household is invented at 1,180 m, with one batch on the stove', () => 
 });
 
 test('its gear is what the wire would take, and says which pan and thermometer are in use', () => {
-  expect(validateSync(plainToInstance(KitchenGear, DEMO_GEAR), { whitelist: true, forbidNonWhitelisted: true })).toEqual([]);
+  expect(
+    validateSync(plainToInstance(KitchenGear, DEMO_GEAR), {
+      whitelist: true,
+      forbidNonWhitelisted: true,
+    }),
+  ).toEqual([]);
   expect(DEMO_GEAR.vessels.some(({ id }) => id === DEMO_GEAR.usualPanId)).toBe(true);
   expect(DEMO_GEAR.thermometers.some(({ id }) => id === DEMO_GEAR.thermometerId)).toBe(true);
-}); // prettier-ignore
+});

@@ -1,5 +1,10 @@
 import type { KitchenGear } from '@idle-kettle/contract';
-import { STARTERS, type EventBodies, type FormulaDocument, type JarsFilled } from '@idle-kettle/core';
+import {
+  STARTERS,
+  type EventBodies,
+  type FormulaDocument,
+  type JarsFilled,
+} from '@idle-kettle/core';
 
 /** The demo household: invented people, an invented kitchen at 1,180 m, amounts of our own. */
 export const DEMO_KITCHEN = {
@@ -25,14 +30,40 @@ const BLACKCURRANT = starter('Blackcurrant jam');
 /** What stands in the kitchen of Hollow Lane. */
 export const DEMO_GEAR: KitchenGear = {
   thermometers: [
-    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e01', name: 'Long glass one', ice_C: 0.2, boiling_C: 96.1, expectedBoiling_C: 96.05, checkedAt: '2026-09-12T18:00:00.000Z' },
-    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e02', name: 'Probe', ice_C: -0.4, boiling_C: 95.5, expectedBoiling_C: 96.05, checkedAt: '2026-09-12T18:00:00.000Z' },
+    {
+      id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e01',
+      name: 'Long glass one',
+      ice_C: 0.2,
+      boiling_C: 96.1,
+      expectedBoiling_C: 96.05,
+      checkedAt: '2026-09-12T18:00:00.000Z',
+    },
+    {
+      id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e02',
+      name: 'Probe',
+      ice_C: -0.4,
+      boiling_C: 95.5,
+      expectedBoiling_C: 96.05,
+      checkedAt: '2026-09-12T18:00:00.000Z',
+    },
   ],
   thermometerId: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e01',
   vessels: [
-    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e11', name: 'Wide copper pan', kind: 'pan', capacity_l: 16, evaporation_kgPerH: 2.1 },
+    {
+      id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e11',
+      name: 'Wide copper pan',
+      kind: 'pan',
+      capacity_l: 16,
+      evaporation_kgPerH: 2.1,
+    },
     { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e12', name: 'Steel pot', kind: 'pan', capacity_l: 8 },
-    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e13', name: 'Slow cooker', kind: 'slow-cooker', capacity_l: 6, evaporation_kgPerH: 0.2 },
+    {
+      id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e13',
+      name: 'Slow cooker',
+      kind: 'slow-cooker',
+      capacity_l: 6,
+      evaporation_kgPerH: 0.2,
+    },
   ],
   usualPanId: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e11',
   burners: [
@@ -40,11 +71,26 @@ export const DEMO_GEAR: KitchenGear = {
     { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e22', name: 'Left back', kind: 'gas', power_kW: 1.8 },
   ],
   canners: [
-    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e31', name: 'Enamel canner', method: 'boiling-water', loads: [{ size: '340-g', jars: 8 }, { size: '454-g', jars: 7 }, { size: '190-ml', jars: 12 }], marks: [] },
+    {
+      id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e31',
+      name: 'Enamel canner',
+      method: 'boiling-water',
+      loads: [
+        { size: '340-g', jars: 8 },
+        { size: '454-g', jars: 7 },
+        { size: '190-ml', jars: 12 },
+      ],
+      marks: [],
+    },
   ],
   pectins: [],
-  jars: [{ size: '340-g', stock: 24 }, { size: '454-g', stock: 11 }, { size: '190-ml', stock: 18 }, { size: '125-ml', stock: 30 }],
-}; // prettier-ignore
+  jars: [
+    { size: '340-g', stock: 24 },
+    { size: '454-g', stock: 11 },
+    { size: '190-ml', stock: 18 },
+    { size: '125-ml', stock: 30 },
+  ],
+};
 
 /** Where sugar boils in it: the wide pan on the big ring. */
 export const DEMO_STOVE = {
@@ -139,7 +185,12 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
       givenTo: 'the neighbours',
       photos: [{ note: 'Clear against the window', colour: '#b3122b', daysAfter: 1 }],
       judged: { headspace: 9, jar: 10, clarity: 9, colour: 10, set: 8, flavour: 9 },
-      shown: { show: 'Hill villages’ autumn table', class: 'Clear jellies', result: 'second', daysAfter: 6 },
+      shown: {
+        show: 'Hill villages’ autumn table',
+        class: 'Clear jellies',
+        result: 'second',
+        daysAfter: 6,
+      },
     },
   },
   {

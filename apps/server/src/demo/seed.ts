@@ -39,7 +39,9 @@ const PRESSED_AFTER_MIN = 14 * 60;
 
 const FAVOURITES = ['Damson jam', 'Redcurrant jelly'];
 
-/** The demo household reads its thermometer to a tenth of a degree, and not quite alike every time. */
+/**
+ * The demo household reads its thermometer to a tenth of a degree, and not quite alike every time.
+ */
 const INSTRUMENTS: Instruments = {
   noise_K: 0.12,
   offset_K: 0.05,
@@ -49,7 +51,9 @@ const INSTRUMENTS: Instruments = {
 };
 /** A butter takes its hours, s. */
 const LONGEST_S = 10 * 3600;
-/** It looks at a cold plate so long before the end, and the pot stands off the heat meanwhile, s. */
+/**
+ * It looks at a cold plate so long before the end, and the pot stands off the heat meanwhile, s.
+ */
 const [TESTED_BEFORE_S, TESTED_S] = [150, 90];
 /** A gas flame wanders by so much. */
 const FLICKER = 0.05;
@@ -92,7 +96,8 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
   const end = batch.finished ? softened + boil.end_s / 60 : batch.minutesAgo - 0.5;
   for (const { time_s, temperature_C } of boil.readings) {
     const minute = softened + time_s / 60;
-    if (minute <= end) add('reading', minute, { temperature_C: Math.round(temperature_C * 10) / 10 });
+    if (minute <= end)
+      add('reading', minute, { temperature_C: Math.round(temperature_C * 10) / 10 });
   }
   if (!batch.finished) {
     add('note', softened + 2.5, { text: 'Skins soft, sugar dissolved' });
@@ -183,14 +188,24 @@ export async function seedDemo(app: NestExpressApplication, now: Date): Promise<
   }
   const freezer = app.get(FreezerService);
   for (const { daysAgo, ...fruit } of DEMO_FREEZER) {
-    const frozenOn = new Date(now.getTime() - daysAgo * 24 * 60 * MINUTE_MS).toISOString().slice(0, 10);
+    const frozenOn = new Date(now.getTime() - daysAgo * 24 * 60 * MINUTE_MS)
+      .toISOString()
+      .slice(0, 10);
     await freezer.save(randomUUID(), { ...fruit, frozenOn });
   }
   return true;
 }
 
-/** Its jars on the shelf: what has not sealed in the fridge, some eaten, given away or opened since. */
-async function shelve(shelf: ShelfService, batchId: string, { minutesAgo }: DemoBatch, finished: NonNullable<DemoBatch['finished']>, now: Date): Promise<void> {
+/**
+ * Its jars on the shelf: what has not sealed in the fridge, some eaten, given away or opened since.
+ */
+async function shelve(
+  shelf: ShelfService,
+  batchId: string,
+  { minutesAgo }: DemoBatch,
+  finished: NonNullable<DemoBatch['finished']>,
+  now: Date,
+): Promise<void> {
   const madeOn = new Date(now.getTime() - minutesAgo * MINUTE_MS).toISOString().slice(0, 10);
   const { jars, failed = [], eaten, givenTo, opened = false, place } = finished;
   const at = now.toISOString();
@@ -201,8 +216,25 @@ async function shelve(shelf: ShelfService, batchId: string, { minutesAgo }: Demo
     if (failed.length > 0) await put(size, failed.length, { keptIn: 'fridge' });
     if (part > 0) await put(size, 1, { partFill: part });
     if (i > 0) continue;
-    if (eaten > 0) await shelf.move(lot.id, { id: randomUUID(), change: -eaten, reason: 'eaten', at });
-    if (givenTo !== undefined) await shelf.move(lot.id, { id: randomUUID(), change: -2, reason: 'given', whom: givenTo, at }); // prettier-ignore
-    if (opened) await shelf.transfer(lot.id, { id: randomUUID(), arrivalId: randomUUID(), to: randomUUID(), count: 1, keptIn: 'opened', place: '', at }); // prettier-ignore
+    if (eaten > 0)
+      await shelf.move(lot.id, { id: randomUUID(), change: -eaten, reason: 'eaten', at });
+    if (givenTo !== undefined)
+      await shelf.move(lot.id, {
+        id: randomUUID(),
+        change: -2,
+        reason: 'given',
+        whom: givenTo,
+        at,
+      });
+    if (opened)
+      await shelf.transfer(lot.id, {
+        id: randomUUID(),
+        arrivalId: randomUUID(),
+        to: randomUUID(),
+        count: 1,
+        keptIn: 'opened',
+        place: '',
+        at,
+      });
   }
-} // prettier-ignore
+}

@@ -1,5 +1,10 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Put } from '@nestjs/common';
-import { MarkFormula, SaveDocument, type FormulaVersion, type FormulaView } from '@idle-kettle/contract';
+import {
+  MarkFormula,
+  SaveDocument,
+  type FormulaVersion,
+  type FormulaView,
+} from '@idle-kettle/contract';
 import { idPipe } from '../http/validation.js';
 import { FormulaService } from './formula.service.js';
 

@@ -61,7 +61,10 @@ export class FormulaService {
     return view(await this.find(id));
   }
 
-  /** A formula is kept to be made again, so it must be one that can be computed; a half-typed one stays with its batch. */
+  /**
+   * A formula is kept to be made again, so it must be one that can be computed; a half-typed one
+   * stays with its batch.
+   */
   async save(id: string, body: SaveDocument): Promise<FormulaView> {
     const { problems } = readFormula(body.document);
     if (problems.length > 0) {
@@ -97,8 +100,16 @@ export class FormulaService {
       document,
       savedAt: savedAt.toISOString(),
       // The version a batch was made by is the one that counted when it was laid out.
-      prizes: won.filter(({ laidOutAt }) => isBetween(Date.parse(laidOutAt), i === found.length - 1 ? 0 : savedAt.getTime(), found[i - 1]?.savedAt.getTime() ?? Infinity)).map(({ laidOutAt: _at, ...prize }) => prize),
-    })); // prettier-ignore
+      prizes: won
+        .filter(({ laidOutAt }) =>
+          isBetween(
+            Date.parse(laidOutAt),
+            i === found.length - 1 ? 0 : savedAt.getTime(),
+            found[i - 1]?.savedAt.getTime() ?? Infinity,
+          ),
+        )
+        .map(({ laidOutAt: _at, ...prize }) => prize),
+    }));
   }
 
   async mark(id: string, { favourite, archived }: MarkFormula): Promise<FormulaView> {
@@ -112,7 +123,10 @@ export class FormulaService {
     return view(formula);
   }
 
-  /** Lays in the starter set, but none whose title is there already, put away or not. @returns all formulas */
+  /**
+   * Lays in the starter set, but none whose title is there already, put away or not.
+   * @returns all formulas
+   */
   async layInStarters(): Promise<FormulaView[]> {
     const titles = new Set((await this.list()).map(({ document }) => document.title));
     for (const document of STARTERS)

@@ -10,11 +10,15 @@ beforeAll(async () => {
 });
 afterAll(() => kitchen.close());
 
-const paths = (body: unknown): string[] => ((body as ProblemBody).errors ?? []).map((error) => error.path);
+const paths = (body: unknown): string[] =>
+  ((body as ProblemBody).errors ?? []).map((error) => error.path);
 
 test('kept, listed, changed, taken out', async () => {
   const id = randomUUID();
-  await kitchen.http.put(`/api/formulas/${id}`).send({ document: damsonJam(), revision: 0 }).expect(200);
+  await kitchen.http
+    .put(`/api/formulas/${id}`)
+    .send({ document: damsonJam(), revision: 0 })
+    .expect(200);
   expect((await kitchen.http.get('/api/formulas').expect(200)).body).toHaveLength(1);
   await kitchen.http.get(`/api/formulas/${id}`).expect(200);
   await kitchen.http.delete(`/api/formulas/${id}`).expect(204);
@@ -28,13 +32,20 @@ test('every saving is a version that can be read again; marks change none of the
   await save('First', 0).expect(200);
   await save('First', 1).expect(200);
   await save('Second', 1).expect(200);
-  const versions = async () => (await kitchen.http.get(`/api/formulas/${id}/versions`).expect(200)).body as FormulaVersion[]; // prettier-ignore
+  const versions = async () =>
+    (await kitchen.http.get(`/api/formulas/${id}/versions`).expect(200)).body as FormulaVersion[];
   expect((await versions()).map((each) => [each.revision, each.document.title])).toEqual([
     [2, 'Second'],
     [1, 'First'],
   ]);
-  await kitchen.http.patch(`/api/formulas/${id}`).send({ favourite: true, archived: true }).expect(200);
-  const { body } = await kitchen.http.patch(`/api/formulas/${id}`).send({ archived: false }).expect(200);
+  await kitchen.http
+    .patch(`/api/formulas/${id}`)
+    .send({ favourite: true, archived: true })
+    .expect(200);
+  const { body } = await kitchen.http
+    .patch(`/api/formulas/${id}`)
+    .send({ archived: false })
+    .expect(200);
   expect(body).toMatchObject({ favourite: true, archivedAt: null, revision: 2 });
   expect(await versions()).toHaveLength(2);
   await kitchen.http.delete(`/api/formulas/${id}`).expect(204);
@@ -42,7 +53,8 @@ test('every saving is a version that can be read again; marks change none of the
 });
 
 test('the starter set is laid in once, and what was renamed or put away does not come back over it', async () => {
-  const lay = async () => (await kitchen.http.post('/api/formulas/starters').expect(200)).body as FormulaView[]; // prettier-ignore
+  const lay = async () =>
+    (await kitchen.http.post('/api/formulas/starters').expect(200)).body as FormulaView[];
   const first = await lay();
   expect(first).toHaveLength(STARTERS.length);
   await kitchen.http.patch(`/api/formulas/${first[0]?.id}`).send({ archived: true }).expect(200);
@@ -73,18 +85,34 @@ test('one that cannot be computed is refused with every problem by its path', as
 
 test('a prize stands at the version its batch was made by, and goes when the entry is taken back', async () => {
   const id = randomUUID();
-  const save = (title: string, revision: number) => kitchen.http.put(`/api/formulas/${id}`).send({ document: damsonJam({ title }), revision }).expect(200); // prettier-ignore
+  const save = (title: string, revision: number) =>
+    kitchen.http
+      .put(`/api/formulas/${id}`)
+      .send({ document: damsonJam({ title }), revision })
+      .expect(200);
   const batch = async (): Promise<string> => {
     const batchId = randomUUID();
-    await kitchen.http.put(`/api/batches/${batchId}`).send({ document: damsonJam(), revision: 0, formulaId: id }).expect(200); // prettier-ignore
+    await kitchen.http
+      .put(`/api/batches/${batchId}`)
+      .send({ document: damsonJam(), revision: 0, formulaId: id })
+      .expect(200);
     return batchId;
   };
   const log = (batchId: string, event: object) =>
-    kitchen.http.post(`/api/batches/${batchId}/events`).send({ events: [{ at: new Date().toISOString(), device: 'bench', ...event }] }).expect(200); // prettier-ignore
+    kitchen.http
+      .post(`/api/batches/${batchId}/events`)
+      .send({ events: [{ at: new Date().toISOString(), device: 'bench', ...event }] })
+      .expect(200);
   const shown = (batchId: string, result: string, show: string, event = randomUUID()) =>
-    log(batchId, { id: event, type: 'shown', body: { show, class: 'Jams', on: '2026-11-07', result } });
+    log(batchId, {
+      id: event,
+      type: 'shown',
+      body: { show, class: 'Jams', on: '2026-11-07', result },
+    });
   const prizes = async (): Promise<string[][]> =>
-    ((await kitchen.http.get(`/api/formulas/${id}/versions`).expect(200)).body as FormulaVersion[]).map((version) => version.prizes.map(({ result, show }) => `${result}, ${show}`)); // prettier-ignore
+    (
+      (await kitchen.http.get(`/api/formulas/${id}/versions`).expect(200)).body as FormulaVersion[]
+    ).map((version) => version.prizes.map(({ result, show }) => `${result}, ${show}`));
 
   await save('As it was', 0);
   const early = await batch();

@@ -6,7 +6,13 @@ import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
 import { FrozenFruit } from './frozen-fruit.model.js';
 
-const view = ({ id, ingredient, mass_kg, note, frozenOn }: FrozenFruit): FrozenFruitView => ({ id, ingredient, mass_kg, note, frozenOn }); // prettier-ignore
+const view = ({ id, ingredient, mass_kg, note, frozenOn }: FrozenFruit): FrozenFruitView => ({
+  id,
+  ingredient,
+  mass_kg,
+  note,
+  frozenOn,
+});
 
 /** Fruit that waits in the freezer. */
 @Injectable()
@@ -18,7 +24,13 @@ export class FreezerService {
 
   /** What has waited longest comes first. */
   async list(): Promise<FrozenFruitView[]> {
-    const found = await this.fruit.findAll({ where: { householdId: await this.households.current() }, order: [['frozenOn', 'ASC'], ['id', 'ASC']] }); // prettier-ignore
+    const found = await this.fruit.findAll({
+      where: { householdId: await this.households.current() },
+      order: [
+        ['frozenOn', 'ASC'],
+        ['id', 'ASC'],
+      ],
+    });
     return found.map(view);
   }
 
@@ -29,13 +41,18 @@ export class FreezerService {
         errors: [{ path: 'ingredient', message: 'write the id of a fruit, such as "quince"' }],
       });
     const householdId = await this.households.current();
-    const [row, isNew] = await this.fruit.findOrCreate({ where: { id }, defaults: { id, householdId, ...body } }); // prettier-ignore
+    const [row, isNew] = await this.fruit.findOrCreate({
+      where: { id },
+      defaults: { id, householdId, ...body },
+    });
     if (row.householdId !== householdId) throw notFound('frozen fruit');
     return view(isNew ? row : await row.update({ ...body }));
   }
 
   async remove(id: string): Promise<void> {
-    const gone = await this.fruit.destroy({ where: { id, householdId: await this.households.current() } });
+    const gone = await this.fruit.destroy({
+      where: { id, householdId: await this.households.current() },
+    });
     if (gone === 0) throw notFound('frozen fruit');
   }
 }

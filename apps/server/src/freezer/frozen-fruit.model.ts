@@ -2,7 +2,10 @@ import type { InferAttributes, InferCreationAttributes } from 'sequelize';
 import { Column, DataType, Model, PrimaryKey, Table } from 'sequelize-typescript';
 
 @Table({ tableName: 'frozen_fruit', timestamps: false })
-export class FrozenFruit extends Model<InferAttributes<FrozenFruit>, InferCreationAttributes<FrozenFruit>> {
+export class FrozenFruit extends Model<
+  InferAttributes<FrozenFruit>,
+  InferCreationAttributes<FrozenFruit>
+> {
   @PrimaryKey
   @Column(DataType.UUID)
   declare id: string;

@@ -1,6 +1,14 @@
 import { format } from 'date-fns/format';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { findJar, formatTemperature, formatVolume, ingredientTexts, SET_WORDS, type BatchOutcome, type UnitSystem } from '@idle-kettle/core'; // prettier-ignore
+import {
+  findJar,
+  formatTemperature,
+  formatVolume,
+  ingredientTexts,
+  SET_WORDS,
+  type BatchOutcome,
+  type UnitSystem,
+} from '@idle-kettle/core';
 import type { FormulaBody, LotView, TemperatureUnit } from '@idle-kettle/contract';
 
 /** A batch as the book tells it. */
@@ -30,7 +38,13 @@ const NOTHING = '–';
 const MOST_TOGETHER = 20;
 /** Letters the other file of the face has: Latin beyond the west. */
 const OTHERS = /[\u0100-\u024f\u1e00-\u1eff]+/g;
-const THIN = { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => LINE, paddingLeft: () => 0, paddingRight: () => 10 }; // prettier-ignore
+const THIN = {
+  hLineWidth: () => 0.5,
+  vLineWidth: () => 0,
+  hLineColor: () => LINE,
+  paddingLeft: () => 0,
+  paddingRight: () => 10,
+};
 
 /** A text in runs of one face file each. */
 export function inRuns(text: string): { text: string; font?: 'Others' }[] {
@@ -46,7 +60,8 @@ export function inRuns(text: string): { text: string; font?: 'Others' }[] {
 
 const words = (text: string, more: object = {}): Content => ({ text: inRuns(text), ...more });
 const day = (iso: string | Date): string => format(new Date(iso), 'd MMM yyyy');
-const jarName = (size: string, count: number): string => findJar(size)?.name[count === 1 ? 0 : 1] ?? size;
+const jarName = (size: string, count: number): string =>
+  findJar(size)?.name[count === 1 ? 0 : 1] ?? size;
 const kindName = (kind: string): string => kind.replace('-', ' ');
 
 function shelf(lots: readonly LotView[]): Content[] {
@@ -56,28 +71,61 @@ function shelf(lots: readonly LotView[]): Content[] {
     words(`${count} × ${jarName(size, count)}`),
     words(keptIn ?? (place === '' ? NOTHING : place)),
     words(day(madeOn)),
-    words(keeping.verdict === 'stop' ? 'do not keep' : keeping.verdict), // prettier-ignore
+    words(keeping.verdict === 'stop' ? 'do not keep' : keeping.verdict),
     words(keeping.bestBefore === null ? NOTHING : day(keeping.bestBefore)),
   ]);
-  const head = ['what', 'jars', 'where', 'made', 'keeps', 'best before'].map((text) => ({ text, color: SOFT, fontSize: 9 })); // prettier-ignore
-  return [{ table: { headerRows: 1, widths: ['*', 'auto', 'auto', 'auto', 'auto', 'auto'], body: [head, ...rows] }, layout: THIN }]; // prettier-ignore
+  const head = ['what', 'jars', 'where', 'made', 'keeps', 'best before'].map((text) => ({
+    text,
+    color: SOFT,
+    fontSize: 9,
+  }));
+  return [
+    {
+      table: {
+        headerRows: 1,
+        widths: ['*', 'auto', 'auto', 'auto', 'auto', 'auto'],
+        body: [head, ...rows],
+      },
+      layout: THIN,
+    },
+  ];
 }
 
 const span = (low: string, high: string): string => (low === high ? high : `${low} to ${high}`);
 const minutes = (value: number): string => `${Math.round(value)} min`;
 
 /** What was planned and what happened, line by line; what neither is known of is left out. */
-export function bookRows({ stop, boil, yield_ml, seals }: BatchOutcome, { units, temperatureUnit }: Pick<Book, 'units' | 'temperatureUnit'>): [string, string, string][] {
-  const degrees = (value: number | undefined): string => (value === undefined ? NOTHING : formatTemperature(value, temperatureUnit));
+export function bookRows(
+  { stop, boil, yield_ml, seals }: BatchOutcome,
+  { units, temperatureUnit }: Pick<Book, 'units' | 'temperatureUnit'>,
+): [string, string, string][] {
+  const degrees = (value: number | undefined): string =>
+    value === undefined ? NOTHING : formatTemperature(value, temperatureUnit);
   const volume = (value: number): string => formatVolume(value, units);
   const rows: [string, string, string][] = [
     ['stopped at', degrees(stop.planned_C), degrees(stop.actual_C)],
-    ['at the boil', boil.planned ? span(minutes(boil.planned.low), minutes(boil.planned.high)) : NOTHING, boil.actual === undefined ? NOTHING : minutes(boil.actual)],
-    ['in jars', yield_ml.planned ? span(volume(yield_ml.planned.low), volume(yield_ml.planned.high)) : NOTHING, yield_ml.actual === undefined ? NOTHING : volume(yield_ml.actual)],
-    ['sealed', seals.jars === 0 ? NOTHING : `all ${seals.jars}`, seals.sealed + seals.failed === 0 ? NOTHING : `${seals.sealed}${seals.failed > 0 ? `, ${seals.failed} not` : ''}`],
+    [
+      'at the boil',
+      boil.planned ? span(minutes(boil.planned.low), minutes(boil.planned.high)) : NOTHING,
+      boil.actual === undefined ? NOTHING : minutes(boil.actual),
+    ],
+    [
+      'in jars',
+      yield_ml.planned
+        ? span(volume(yield_ml.planned.low), volume(yield_ml.planned.high))
+        : NOTHING,
+      yield_ml.actual === undefined ? NOTHING : volume(yield_ml.actual),
+    ],
+    [
+      'sealed',
+      seals.jars === 0 ? NOTHING : `all ${seals.jars}`,
+      seals.sealed + seals.failed === 0
+        ? NOTHING
+        : `${seals.sealed}${seals.failed > 0 ? `, ${seals.failed} not` : ''}`,
+    ],
   ];
   return rows.filter(([, planned, happened]) => planned !== NOTHING || happened !== NOTHING);
-} // prettier-ignore
+}
 
 function batch({ document, on, outcome }: BookBatch, book: Book): Content {
   const { tests, notes, score, shows } = outcome;
@@ -87,23 +135,43 @@ function batch({ document, on, outcome }: BookBatch, book: Book): Content {
     ...(score ? [`opened: set ${SET_WORDS[score.set + 2] ?? ''}, taste ${score.taste} of 5`] : []),
     ...shows.map(({ show, class: of, result }) => `${show}, ${of}: ${result}`),
   ];
-  const rows = bookRows(outcome, book).map((row) => row.map((text, i) => words(text, i === 0 ? { color: SOFT } : {})));
+  const rows = bookRows(outcome, book).map((row) =>
+    row.map((text, i) => words(text, i === 0 ? { color: SOFT } : {})),
+  );
   const head = ['', 'planned', 'happened'].map((text) => ({ text, color: SOFT, fontSize: 9 }));
   return {
     margin: [0, 14, 0, 0],
     unbreakable: said.length < MOST_TOGETHER,
     stack: [
-      { stack: [words(document.title === '' ? 'Unnamed batch' : document.title, { style: 'title' }), words(`${kindName(document.kind)}, ${day(on)}`, { color: SOFT, margin: [0, 0, 0, 4] })] },
+      {
+        stack: [
+          words(document.title === '' ? 'Unnamed batch' : document.title, { style: 'title' }),
+          words(`${kindName(document.kind)}, ${day(on)}`, { color: SOFT, margin: [0, 0, 0, 4] }),
+        ],
+      },
       {
         columnGap: 24,
         columns: [
           { width: '42%', ul: ingredientTexts(document).map((text) => words(text)) },
-          { width: '*', stack: [...(rows.length > 0 ? [{ table: { widths: ['auto', '*', 'auto'], body: [head, ...rows] }, layout: THIN }] : []), ...said.map((text) => words(text, { margin: [0, 3, 0, 0] }))] },
+          {
+            width: '*',
+            stack: [
+              ...(rows.length > 0
+                ? [
+                    {
+                      table: { widths: ['auto', '*', 'auto'], body: [head, ...rows] },
+                      layout: THIN,
+                    },
+                  ]
+                : []),
+              ...said.map((text) => words(text, { margin: [0, 3, 0, 0] })),
+            ],
+          },
         ],
       },
     ],
   };
-} // prettier-ignore
+}
 
 /** The household's book: what is on the shelf, and every batch as it went. */
 export function bookPages(book: Book): TDocumentDefinitions {
@@ -112,11 +180,24 @@ export function bookPages(book: Book): TDocumentDefinitions {
     pageSize: book.units === 'us' ? 'LETTER' : 'A4',
     pageMargins: [48, 52, 48, 52],
     defaultStyle: { font: 'Text', fontSize: 10, color: INK },
-    styles: { head: { font: 'Display', fontSize: 22, bold: false }, part: { font: 'Display', fontSize: 16, margin: [0, 18, 0, 6] }, title: { font: 'Display', fontSize: 13 } }, // prettier-ignore
-    footer: (page, of) => ({ text: `${page} of ${of}`, alignment: 'center', color: SOFT, fontSize: 9, margin: [0, 16, 0, 0] }), // prettier-ignore
+    styles: {
+      head: { font: 'Display', fontSize: 22, bold: false },
+      part: { font: 'Display', fontSize: 16, margin: [0, 18, 0, 6] },
+      title: { font: 'Display', fontSize: 13 },
+    },
+    footer: (page, of) => ({
+      text: `${page} of ${of}`,
+      alignment: 'center',
+      color: SOFT,
+      fontSize: 9,
+      margin: [0, 16, 0, 0],
+    }),
     content: [
       words('The household’s book', { style: 'head' }),
-      words(`written ${day(book.on)}. Not tested recipes: your extension service or food authority has the last word.`, { color: SOFT }), // prettier-ignore
+      words(
+        `written ${day(book.on)}. Not tested recipes: your extension service or food authority has the last word.`,
+        { color: SOFT },
+      ),
       words('On the shelf', { style: 'part' }),
       ...shelf(book.lots),
       words('Batches', { style: 'part' }),

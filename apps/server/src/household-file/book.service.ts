@@ -20,10 +20,17 @@ const BATCHES = `
 const AT_ONCE = 25;
 
 const { resolve } = createRequire(import.meta.url);
-const face = (family: string, file: string): string => resolve(`@fontsource/${family}/files/${family}-${file}.woff`); // prettier-ignore
-const one = (family: string, file: string) => ({ normal: face(family, file), bold: face(family, file) });
+const face = (family: string, file: string): string =>
+  resolve(`@fontsource/${family}/files/${family}-${file}.woff`);
+const one = (family: string, file: string) => ({
+  normal: face(family, file),
+  bold: face(family, file),
+});
 
-/** The printer, fetched with the first book: most starts of the server see none. Nothing but the faces is read, whatever a note says. */
+/**
+ * The printer, fetched with the first book: most starts of the server see none. Nothing but the
+ * faces is read, whatever a note says.
+ */
 async function printer(): Promise<typeof pdfmake> {
   const { default: made } = await import('pdfmake');
   made.setFonts({
@@ -55,10 +62,14 @@ export class BookService {
     const on = this.clock.now();
     const lots: LotView[] = [];
     for await (const lot of this.shelf.everyLot()) lots.push(lot);
-    const rows = await this.sequelize.query<{ id: string; document: FormulaBody; created_at: Date }>(BATCHES, {
+    const rows = await this.sequelize.query<{
+      id: string;
+      document: FormulaBody;
+      created_at: Date;
+    }>(BATCHES, {
       replacements: { householdId: await this.households.current(), year: year ?? null },
       type: QueryTypes.SELECT,
-    }); // prettier-ignore
+    });
     const batches: BookBatch[] = [];
     for (let i = 0; i < rows.length; i += AT_ONCE) {
       const some = rows.slice(i, i + AT_ONCE);
@@ -67,9 +78,23 @@ export class BookService {
         const boil = boils.get(id);
         if (!boil) continue;
         const at = boil.endedAt ?? boil.startedAt;
-        batches.push({ document, on: at === undefined ? created_at : new Date(at), outcome: outcomeOf(document, boil, place, on.getTime()) }); // prettier-ignore
+        batches.push({
+          document,
+          on: at === undefined ? created_at : new Date(at),
+          outcome: outcomeOf(document, boil, place, on.getTime()),
+        });
       }
     }
-    return (await printer()).createPdf(bookPages({ on, units: kitchen?.units ?? 'metric', temperatureUnit: kitchen?.temperatureUnit ?? 'C', lots, batches })).getBuffer(); // prettier-ignore
+    return (await printer())
+      .createPdf(
+        bookPages({
+          on,
+          units: kitchen?.units ?? 'metric',
+          temperatureUnit: kitchen?.temperatureUnit ?? 'C',
+          lots,
+          batches,
+        }),
+      )
+      .getBuffer();
   }
 }

@@ -6,7 +6,16 @@ import { validateSync } from 'class-validator';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { findJar } from '@idle-kettle/core';
-import { flattenErrors, HOUSEHOLD_PARTS, HouseholdFrame, type BroughtIn, type FieldProblem, type FormulaBody, type HouseholdFile, type HouseholdPart } from '@idle-kettle/contract'; // prettier-ignore
+import {
+  flattenErrors,
+  HOUSEHOLD_PARTS,
+  HouseholdFrame,
+  type BroughtIn,
+  type FieldProblem,
+  type FormulaBody,
+  type HouseholdFile,
+  type HouseholdPart,
+} from '@idle-kettle/contract';
 import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { ProblemException } from '../http/problem.filter.js';
@@ -17,7 +26,9 @@ const MOST_NAMED = 50;
 const PARTS = Object.keys(HOUSEHOLD_PARTS) as HouseholdPart[];
 const RULES = { whitelist: true, forbidNonWhitelisted: true };
 
-/** How a part is put in; `:rows` is its list as JSON. Rows that are there already stay as they are. */
+/**
+ * How a part is put in; `:rows` is its list as JSON. Rows that are there already stay as they are.
+ */
 const PUT: Readonly<Record<HouseholdPart | 'versions' | 'events', string>> = {
   kitchens: `INSERT INTO kitchens (id, household_id, name, altitude_m, boiling_point_c, boiling_point_measured_at, pressure_kpa, pressure_read_at, southern, gear, units, temperature_unit, used_at, updated_at)
     SELECT id, :householdId, name, altitude_m, "boilingPoint_C", "boilingPointMeasuredAt", "pressure_kPa", "pressureReadAt", coalesce(southern, false),
@@ -47,10 +58,19 @@ const PUT: Readonly<Record<HouseholdPart | 'versions' | 'events', string>> = {
   photos: `INSERT INTO batch_photos (id, household_id, batch_id, note, taken_at, width, height, image, small)
     SELECT id, :householdId, "batchId", note, at, width, height, decode(image, 'base64'), decode(small, 'base64')
     FROM jsonb_to_recordset(:rows) AS row (id uuid, "batchId" uuid, note text, at timestamptz, width int, height int, image text, small text)`,
-}; // prettier-ignore
+};
 
 /** Where a part is kept, to see whether an id is somebody else's. */
-const TABLES: Readonly<Record<HouseholdPart, string>> = { kitchens: 'kitchens', preparedWeights: 'prepared_weights', formulas: 'formulas', batches: 'batches', lots: 'shelf_lots', moves: 'shelf_moves', frozenFruit: 'frozen_fruit', photos: 'batch_photos' }; // prettier-ignore
+const TABLES: Readonly<Record<HouseholdPart, string>> = {
+  kitchens: 'kitchens',
+  preparedWeights: 'prepared_weights',
+  formulas: 'formulas',
+  batches: 'batches',
+  lots: 'shelf_lots',
+  moves: 'shelf_moves',
+  frozenFruit: 'frozen_fruit',
+  photos: 'batch_photos',
+};
 
 /** A kitchen that was made by itself and never touched gives way to those of the file. */
 const UNTOUCHED = `DELETE FROM kitchens WHERE household_id = :householdId AND altitude_m IS NULL AND boiling_point_c IS NULL
@@ -74,12 +94,23 @@ export class BringInService {
     const attestationsLeftOut = withoutAttestations(file);
     const pictures = await picturesOf(file);
     const householdId = await this.households.current();
-    const added = Object.fromEntries([...PARTS, 'events'].map((part) => [part, 0])) as Record<HouseholdPart | 'events', number>;
+    const added = Object.fromEntries([...PARTS, 'events'].map((part) => [part, 0])) as Record<
+      HouseholdPart | 'events',
+      number
+    >;
     const already = { ...added };
     await this.sequelize.transaction(async (transaction) => {
-      const put = async (what: keyof typeof PUT, rows: readonly object[], more: object = {}): Promise<number> => {
+      const put = async (
+        what: keyof typeof PUT,
+        rows: readonly object[],
+        more: object = {},
+      ): Promise<number> => {
         if (rows.length === 0) return 0;
-        const [, count] = (await this.sequelize.query(`${PUT[what]} ON CONFLICT DO NOTHING`, { replacements: { householdId, rows: JSON.stringify(rows), ...more }, type: QueryTypes.INSERT, transaction })) as [unknown, number];
+        const [, count] = (await this.sequelize.query(`${PUT[what]} ON CONFLICT DO NOTHING`, {
+          replacements: { householdId, rows: JSON.stringify(rows), ...more },
+          type: QueryTypes.INSERT,
+          transaction,
+        })) as [unknown, number];
         return count;
       };
       for (const part of PARTS) {
@@ -91,7 +122,10 @@ export class BringInService {
           already.photos = rows.length - added.photos;
           continue;
         }
-        added[part] = await put(part, part === 'batches' ? file.batches.map(({ events: _events, ...batch }) => batch) : rows);
+        added[part] = await put(
+          part,
+          part === 'batches' ? file.batches.map(({ events: _events, ...batch }) => batch) : rows,
+        );
         already[part] = rows.length - added[part];
         if (part === 'formulas') await put('versions', rows);
         if (part === 'batches')
@@ -102,29 +136,68 @@ export class BringInService {
           }
       }
       if (added.kitchens > 0)
-        await this.sequelize.query(UNTOUCHED, { replacements: { householdId, ids: file.kitchens.map(({ id }) => id) }, type: QueryTypes.DELETE, transaction });
-      const below = await this.sequelize.query<{ id: string }>(BELOW_NOTHING, { replacements: { householdId }, type: QueryTypes.SELECT, transaction });
-      if (below[0]) throw mend([{ path: 'moves', message: `more jars leave the lot ${below[0].id} than were put there` }]);
+        await this.sequelize.query(UNTOUCHED, {
+          replacements: { householdId, ids: file.kitchens.map(({ id }) => id) },
+          type: QueryTypes.DELETE,
+          transaction,
+        });
+      const below = await this.sequelize.query<{ id: string }>(BELOW_NOTHING, {
+        replacements: { householdId },
+        type: QueryTypes.SELECT,
+        transaction,
+      });
+      if (below[0])
+        throw mend([
+          { path: 'moves', message: `more jars leave the lot ${below[0].id} than were put there` },
+        ]);
     });
     return { added, already, attestationsLeftOut };
   }
 
   /** An id that another household uses is not ours to add to. */
-  private async refuseStrangers(part: HouseholdPart, rows: readonly { readonly id: string }[], householdId: string, transaction: Transaction): Promise<void> {
+  private async refuseStrangers(
+    part: HouseholdPart,
+    rows: readonly { readonly id: string }[],
+    householdId: string,
+    transaction: Transaction,
+  ): Promise<void> {
     const ids = rows.map(({ id }) => id);
     if (ids.length === 0) return;
-    const found = await this.sequelize.query<{ id: string }>(`SELECT id FROM ${TABLES[part]} WHERE id = ANY(SELECT jsonb_array_elements_text(:ids)::uuid) AND household_id <> :householdId`, { replacements: { householdId, ids: JSON.stringify(ids) }, type: QueryTypes.SELECT, transaction });
-    if (found.length > 0) throw mend(found.slice(0, MOST_NAMED).map(({ id }) => ({ path: `${part}[${ids.indexOf(id)}].id`, message: 'this id stands for something of another household' })));
+    const found = await this.sequelize.query<{ id: string }>(
+      `SELECT id FROM ${TABLES[part]} WHERE id = ANY(SELECT jsonb_array_elements_text(:ids)::uuid) AND household_id <> :householdId`,
+      {
+        replacements: { householdId, ids: JSON.stringify(ids) },
+        type: QueryTypes.SELECT,
+        transaction,
+      },
+    );
+    if (found.length > 0)
+      throw mend(
+        found.slice(0, MOST_NAMED).map(({ id }) => ({
+          path: `${part}[${ids.indexOf(id)}].id`,
+          message: 'this id stands for something of another household',
+        })),
+      );
   }
-} // prettier-ignore
+}
 
 const mend = (errors: readonly FieldProblem[]): ProblemException =>
-  new ProblemException(400, `${errors.length} ${errors.length === 1 ? 'thing needs' : 'things need'} mending; nothing was taken in`, { errors }); // prettier-ignore
+  new ProblemException(
+    400,
+    `${errors.length} ${errors.length === 1 ? 'thing needs' : 'things need'} mending; nothing was taken in`,
+    { errors },
+  );
 
-/** The file with every part checked by the contract's rules, a breath between one row and the next. */
+/**
+ * The file with every part checked by the contract's rules, a breath between one row and the next.
+ */
 async function checked(given: unknown, now: Date): Promise<HouseholdFile> {
-  const file = (typeof given === 'object' && given !== null && !Array.isArray(given) ? given : {}) as Record<string, unknown>; // prettier-ignore
-  const errors = flattenErrors(validateSync(plainToInstance(HouseholdFrame, { format: file.format, version: file.version }))); // prettier-ignore
+  const file = (
+    typeof given === 'object' && given !== null && !Array.isArray(given) ? given : {}
+  ) as Record<string, unknown>;
+  const errors = flattenErrors(
+    validateSync(plainToInstance(HouseholdFrame, { format: file.format, version: file.version })),
+  );
   if (errors.length > 0) throw mend(errors);
   const made: Partial<Record<HouseholdPart, object[]>> = {};
   for (const part of PARTS) {
@@ -136,8 +209,16 @@ async function checked(given: unknown, now: Date): Promise<HouseholdFile> {
     made[part] = [];
     for (const [i, row] of (rows as unknown[]).entries()) {
       if (errors.length >= MOST_NAMED) break;
-      const instance = plainToInstance(HOUSEHOLD_PARTS[part] as new () => object, typeof row === 'object' && row !== null ? row : {}); // prettier-ignore
-      errors.push(...flattenErrors(validateSync(instance, RULES)).map(({ path, message }) => ({ path: `${part}[${i}].${path}`, message }))); // prettier-ignore
+      const instance = plainToInstance(
+        HOUSEHOLD_PARTS[part] as new () => object,
+        typeof row === 'object' && row !== null ? row : {},
+      );
+      errors.push(
+        ...flattenErrors(validateSync(instance, RULES)).map(({ path, message }) => ({
+          path: `${part}[${i}].${path}`,
+          message,
+        })),
+      );
       // As plain data again: what the rules were hung on is done with.
       made[part].push(instance);
       await setImmediate();
@@ -156,15 +237,31 @@ function misplaced({ batches, lots, moves, photos }: HouseholdFile, now: Date): 
   const tomorrow = new Date(now.getTime() + 86_400_000).toISOString();
   return [
     ...lots.flatMap(({ batchId, cameFrom, size, madeOn }, i) => [
-      ...(batchIds.has(batchId) ? [] : [{ path: `lots[${i}].batchId`, message: 'there is no such batch in the file' }]),
-      ...(cameFrom == null || lotIds.has(cameFrom) ? [] : [{ path: `lots[${i}].cameFrom`, message: 'there is no such lot in the file' }]),
-      ...(findJar(size) ? [] : [{ path: `lots[${i}].size`, message: `"${size}" is not a known jar size` }]),
-      ...(madeOn <= tomorrow ? [] : [{ path: `lots[${i}].madeOn`, message: 'jars are not made in the future' }]),
+      ...(batchIds.has(batchId)
+        ? []
+        : [{ path: `lots[${i}].batchId`, message: 'there is no such batch in the file' }]),
+      ...(cameFrom == null || lotIds.has(cameFrom)
+        ? []
+        : [{ path: `lots[${i}].cameFrom`, message: 'there is no such lot in the file' }]),
+      ...(findJar(size)
+        ? []
+        : [{ path: `lots[${i}].size`, message: `"${size}" is not a known jar size` }]),
+      ...(madeOn <= tomorrow
+        ? []
+        : [{ path: `lots[${i}].madeOn`, message: 'jars are not made in the future' }]),
     ]),
-    ...moves.flatMap(({ lotId }, i) => (lotIds.has(lotId) ? [] : [{ path: `moves[${i}].lotId`, message: 'there is no such lot in the file' }])),
-    ...photos.flatMap(({ batchId }, i) => (batchIds.has(batchId) ? [] : [{ path: `photos[${i}].batchId`, message: 'there is no such batch in the file' }])),
+    ...moves.flatMap(({ lotId }, i) =>
+      lotIds.has(lotId)
+        ? []
+        : [{ path: `moves[${i}].lotId`, message: 'there is no such lot in the file' }],
+    ),
+    ...photos.flatMap(({ batchId }, i) =>
+      batchIds.has(batchId)
+        ? []
+        : [{ path: `photos[${i}].batchId`, message: 'there is no such batch in the file' }],
+    ),
   ];
-} // prettier-ignore
+}
 
 /** The photos of a file as they are kept, each looked at as one that was just taken is. */
 async function picturesOf({ photos }: HouseholdFile): Promise<object[]> {
@@ -173,14 +270,20 @@ async function picturesOf({ photos }: HouseholdFile): Promise<object[]> {
   for (const [i, { image: text, ...photo }] of photos.entries())
     try {
       const { image, small, width, height } = await developed(Buffer.from(text, 'base64'));
-      pictures.push({ ...photo, width, height, image: image.toString('base64'), small: small.toString('base64') });
+      pictures.push({
+        ...photo,
+        width,
+        height,
+        image: image.toString('base64'),
+        small: small.toString('base64'),
+      });
     } catch (error) {
       if (!(error instanceof ProblemException)) throw error;
       errors.push({ path: `photos[${i}].image`, message: error.detail });
     }
   if (errors.length > 0) throw mend(errors.slice(0, MOST_NAMED));
   return pictures;
-} // prettier-ignore
+}
 
 /** What another attested is not ours to say. @returns how many were taken away */
 function withoutAttestations({ formulas, batches }: HouseholdFile): number {

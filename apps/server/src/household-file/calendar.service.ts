@@ -16,7 +16,10 @@ export class CalendarService {
     private readonly batches: BatchService,
   ) {}
 
-  /** Jars by the last day at their best, lids to be pressed, and batches that are planned. @returns iCalendar, RFC 5545 */
+  /**
+   * Jars by the last day at their best, lids to be pressed, and batches that are planned.
+   * @returns iCalendar, RFC 5545
+   */
   async ics(): Promise<string> {
     const { default: ical } = await import('ical-generator');
     const calendar = ical({ name: 'Idle Kettle', prodId: '//idle-kettle//household//EN' });

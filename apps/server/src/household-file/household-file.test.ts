@@ -1,12 +1,33 @@
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
-import type { BroughtIn, FormulaBody, HouseholdFile, KitchenView, LotView, ProblemBody, ShelfOverview } from '@idle-kettle/contract'; // prettier-ignore
+import type {
+  BroughtIn,
+  FormulaBody,
+  HouseholdFile,
+  KitchenView,
+  LotView,
+  ProblemBody,
+  ShelfOverview,
+} from '@idle-kettle/contract';
 import { seeded, STARTERS } from '@idle-kettle/core';
 import { damsonJam, newBatch, startTestApp, type TestApp } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 
-/** What the other machine must say as this one does: jars by lot with how they keep, the year, the logbook, the story of the jars. */
-const SAID = ['/api/shelf', '/api/shelf/overview?today=2026-11-25', '/api/shelf/year', '/api/batches?limit=100', '/api/shelf/moves', '/api/freezer', '/api/kitchens', '/api/lessons', '/api/formulas']; // prettier-ignore
+/**
+ * What the other machine must say as this one does: jars by lot with how they keep, the year, the
+ * logbook, the story of the jars.
+ */
+const SAID = [
+  '/api/shelf',
+  '/api/shelf/overview?today=2026-11-25',
+  '/api/shelf/year',
+  '/api/batches?limit=100',
+  '/api/shelf/moves',
+  '/api/freezer',
+  '/api/kitchens',
+  '/api/lessons',
+  '/api/formulas',
+];
 
 /** The machine in use: first at home, then elsewhere. A server is one to a process. */
 let home: TestApp;
@@ -22,36 +43,61 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(() => home.close());
 
-const file = async (): Promise<HouseholdFile> => (await home.http.get('/api/household').expect(200)).body as HouseholdFile; // prettier-ignore
+const file = async (): Promise<HouseholdFile> =>
+  (await home.http.get('/api/household').expect(200)).body as HouseholdFile;
 const take = (given: unknown) => home.http.post('/api/household').send(given as object);
-const refused = async (given: unknown): Promise<ProblemBody> => (await take(given).expect(400)).body as ProblemBody; // prettier-ignore
-const answer = async (path: string): Promise<unknown> => (await home.http.get(path).expect(200)).body;
+const refused = async (given: unknown): Promise<ProblemBody> =>
+  (await take(given).expect(400)).body as ProblemBody;
+const answer = async (path: string): Promise<unknown> =>
+  (await home.http.get(path).expect(200)).body;
 
-/** A year of an invented household, all by the API: what was put up, opened, eaten, given, moved, frozen and thrown out. */
+/**
+ * A year of an invented household, all by the API: what was put up, opened, eaten, given, moved,
+ * frozen and thrown out.
+ */
 async function aYear(batches: number): Promise<void> {
   const random = seeded(60);
   const pick = (most: number): number => Math.floor(random.uniform() * most);
   const [kitchen] = (await answer('/api/kitchens')) as KitchenView[];
   const { id: kitchenId, updatedAt: _updatedAt, ...settings } = kitchen!;
-  await home.http.put(`/api/kitchens/${kitchenId}`).send({ ...settings, name: 'Hollow Lane', altitude_m: 1180 }).expect(200); // prettier-ignore
+  await home.http
+    .put(`/api/kitchens/${kitchenId}`)
+    .send({ ...settings, name: 'Hollow Lane', altitude_m: 1180 })
+    .expect(200);
   for (let n = 0; n < batches; n++) {
     const { place: _place, ...document } = STARTERS[n % STARTERS.length]! as FormulaBody;
     const formulaId = randomUUID();
     if (n < STARTERS.length) {
       await home.http.put(`/api/formulas/${formulaId}`).send({ document, revision: 0 }).expect(200);
-      await home.http.put(`/api/formulas/${formulaId}`).send({ document: { ...document, notes: `=2+${n}: a little softer` }, revision: 1 }).expect(200); // prettier-ignore
+      await home.http
+        .put(`/api/formulas/${formulaId}`)
+        .send({ document: { ...document, notes: `=2+${n}: a little softer` }, revision: 1 })
+        .expect(200);
     }
-    const at = (minutes: number): string => new Date(Date.parse('2025-12-01T14:00:00.000Z') + (n * 5 * 1440 + minutes) * 60_000).toISOString(); // prettier-ignore
+    const at = (minutes: number): string =>
+      new Date(
+        Date.parse('2025-12-01T14:00:00.000Z') + (n * 5 * 1440 + minutes) * 60_000,
+      ).toISOString();
     const batchId = await newBatch(home.http, document);
-    const event = (type: string, minutes: number, body: object) => ({ id: randomUUID(), type, at: at(minutes), device: 'tablet', body }); // prettier-ignore
+    const event = (type: string, minutes: number, body: object) => ({
+      id: randomUUID(),
+      type,
+      at: at(minutes),
+      device: 'tablet',
+      body,
+    });
     const made = 4 + pick(8);
     await home.http
       .post(`/api/batches/${batchId}/events`)
       .send({
         events: [
           event('light', 0, { gelTemperature_C: 100.6, boilingPoint_C: 96.1 }),
-          ...Array.from({ length: 12 }, (_, i) => event('reading', 6 + i * 2, { temperature_C: 90 + i * 0.9 + random.uniform() })), // prettier-ignore
-          event('note', 20, { text: n % 3 === 0 ? '=HYPERLINK("x")' : 'foamed, "a lot",\nthen settled' }),
+          ...Array.from({ length: 12 }, (_, i) =>
+            event('reading', 6 + i * 2, { temperature_C: 90 + i * 0.9 + random.uniform() }),
+          ),
+          event('note', 20, {
+            text: n % 3 === 0 ? '=HYPERLINK("x")' : 'foamed, "a lot",\nthen settled',
+          }),
           event('done', 30, {}),
           event('jarred', 40, { jars: [{ size: '340-g', full: made, part: 0 }] }),
           event('processed', 60, { method: 'boiling-water', minutes: 15, altitude_m: 1180 }),
@@ -59,17 +105,49 @@ async function aYear(batches: number): Promise<void> {
       })
       .expect(200);
     // Now and then a label gets another name.
-    if (n % 7 === 0) await home.http.put(`/api/batches/${batchId}`).send({ document: { ...document, title: `${document.title}, for the fair` }, revision: 1 }).expect(200); // prettier-ignore
+    if (n % 7 === 0)
+      await home.http
+        .put(`/api/batches/${batchId}`)
+        .send({ document: { ...document, title: `${document.title}, for the fair` }, revision: 1 })
+        .expect(200);
     const id = randomUUID();
-    await home.http.post('/api/shelf').send({ id, batchId, size: '340-g', count: made, madeOn: at(0).slice(0, 10), place: 'Cellar' }).expect(200); // prettier-ignore
-    const move = (reason: string, change: number, more: object = {}) => home.http.post(`/api/shelf/${id}/moves`).send({ id: randomUUID(), change, reason, at: at(9000), ...more }).expect(200); // prettier-ignore
+    await home.http
+      .post('/api/shelf')
+      .send({
+        id,
+        batchId,
+        size: '340-g',
+        count: made,
+        madeOn: at(0).slice(0, 10),
+        place: 'Cellar',
+      })
+      .expect(200);
+    const move = (reason: string, change: number, more: object = {}) =>
+      home.http
+        .post(`/api/shelf/${id}/moves`)
+        .send({ id: randomUUID(), change, reason, at: at(9000), ...more })
+        .expect(200);
     await move('eaten', -1);
     if (n % 2 === 0) await move('given', -1, { whom: 'the neighbours' });
     if (n % 5 === 0) await move('discarded', -1, { note: '+mould at the rim' });
     if (n % 3 === 0)
-      await home.http.post(`/api/shelf/${id}/transfers`).send({ id: randomUUID(), arrivalId: randomUUID(), to: randomUUID(), count: 1, keptIn: ['fridge', 'freezer', 'opened'][pick(3)], place: '', at: at(10_000) }).expect(200); // prettier-ignore
+      await home.http
+        .post(`/api/shelf/${id}/transfers`)
+        .send({
+          id: randomUUID(),
+          arrivalId: randomUUID(),
+          to: randomUUID(),
+          count: 1,
+          keptIn: ['fridge', 'freezer', 'opened'][pick(3)],
+          place: '',
+          at: at(10_000),
+        })
+        .expect(200);
   }
-  await home.http.put(`/api/freezer/${randomUUID()}`).send({ ingredient: 'damson', mass_kg: 1.8, note: 'pitted', frozenOn: '2026-09-20' }).expect(200); // prettier-ignore
+  await home.http
+    .put(`/api/freezer/${randomUUID()}`)
+    .send({ ingredient: 'damson', mass_kg: 1.8, note: 'pitted', frozenOn: '2026-09-20' })
+    .expect(200);
 }
 
 const logOf = ({ batches }: HouseholdFile): string => `/api/batches/${batches[7]!.id}/events`;
@@ -78,7 +156,17 @@ const withoutCursor = (log: unknown): unknown => ({ ...(log as object), cursor: 
 test('a year of sixty batches goes out, comes in elsewhere, and every count agrees', async () => {
   expect([out.batches.length, out.lots.length, out.frozenFruit.length]).toEqual([60, 80, 1]);
   const { added, already } = (await take(out).expect(200)).body as BroughtIn;
-  expect(added).toEqual({ kitchens: 1, preparedWeights: 0, formulas: STARTERS.length, batches: 60, events: 60 * 17, lots: 80, moves: out.moves.length, frozenFruit: 1, photos: 0 }); // prettier-ignore
+  expect(added).toEqual({
+    kitchens: 1,
+    preparedWeights: 0,
+    formulas: STARTERS.length,
+    batches: 60,
+    events: 60 * 17,
+    lots: 80,
+    moves: out.moves.length,
+    frozenFruit: 1,
+    photos: 0,
+  });
   expect(Object.values(already)).toEqual(Object.values(already).map(() => 0));
   while (((await answer('/api/shelf/overview?today=2026-11-25')) as ShelfOverview).pending > 0);
   for (const path of SAID) expect([path, await answer(path)]).toEqual([path, said.get(path)]);
@@ -90,7 +178,10 @@ test('a year of sixty batches goes out, comes in elsewhere, and every count agre
 
 test('taken in again, nothing doubles; what was changed here meanwhile stays', async () => {
   const [lot] = ((await answer('/api/shelf')) as LotView[]).filter(({ count }) => count > 1);
-  await home.http.post(`/api/shelf/${lot!.id}/moves`).send({ id: randomUUID(), change: -1, reason: 'eaten', at: '2026-11-01T08:00:00.000Z' }).expect(200); // prettier-ignore
+  await home.http
+    .post(`/api/shelf/${lot!.id}/moves`)
+    .send({ id: randomUUID(), change: -1, reason: 'eaten', at: '2026-11-01T08:00:00.000Z' })
+    .expect(200);
   const before = await answer('/api/shelf');
   const { added, already } = (await take(out).expect(200)).body as BroughtIn;
   expect(Object.values(added).every((count) => count === 0)).toBe(true);
@@ -99,10 +190,33 @@ test('taken in again, nothing doubles; what was changed here meanwhile stays', a
 });
 
 test('what another attested is left out, and the verdict is no kinder for it', async () => {
-  const pumpkin = damsonJam({ title: 'Pumpkin butter', lines: [{ ingredient: 'pumpkin', amount: '2 kg' }, { ingredient: 'white-sugar', amount: '1 kg' }], testedSource: { publisher: 'somebody', year: 2019, unchanged: true }, measuredPH: { value: 3.9, meterCalibratedOn: '2026-11-01', measuredOn: '2026-11-01' } }); // prettier-ignore
+  const pumpkin = damsonJam({
+    title: 'Pumpkin butter',
+    lines: [
+      { ingredient: 'pumpkin', amount: '2 kg' },
+      { ingredient: 'white-sugar', amount: '1 kg' },
+    ],
+    testedSource: { publisher: 'somebody', year: 2019, unchanged: true },
+    measuredPH: { value: 3.9, meterCalibratedOn: '2026-11-01', measuredOn: '2026-11-01' },
+  });
   const id = randomUUID();
   const at = '2026-11-01T10:00:00.000Z';
-  const given = { format: 'idle-kettle/household', version: 1, batches: [{ id, document: pumpkin, revision: 1, formulaId: null, removedAt: null, createdAt: at, updatedAt: at, events: [] }] }; // prettier-ignore
+  const given = {
+    format: 'idle-kettle/household',
+    version: 1,
+    batches: [
+      {
+        id,
+        document: pumpkin,
+        revision: 1,
+        formulaId: null,
+        removedAt: null,
+        createdAt: at,
+        updatedAt: at,
+        events: [],
+      },
+    ],
+  };
   expect((await take(given).expect(200)).body).toMatchObject({
     attestationsLeftOut: 2,
     added: { batches: 1 },
@@ -113,22 +227,51 @@ test('what another attested is left out, and the verdict is no kinder for it', a
 
 describe('what cannot be taken in is named, and changes nothing', () => {
   test('no household at all', async () => {
-    expect((await refused({ format: 'idle-kettle/formula', version: 1 })).errors?.[0]?.path).toBe('format');
+    expect((await refused({ format: 'idle-kettle/formula', version: 1 })).errors?.[0]?.path).toBe(
+      'format',
+    );
     expect((await refused([])).errors?.map(({ path }) => path)).toEqual(['format', 'version']);
-    expect((await refused({ format: 'idle-kettle/household', version: 1, lots: 'many' })).errors).toEqual([{ path: 'lots', message: 'write a list' }]); // prettier-ignore
+    expect(
+      (await refused({ format: 'idle-kettle/household', version: 1, lots: 'many' })).errors,
+    ).toEqual([{ path: 'lots', message: 'write a list' }]);
   });
 
   test('rows by their place: an id that leaves its folder, a size no table knows, jars of no batch, more gone than there were', async () => {
     const [lot, move] = [out.lots[0]!, out.moves[0]!];
     const count = ((await answer('/api/shelf')) as LotView[]).length;
     const fresh = { ...lot, id: randomUUID(), cameFrom: null };
-    const wrong = async (change: Partial<HouseholdFile>): Promise<unknown> => (await refused({ ...out, ...change })).errors?.[0]; // prettier-ignore
-    expect(await wrong({ lots: [{ ...lot, id: '../../etc/passwd' }] })).toEqual({ path: 'lots[0].id', message: 'write a UUID' }); // prettier-ignore
-    expect(await wrong({ moves: [], lots: [{ ...fresh, size: 'bucket' }] })).toEqual({ path: 'lots[0].size', message: '"bucket" is not a known jar size' }); // prettier-ignore
-    expect(await wrong({ moves: [], lots: [{ ...fresh, batchId: randomUUID() }] })).toMatchObject({ path: 'lots[0].batchId' }); // prettier-ignore
-    expect(await wrong({ moves: [], lots: [{ ...fresh, madeOn: '2999-01-01' }] })).toMatchObject({ path: 'lots[0].madeOn' }); // prettier-ignore
-    expect(await wrong({ lots: [fresh], moves: [{ ...move, id: randomUUID(), lotId: fresh.id, change: -3 }] })).toMatchObject({ path: 'moves', message: expect.stringMatching(/more jars leave/) as string }); // prettier-ignore
-    expect(await wrong({ batches: [{ ...out.batches[0]!, events: [{ ...out.batches[0]!.events[0]!, body: { gelTemperature_C: 'hot' } }] }] })).toMatchObject({ path: expect.stringMatching(/^batches\[0\]\.events\[0\]\.body/) as string }); // prettier-ignore
+    const wrong = async (change: Partial<HouseholdFile>): Promise<unknown> =>
+      (await refused({ ...out, ...change })).errors?.[0];
+    expect(await wrong({ lots: [{ ...lot, id: '../../etc/passwd' }] })).toEqual({
+      path: 'lots[0].id',
+      message: 'write a UUID',
+    });
+    expect(await wrong({ moves: [], lots: [{ ...fresh, size: 'bucket' }] })).toEqual({
+      path: 'lots[0].size',
+      message: '"bucket" is not a known jar size',
+    });
+    expect(await wrong({ moves: [], lots: [{ ...fresh, batchId: randomUUID() }] })).toMatchObject({
+      path: 'lots[0].batchId',
+    });
+    expect(await wrong({ moves: [], lots: [{ ...fresh, madeOn: '2999-01-01' }] })).toMatchObject({
+      path: 'lots[0].madeOn',
+    });
+    expect(
+      await wrong({
+        lots: [fresh],
+        moves: [{ ...move, id: randomUUID(), lotId: fresh.id, change: -3 }],
+      }),
+    ).toMatchObject({ path: 'moves', message: expect.stringMatching(/more jars leave/) as string });
+    expect(
+      await wrong({
+        batches: [
+          {
+            ...out.batches[0]!,
+            events: [{ ...out.batches[0]!.events[0]!, body: { gelTemperature_C: 'hot' } }],
+          },
+        ],
+      }),
+    ).toMatchObject({ path: expect.stringMatching(/^batches\[0\]\.events\[0\]\.body/) as string });
     expect((await answer('/api/shelf')) as LotView[]).toHaveLength(count);
   });
 });
@@ -144,7 +287,8 @@ describe('tables for a spreadsheet', () => {
     for (const sheet of ['shelf', 'moves', 'batches', 'log']) {
       const rows = await table(sheet);
       expect(rows.length).toBeGreaterThan(10);
-      for (const cell of rows.flatMap((row) => Object.values(row))) expect(cell).not.toMatch(/^[=+@\t\r]/);
+      for (const cell of rows.flatMap((row) => Object.values(row)))
+        expect(cell).not.toMatch(/^[=+@\t\r]/);
     }
     expect((await table('moves')).some(({ note }) => note === "'+mould at the rim")).toBe(true);
   });
@@ -152,7 +296,9 @@ describe('tables for a spreadsheet', () => {
   test('the shelf adds up to what the list says; quotes and line ends stay in their cell', async () => {
     const lots = ((await answer('/api/shelf')) as LotView[]).filter(({ count }) => count > 0);
     const rows = await table('shelf');
-    expect(rows.reduce((sum, { count }) => sum + Number(count), 0)).toBe(lots.reduce((sum, { count }) => sum + count, 0)); // prettier-ignore
+    expect(rows.reduce((sum, { count }) => sum + Number(count), 0)).toBe(
+      lots.reduce((sum, { count }) => sum + count, 0),
+    );
     const log = await table('log');
     expect(log).toHaveLength(1020);
     expect(log.some(({ body }) => body?.includes('\\nthen settled'))).toBe(true);

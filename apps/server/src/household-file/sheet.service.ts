@@ -10,7 +10,8 @@ import { ShelfService } from '../shelf/shelf.service.js';
 export const SHEETS = ['shelf', 'moves', 'batches', 'log'] as const;
 export type Sheet = (typeof SHEETS)[number];
 
-const utc = (column: string): string => `to_char(${column} AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"')`;
+const utc = (column: string): string =>
+  `to_char(${column} AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"')`;
 
 const ROWS: Readonly<Record<Exclude<Sheet, 'shelf'>, string>> = {
   moves: `SELECT ${utc('move.happened_at')} AS at, batch.title AS batch, lot.size, move.change, move.reason, move.whom, move.note
@@ -34,7 +35,10 @@ export class SheetService {
     private readonly shelf: ShelfService,
   ) {}
 
-  /** The table as CSV with its names in the first line; text that a spreadsheet would compute has an apostrophe before it. */
+  /**
+   * The table as CSV with its names in the first line; text that a spreadsheet would compute has an
+   * apostrophe before it.
+   */
   async csv(sheet: Sheet): Promise<string> {
     return Papa.unparse(await this.rows(sheet), { escapeFormulae: true, newline: '\r\n' });
   }
@@ -47,6 +51,16 @@ export class SheetService {
       });
     const lots: LotView[] = [];
     for await (const lot of this.shelf.everyLot()) lots.push(lot);
-    return lots.map(({ title, size, count, partFill, madeOn, keptIn, place, keeping }) => ({ title, size, count, partFill: partFill ?? '', madeOn, keptIn: keptIn ?? '', place, verdict: keeping.verdict, bestBefore: keeping.bestBefore ?? '' })); // prettier-ignore
+    return lots.map(({ title, size, count, partFill, madeOn, keptIn, place, keeping }) => ({
+      title,
+      size,
+      count,
+      partFill: partFill ?? '',
+      madeOn,
+      keptIn: keptIn ?? '',
+      place,
+      verdict: keeping.verdict,
+      bestBefore: keeping.bestBefore ?? '',
+    }));
   }
 }

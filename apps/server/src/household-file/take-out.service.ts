@@ -10,7 +10,10 @@ const utc = (column: string): string =>
   `to_char(${column} AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`;
 const day = (column: string): string => `to_char(${column}, 'YYYY-MM-DD')`;
 
-/** Each row of a part as the JSON that stands in the file; the database writes it. What is long comes by itself; see {@link MORE}. */
+/**
+ * Each row of a part as the JSON that stands in the file; the database writes it. What is long
+ * comes by itself; see {@link MORE}.
+ */
 const ROWS: Readonly<Record<HouseholdPart, string>> = {
   kitchens: `SELECT json_build_object('id', id, 'name', name, 'altitude_m', altitude_m, 'boilingPoint_C', boiling_point_c,
     'boilingPointMeasuredAt', ${utc('boiling_point_measured_at')}, 'pressure_kPa', pressure_kpa, 'pressureReadAt', ${utc('pressure_read_at')},
@@ -41,11 +44,17 @@ const ROWS: Readonly<Record<HouseholdPart, string>> = {
 
 /** What of a row is too much to be read with all the others, by the name it has in the file. */
 const MORE: Readonly<Partial<Record<HouseholdPart, readonly [name: string, select: string]>>> = {
-  batches: ['events', `SELECT '[' || coalesce(string_agg('{"id":"' || id || '","type":"' || type || '","device":' || to_json(device) || ',"body":' || body
+  batches: [
+    'events',
+    `SELECT '[' || coalesce(string_agg('{"id":"' || id || '","type":"' || type || '","device":' || to_json(device) || ',"body":' || body
     || ',"at":"' || ${utc('happened_at')} || '"}', ',' ORDER BY seq), '') || ']' AS more
-    FROM batch_events WHERE household_id = :householdId AND batch_id = :id`],
-  photos: ['image', `SELECT '"' || translate(encode(image, 'base64'), E'\\n', '') || '"' AS more FROM batch_photos WHERE household_id = :householdId AND id = :id`],
-}; // prettier-ignore
+    FROM batch_events WHERE household_id = :householdId AND batch_id = :id`,
+  ],
+  photos: [
+    'image',
+    `SELECT '"' || translate(encode(image, 'base64'), E'\\n', '') || '"' AS more FROM batch_photos WHERE household_id = :householdId AND id = :id`,
+  ],
+};
 
 /** Writes a household to a file. */
 @Injectable()
@@ -59,10 +68,16 @@ export class TakeOutService {
   /** The file piece by piece, all of one moment: what is written meanwhile is not in it. */
   async *file(): AsyncGenerator<string> {
     const householdId = await this.households.current();
-    const transaction = await this.sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ });
+    const transaction = await this.sequelize.transaction({
+      isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ,
+    });
     try {
       const rowsOf = (part: HouseholdPart): Promise<{ row: string; id?: string }[]> =>
-        this.sequelize.query(ROWS[part], { replacements: { householdId }, type: QueryTypes.SELECT, transaction });
+        this.sequelize.query(ROWS[part], {
+          replacements: { householdId },
+          type: QueryTypes.SELECT,
+          transaction,
+        });
       yield `{"format":"${HOUSEHOLD_FORMAT}","version":1,"exportedAt":"${this.clock.now().toISOString()}"`;
       for (const part of Object.keys(ROWS) as HouseholdPart[]) {
         yield `,\n"${part}":[`;
@@ -79,9 +94,19 @@ export class TakeOutService {
     }
   }
 
-  private async whole(part: HouseholdPart, row: string, id: string, householdId: string, transaction: Transaction): Promise<string> {
+  private async whole(
+    part: HouseholdPart,
+    row: string,
+    id: string,
+    householdId: string,
+    transaction: Transaction,
+  ): Promise<string> {
     const [name, select] = MORE[part] ?? ['', ''];
-    const [found] = await this.sequelize.query<{ more: string }>(select, { replacements: { householdId, id }, type: QueryTypes.SELECT, transaction });
+    const [found] = await this.sequelize.query<{ more: string }>(select, {
+      replacements: { householdId, id },
+      type: QueryTypes.SELECT,
+      transaction,
+    });
     return `${row.slice(0, -1)}, "${name}" : ${found?.more ?? 'null'}}`;
   }
-} // prettier-ignore
+}

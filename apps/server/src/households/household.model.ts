@@ -2,7 +2,10 @@ import type { InferAttributes, InferCreationAttributes, CreationOptional } from 
 import { Column, CreatedAt, DataType, Model, PrimaryKey, Table } from 'sequelize-typescript';
 
 @Table({ tableName: 'households', updatedAt: false })
-export class Household extends Model<InferAttributes<Household>, InferCreationAttributes<Household>> {
+export class Household extends Model<
+  InferAttributes<Household>,
+  InferCreationAttributes<Household>
+> {
   @PrimaryKey
   @Column(DataType.UUID)
   declare id: string;

@@ -4,8 +4,8 @@ import { InjectModel } from '@nestjs/sequelize';
 import { Household } from './household.model.js';
 
 /**
- * Whose data a request is about. There is one household to an installation; every query still names it, so that
- * sharing a server later changes only this class.
+ * Whose data a request is about. There is one household to an installation; every query still names
+ * it, so that sharing a server later changes only this class.
  */
 @Injectable()
 export class HouseholdService {
@@ -27,7 +27,8 @@ export class HouseholdService {
       await sequelize.query('LOCK TABLE households IN SHARE ROW EXCLUSIVE MODE', { transaction });
       const found = await this.households.findOne({ order: [['createdAt', 'ASC']], transaction });
       return (
-        found ?? (await this.households.create({ id: randomUUID(), name: 'Our kitchen' }, { transaction }))
+        found ??
+        (await this.households.create({ id: randomUUID(), name: 'Our kitchen' }, { transaction }))
       ).id;
     });
   }

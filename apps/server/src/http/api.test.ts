@@ -1,5 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { emptyGear, type BatchView, type EventPage, type KitchenView, type ProblemBody } from '@idle-kettle/contract'; // prettier-ignore
+import {
+  emptyGear,
+  type BatchView,
+  type EventPage,
+  type KitchenView,
+  type ProblemBody,
+} from '@idle-kettle/contract';
 import { damsonJam, newBatch, reading, startTestApp, type TestApp } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 
@@ -9,10 +15,14 @@ beforeAll(async () => {
 });
 afterAll(() => kitchen.close());
 
-const paths = (body: unknown): string[] => ((body as ProblemBody).errors ?? []).map((error) => error.path);
+const paths = (body: unknown): string[] =>
+  ((body as ProblemBody).errors ?? []).map((error) => error.path);
 const ours = async (): Promise<KitchenView> =>
   ((await kitchen.http.get('/api/kitchens').expect(200)).body as KitchenView[])[0] as KitchenView;
-const settings = ({ id: _id, updatedAt: _at, ...rest }: KitchenView, change: object = {}): object => ({
+const settings = (
+  { id: _id, updatedAt: _at, ...rest }: KitchenView,
+  change: object = {},
+): object => ({
   ...rest,
   ...change,
 });
@@ -63,7 +73,11 @@ describe('kitchens', () => {
 });
 
 describe('what stands in a kitchen', () => {
-  const GEAR = { ...emptyGear(), pectins: [{ ingredient: 'pectin-powder', packageMass_g: 49, grade: 160 }], jars: [{ size: '340-g', stock: 12, volume_ml: 268 }] }; // prettier-ignore
+  const GEAR = {
+    ...emptyGear(),
+    pectins: [{ ingredient: 'pectin-powder', packageMass_g: 49, grade: 160 }],
+    jars: [{ size: '340-g', stock: 12, volume_ml: 268 }],
+  };
   test('is kept, and stays when settings come without it', async () => {
     const made = await ours();
     await kitchen.http
@@ -82,9 +96,13 @@ describe('what stands in a kitchen', () => {
       .send(
         settings(made, {
           pressure_kPa: 1013,
-          gear: { ...GEAR, jars: [{ size: '340-g', volume_ml: 9 }], pectins: [{ ingredient: 'honey' }] },
+          gear: {
+            ...GEAR,
+            jars: [{ size: '340-g', volume_ml: 9 }],
+            pectins: [{ ingredient: 'honey' }],
+          },
         }),
-      ) // prettier-ignore
+      )
       .expect(400);
     expect(paths(body).sort()).toEqual([
       'gear.jars[0].volume_ml',
@@ -96,7 +114,10 @@ describe('what stands in a kitchen', () => {
   test('a second place is added, used, and taken out; the last one stays', async () => {
     const home = await ours();
     const hut = randomUUID();
-    await kitchen.http.put(`/api/kitchens/${hut}`).send(settings(home, { name: 'The hut', altitude_m: 2010 })).expect(200);
+    await kitchen.http
+      .put(`/api/kitchens/${hut}`)
+      .send(settings(home, { name: 'The hut', altitude_m: 2010 }))
+      .expect(200);
     expect((await ours()).name).toBe('The hut');
     await kitchen.http.post(`/api/kitchens/${home.id}/use`).expect(200);
     expect((await ours()).id).toBe(home.id);
@@ -104,19 +125,31 @@ describe('what stands in a kitchen', () => {
     const { body } = await kitchen.http.delete(`/api/kitchens/${home.id}`).expect(409);
     expect((body as ProblemBody).detail).toMatch(/only kitchen/);
     await kitchen.http.post(`/api/kitchens/${hut}/use`).expect(404);
-  }); // prettier-ignore
+  });
 
   test('what was left of bought fruit is kept once, and never more than was bought', async () => {
     const id = randomUUID();
-    const weighing = { ingredient: 'quince', bought_kg: 2, prepared_kg: 1.4, at: '2026-10-01T10:00:00.000Z' };
-    for (let i = 0; i < 2; i++) await kitchen.http.put(`/api/prepared-weights/${id}`).send(weighing).expect(200);
+    const weighing = {
+      ingredient: 'quince',
+      bought_kg: 2,
+      prepared_kg: 1.4,
+      at: '2026-10-01T10:00:00.000Z',
+    };
+    for (let i = 0; i < 2; i++)
+      await kitchen.http.put(`/api/prepared-weights/${id}`).send(weighing).expect(200);
     expect((await kitchen.http.get('/api/prepared-weights')).body).toEqual([{ id, ...weighing }]);
-    const { body } = await kitchen.http.put(`/api/prepared-weights/${randomUUID()}`).send({ ...weighing, prepared_kg: 3 }).expect(400);
+    const { body } = await kitchen.http
+      .put(`/api/prepared-weights/${randomUUID()}`)
+      .send({ ...weighing, prepared_kg: 3 })
+      .expect(400);
     expect(paths(body)).toEqual(['prepared_kg']);
-    await kitchen.http.put(`/api/prepared-weights/${randomUUID()}`).send({ ...weighing, ingredient: 'moonberry' }).expect(400);
+    await kitchen.http
+      .put(`/api/prepared-weights/${randomUUID()}`)
+      .send({ ...weighing, ingredient: 'moonberry' })
+      .expect(400);
     await kitchen.http.delete(`/api/prepared-weights/${id}`).expect(204);
     await kitchen.http.delete(`/api/prepared-weights/${id}`).expect(404);
-  }); // prettier-ignore
+  });
 });
 
 describe('batches', () => {
@@ -133,11 +166,14 @@ describe('batches', () => {
   });
 
   test('a half-typed formula is kept as typed', async () => {
-    const document = damsonJam({ title: '<b>x</b>', lines: [{ amount: '2 cupz', ingredient: 'damsens' }] });
+    const document = damsonJam({
+      title: '<b>x</b>',
+      lines: [{ amount: '2 cupz', ingredient: 'damsens' }],
+    });
     const id = await newBatch(kitchen.http, document);
-    expect(((await kitchen.http.get(`/api/batches/${id}`).expect(200)).body as BatchView).document).toEqual(
-      document,
-    );
+    expect(
+      ((await kitchen.http.get(`/api/batches/${id}`).expect(200)).body as BatchView).document,
+    ).toEqual(document);
   });
 
   test('an edit based on an older revision is a conflict that hands over what is stored', async () => {
@@ -158,7 +194,11 @@ describe('batches', () => {
 
   test('the list says where each batch stands', async () => {
     const id = await newBatch(kitchen.http);
-    const light = { ...reading(0), type: 'light', body: { gelTemperature_C: 100.5, boilingPoint_C: 96.1 } };
+    const light = {
+      ...reading(0),
+      type: 'light',
+      body: { gelTemperature_C: 100.5, boilingPoint_C: 96.1 },
+    };
     await kitchen.http
       .post(`/api/batches/${id}/events`)
       .send({ events: [light, reading(98.4)] })
@@ -210,7 +250,13 @@ describe('batches', () => {
 });
 
 describe('a batch that was only planned', () => {
-  const plan = { id: randomUUID(), type: 'planned', at: '2026-09-12T09:00:00.000Z', device: 'bench', body: { by: 'ready', at: '2026-09-12T21:00:00.000Z' } }; // prettier-ignore
+  const plan = {
+    id: randomUUID(),
+    type: 'planned',
+    at: '2026-09-12T09:00:00.000Z',
+    device: 'bench',
+    body: { by: 'ready', at: '2026-09-12T21:00:00.000Z' },
+  };
   test('comes off the bench and back with its plan; one that was on the heat stays', async () => {
     const id = await newBatch(kitchen.http);
     await kitchen.http
@@ -219,8 +265,13 @@ describe('a batch that was only planned', () => {
       .expect(200);
     await kitchen.http.delete(`/api/batches/${id}`).expect(204);
     await kitchen.http.get(`/api/batches/${id}`).expect(404);
-    expect((await kitchen.http.get('/api/batches')).body).not.toContainEqual(expect.objectContaining({ id }));
-    await kitchen.http.put(`/api/batches/${id}`).send({ document: damsonJam(), revision: 0 }).expect(200);
+    expect((await kitchen.http.get('/api/batches')).body).not.toContainEqual(
+      expect.objectContaining({ id }),
+    );
+    await kitchen.http
+      .put(`/api/batches/${id}`)
+      .send({ document: damsonJam(), revision: 0 })
+      .expect(200);
     const { body } = await kitchen.http.get(`/api/batches/${id}/events`).expect(200);
     expect((body as EventPage).events).toHaveLength(1);
     await kitchen.http
@@ -236,10 +287,17 @@ describe('the door', () => {
     await kitchen.http.get('/api/health').expect(200, { status: 'ok', database: 'ok' });
   });
 
-  test.each([['nothing there', '/api/nothing', 404], ['not a UUID', '/api/batches/7', 400], ['an unknown batch', `/api/batches/${randomUUID()}`, 404]])('%s is problem+json', async (_, path, status) => {
-    const { body } = await kitchen.http.get(path).expect(status).expect('Content-Type', /problem\+json/);
+  test.each([
+    ['nothing there', '/api/nothing', 404],
+    ['not a UUID', '/api/batches/7', 400],
+    ['an unknown batch', `/api/batches/${randomUUID()}`, 404],
+  ])('%s is problem+json', async (_, path, status) => {
+    const { body } = await kitchen.http
+      .get(path)
+      .expect(status)
+      .expect('Content-Type', /problem\+json/);
     expect(body).toMatchObject({ status, detail: expect.any(String) as string, instance: path });
-  }); // prettier-ignore
+  });
 
   test('a message too large is 413, one that is not JSON is 400', async () => {
     const { body } = await kitchen.http
@@ -294,7 +352,9 @@ describe('the door', () => {
     const { body } = await kitchen.http.get('/api/docs.json').expect(200);
     const { paths: described, components } = body as {
       paths: object;
-      components: { schemas: Record<string, { properties: Record<string, object>; required?: string[] }> };
+      components: {
+        schemas: Record<string, { properties: Record<string, object>; required?: string[] }>;
+      };
     };
     expect(Object.keys(described)).toEqual(
       expect.arrayContaining(['/api/health', '/api/batches/{id}/events', '/api/shelf']),

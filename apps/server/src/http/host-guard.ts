@@ -7,10 +7,11 @@ const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
 const nameOf = (host: string): string => host.toLowerCase().replace(/:\d+$/, '');
 
 /**
- * Answers only requests addressed to this machine by a name it knows, and changes only from its own pages.
+ * Answers only requests addressed to this machine by a name it knows, and changes only from its own
+ * pages.
  *
- * A page elsewhere can point a name of its own at 127.0.0.1 (DNS rebinding) and so read what the browser may; its
- * Host header still carries that name.
+ * A page elsewhere can point a name of its own at 127.0.0.1 (DNS rebinding) and so read what the
+ * browser may; its Host header still carries that name.
  */
 export function hostGuard(allowedHosts: readonly string[]) {
   const known = new Set([...LOOPBACK, ...allowedHosts]);

@@ -10,6 +10,8 @@ export class PinoLogger implements LoggerService {
   warn = (message: unknown, context?: string): void => this.pino.warn({ context }, String(message));
   error = (message: unknown, stack?: string, context?: string): void =>
     this.pino.error({ context, stack }, String(message));
-  debug = (message: unknown, context?: string): void => this.pino.debug({ context }, String(message));
-  verbose = (message: unknown, context?: string): void => this.pino.trace({ context }, String(message));
+  debug = (message: unknown, context?: string): void =>
+    this.pino.debug({ context }, String(message));
+  verbose = (message: unknown, context?: string): void =>
+    this.pino.trace({ context }, String(message));
 }

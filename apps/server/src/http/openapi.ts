@@ -15,7 +15,11 @@ export function serveOpenApi(app: NestExpressApplication): void {
           'Kitchens, formulas, batches with their event log, and the shelf of one household. Errors are problem+json (RFC 9457).',
         )
         .setVersion('1')
-        .addBearerAuth({ type: 'http', scheme: 'bearer', description: 'The token of an instrument.' })
+        .addBearerAuth({
+          type: 'http',
+          scheme: 'bearer',
+          description: 'The token of an instrument.',
+        })
         .build(),
     );
     const schemas = validationMetadatasToSchemas({

@@ -30,9 +30,13 @@ const TITLES: Readonly<Record<number, string>> = {
   503: 'The database is away',
 };
 
-/** PostgreSQL classes 08 (connection) and 57 (shutting down, starting up): the database is away, not the request wrong. */
+/**
+ * PostgreSQL classes 08 (connection) and 57 (shutting down, starting up): the database is away, not
+ * the request wrong.
+ */
 const databaseAway = (error: unknown): boolean => {
-  if (error instanceof ConnectionError || error instanceof ConnectionAcquireTimeoutError) return true;
+  if (error instanceof ConnectionError || error instanceof ConnectionAcquireTimeoutError)
+    return true;
   if (!(error instanceof DatabaseError)) return false;
   const { code } = error.original as { code?: string };
   return (

@@ -6,7 +6,11 @@ export class Flood {
 
   constructor(private readonly most: number) {}
 
-  /** Counts one more. @returns whether it is too many. @param now milliseconds, of a clock that does not jump */
+  /**
+   * Counts one more.
+   * @returns whether it is too many.
+   * @param now milliseconds, of a clock that does not jump
+   */
   over(sender: string, now: number): boolean {
     const second = Math.floor(now / SECOND_MS);
     const last = this.heard.get(sender);

@@ -48,9 +48,16 @@ export class InstrumentService {
   /** Makes an instrument and its token, which is shown this once. */
   async add({ id, name, kind, batchId }: NewInstrument): Promise<InstrumentWithToken> {
     const householdId = await this.households.current();
-    if (await this.instruments.findByPk(id)) throw new ProblemException(409, 'this id already stands for an instrument');
+    if (await this.instruments.findByPk(id))
+      throw new ProblemException(409, 'this id already stands for an instrument');
     const token = newToken();
-    const row = await this.instruments.create({ id, householdId, name, kind, tokenHash: hashOf(token) });
+    const row = await this.instruments.create({
+      id,
+      householdId,
+      name,
+      kind,
+      tokenHash: hashOf(token),
+    });
     if (batchId) await this.put(row, batchId);
     return { ...view(row, batchId ?? null), token };
   }
@@ -81,12 +88,17 @@ export class InstrumentService {
   }
 
   private async standsIn(instrumentId: string): Promise<string | null> {
-    return (await this.places.findOne({ where: { instrumentId }, order: [['fromAt', 'DESC']] }))?.batchId ?? null;
+    return (
+      (await this.places.findOne({ where: { instrumentId }, order: [['fromAt', 'DESC']] }))
+        ?.batchId ?? null
+    );
   }
 
   private async find(id: string): Promise<InstrumentRow> {
-    const row = await this.instruments.findOne({ where: { id, householdId: await this.households.current() } });
+    const row = await this.instruments.findOne({
+      where: { id, householdId: await this.households.current() },
+    });
     if (!row) throw notFound('instrument');
     return row;
   }
-} // prettier-ignore
+}

@@ -50,8 +50,9 @@ const STORE = `
   ON CONFLICT (id) DO NOTHING`;
 
 /**
- * Takes what instruments send into the logs of the pots they stand in. A value's id follows from its instrument, its moment and
- * its kind, so the same one sent twice is one; nothing is acknowledged before it is stored.
+ * Takes what instruments send into the logs of the pots they stand in. A value's id follows from
+ * its instrument, its moment and its kind, so the same one sent twice is one; nothing is
+ * acknowledged before it is stored.
  */
 @Injectable()
 export class IntakeService implements OnModuleInit, OnModuleDestroy {
@@ -72,7 +73,8 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
   onModuleInit(): void {
     // Another server may have moved an instrument or given it a new token.
     this.news = this.live.notices.subscribe(({ of }) => {
-      if (of === 'instruments' || of === 'instrument_places' || of === 'everything') this.known.clear();
+      if (of === 'instruments' || of === 'instrument_places' || of === 'everything')
+        this.known.clear();
     });
   }
 
@@ -81,19 +83,39 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
     clearTimeout(this.timer);
   }
 
-  /** @throws ProblemException 401 for a token nobody has, 409 for an instrument in no pot, 429 for a flood */
-  async take(token: string | undefined, values: readonly InstrumentReading[]): Promise<IntakeResult> {
+  /**
+   * @throws ProblemException 401 for a token nobody has, 409 for an instrument in no pot, 429 for a
+   * flood
+   */
+  async take(
+    token: string | undefined,
+    values: readonly InstrumentReading[],
+  ): Promise<IntakeResult> {
     const known = token === undefined ? undefined : await this.of(token);
-    if (!known) throw new ProblemException(401, 'no instrument has this token; send "Authorization: Bearer" with the token shown when it was added, or give it a new one at Kitchen');
+    if (!known)
+      throw new ProblemException(
+        401,
+        'no instrument has this token; send "Authorization: Bearer" with the token shown when it was added, or give it a new one at Kitchen',
+      );
     const { places } = known;
-    if (this.flood.over(known.id, performance.now()) || mostInASecond(values.map(({ at }) => at)) > MOST_A_SECOND)
-      throw new ProblemException(429, `more than ${MOST_A_SECOND} a second from “${known.name}”; nothing of this message was stored, everything before it was: send it again, slower`);
+    if (
+      this.flood.over(known.id, performance.now()) ||
+      mostInASecond(values.map(({ at }) => at)) > MOST_A_SECOND
+    )
+      throw new ProblemException(
+        429,
+        `more than ${MOST_A_SECOND} a second from “${known.name}”; nothing of this message was stored, everything before it was: send it again, slower`,
+      );
     const heardAt = this.clock.now().toISOString();
     const rows = values.flatMap(({ at: time, ...value }): Row[] => {
       const at = new Date(time);
       // It stands where it was put last before; what is older than its first place is of that one.
       const batchId = (places.findLast(({ fromAt }) => fromAt <= at) ?? places[0])?.batchId;
-      if (!batchId) throw new ProblemException(409, `“${known.name}” stands in no pot; put it into one at the Boil station of the batch`);
+      if (!batchId)
+        throw new ProblemException(
+          409,
+          `“${known.name}” stands in no pot; put it into one at the Boil station of the batch`,
+        );
       return valueEvents(value).map(({ type, body }) => ({
         id: nameUuid(`${type} ${at.toISOString()}`, known.id),
         householdId: known.householdId,
@@ -114,7 +136,7 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
   private async store(): Promise<void> {
     this.timer = undefined;
     const together: Waiting[] = [];
-    for (let rows = 0; this.waiting.length > 0 && rows < TOGETHER; ) {
+    for (let rows = 0; this.waiting.length > 0 && rows < TOGETHER;) {
       const next = this.waiting.shift();
       if (!next) break;
       rows += next.rows.length;
@@ -137,7 +159,15 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
   private async insert(rows: readonly Row[]): Promise<void> {
     const column = (key: keyof Row): string[] => rows.map((row) => row[key]);
     await this.sequelize.query(STORE, {
-      bind: [column('id'), column('householdId'), column('batchId'), column('type'), column('at'), column('device'), column('body')],
+      bind: [
+        column('id'),
+        column('householdId'),
+        column('batchId'),
+        column('type'),
+        column('at'),
+        column('device'),
+        column('body'),
+      ],
       type: QueryTypes.RAW,
     });
   }
@@ -149,12 +179,18 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
     const asked = this.lookUp(hashOf(token));
     this.known.set(token, asked);
     // What is not there may come to be; what failed is asked again.
-    const forget = (): void => { if (this.known.get(token) === asked) this.known.delete(token); };
-    asked.then((found) => { if (!found) forget(); }, forget);
+    const forget = (): void => {
+      if (this.known.get(token) === asked) this.known.delete(token);
+    };
+    asked.then((found) => {
+      if (!found) forget();
+    }, forget);
     return asked;
   }
 
-  /** Those asked for at the same moment are looked up together: after a restart every probe is new. */
+  /**
+   * Those asked for at the same moment are looked up together: after a restart every probe is new.
+   */
   private lookUp(tokenHash: string): Promise<Known | undefined> {
     this.asked ??= new Promise((resolve) => setTimeout(resolve, GATHER_MS)).then(() => {
       const hashes = [...this.askedFor];
@@ -167,13 +203,27 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
   }
 
   private async lookUpAll(hashes: readonly string[]): Promise<Map<string, Known>> {
-    const rows = await this.sequelize.query<{ token_hash: string; id: string; name: string; household_id: string; batch_id: string | null; from_at: Date | null }>(LOOK_UP, { bind: [hashes], type: QueryTypes.SELECT });
+    const rows = await this.sequelize.query<{
+      token_hash: string;
+      id: string;
+      name: string;
+      household_id: string;
+      batch_id: string | null;
+      from_at: Date | null;
+    }>(LOOK_UP, { bind: [hashes], type: QueryTypes.SELECT });
     const found = new Map<string, Known & { places: Known['places'][number][] }>();
-    for (const { token_hash, id, name, household_id: householdId, batch_id: batchId, from_at: fromAt } of rows) {
+    for (const {
+      token_hash,
+      id,
+      name,
+      household_id: householdId,
+      batch_id: batchId,
+      from_at: fromAt,
+    } of rows) {
       const known = found.get(token_hash) ?? { id, name, householdId, places: [] };
       if (fromAt) known.places.push({ batchId, fromAt });
       found.set(token_hash, known);
     }
     return found;
   }
-} // prettier-ignore
+}

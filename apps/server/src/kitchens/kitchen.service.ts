@@ -39,10 +39,16 @@ export class KitchenService {
     private readonly clock: Clock,
   ) {}
 
-  /** Every kitchen of the household, the one in use first; the first request makes one whose altitude is not known yet. */
+  /**
+   * Every kitchen of the household, the one in use first; the first request makes one whose
+   * altitude is not known yet.
+   */
   async list(): Promise<KitchenView[]> {
     const householdId = await this.households.current();
-    const found = await this.kitchens.findAll({ where: { householdId }, order: [['usedAt', 'DESC']] });
+    const found = await this.kitchens.findAll({
+      where: { householdId },
+      order: [['usedAt', 'DESC']],
+    });
     return (found.length > 0 ? found : [await this.first(householdId)]).map(view);
   }
 
@@ -51,11 +57,30 @@ export class KitchenService {
     const sequelize = this.kitchens.sequelize;
     if (!sequelize) throw new Error('the kitchen model has no connection');
     return sequelize.transaction(async (transaction) => {
-      await sequelize.query('SELECT 1 FROM households WHERE id = :householdId FOR UPDATE', { replacements: { householdId }, transaction }); // prettier-ignore
-      const unknown = { altitude_m: null, boilingPoint_C: null, boilingPointMeasuredAt: null, pressure_kPa: null, pressureReadAt: null } as const; // prettier-ignore
+      await sequelize.query('SELECT 1 FROM households WHERE id = :householdId FOR UPDATE', {
+        replacements: { householdId },
+        transaction,
+      });
+      const unknown = {
+        altitude_m: null,
+        boilingPoint_C: null,
+        boilingPointMeasuredAt: null,
+        pressure_kPa: null,
+        pressureReadAt: null,
+      } as const;
       return (
         (await this.kitchens.findOne({ where: { householdId }, transaction })) ??
-        this.kitchens.create({ id: randomUUID(), householdId, name: 'Home', ...unknown, units: 'metric', temperatureUnit: 'C' }, { transaction }) // prettier-ignore
+        this.kitchens.create(
+          {
+            id: randomUUID(),
+            householdId,
+            name: 'Home',
+            ...unknown,
+            units: 'metric',
+            temperatureUnit: 'C',
+          },
+          { transaction },
+        )
       );
     });
   }
@@ -63,7 +88,9 @@ export class KitchenService {
   /** The kitchen in use as the computation takes it, as far as the household has said. */
   async inUse(): Promise<KnownKitchen> {
     const [kitchen] = await this.list();
-    return kitchen ? kitchenOf(kitchen, this.clock.now().getTime(), await this.prepared.list()) : {};
+    return kitchen
+      ? kitchenOf(kitchen, this.clock.now().getTime(), await this.prepared.list())
+      : {};
   }
 
   /** From now on everything is computed for this kitchen. */
@@ -77,11 +104,17 @@ export class KitchenService {
   async remove(id: string): Promise<void> {
     const kitchen = await this.find(id);
     if ((await this.kitchens.count({ where: { householdId: kitchen.householdId } })) < 2)
-      throw new ProblemException(409, 'this is the only kitchen; add another before you take it out');
+      throw new ProblemException(
+        409,
+        'this is the only kitchen; add another before you take it out',
+      );
     await kitchen.destroy();
   }
 
-  /** Keeps the settings of a kitchen; an id not seen before is a new one. What the message leaves out stays as it is. */
+  /**
+   * Keeps the settings of a kitchen; an id not seen before is a new one. What the message leaves
+   * out stays as it is.
+   */
   async save(id: string, settings: KitchenSettings): Promise<KitchenView> {
     const householdId = await this.households.current();
     const measuredAt = settings.boilingPoint_C === null ? null : settings.boilingPointMeasuredAt;

@@ -13,7 +13,10 @@ export class PreparedController {
   }
 
   @Put(':id')
-  save(@Param('id', idPipe) id: string, @Body() body: SavePreparedWeight): Promise<PreparedWeightView> {
+  save(
+    @Param('id', idPipe) id: string,
+    @Body() body: SavePreparedWeight,
+  ): Promise<PreparedWeightView> {
     return this.prepared.save(id, body);
   }
 

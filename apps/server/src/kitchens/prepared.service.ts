@@ -9,9 +9,21 @@ import { PreparedWeightRow } from './prepared-weight.model.js';
 /** Weighings a household's losses are learned from: the newest ones. */
 const LEARNED_FROM = 500;
 
-const view = ({ id, ingredient, variety, bought_kg, prepared_kg, weighedAt }: PreparedWeightRow): PreparedWeightView => ({
-  id, ingredient, bought_kg, prepared_kg, at: weighedAt.toISOString(), ...(variety !== null && { variety }),
-}); // prettier-ignore
+const view = ({
+  id,
+  ingredient,
+  variety,
+  bought_kg,
+  prepared_kg,
+  weighedAt,
+}: PreparedWeightRow): PreparedWeightView => ({
+  id,
+  ingredient,
+  bought_kg,
+  prepared_kg,
+  at: weighedAt.toISOString(),
+  ...(variety !== null && { variety }),
+});
 
 /** What was left of bought fruit, weighing by weighing. */
 @Injectable()
@@ -32,7 +44,10 @@ export class PreparedService {
   }
 
   /** Keeps one weighing; the same id again is the same weighing. */
-  async save(id: string, { at, variety, ...weight }: SavePreparedWeight): Promise<PreparedWeightView> {
+  async save(
+    id: string,
+    { at, variety, ...weight }: SavePreparedWeight,
+  ): Promise<PreparedWeightView> {
     if (!ingredientById(weight.ingredient))
       throw new ProblemException(400, `there is no ingredient "${weight.ingredient}"`, {
         errors: [{ path: 'ingredient', message: 'write the id of a fruit, such as "quince"' }],
@@ -51,7 +66,9 @@ export class PreparedService {
   }
 
   async remove(id: string): Promise<void> {
-    const gone = await this.weights.destroy({ where: { id, householdId: await this.households.current() } });
+    const gone = await this.weights.destroy({
+      where: { id, householdId: await this.households.current() },
+    });
     if (gone === 0) throw notFound('weighing');
   }
 }

@@ -20,7 +20,9 @@ import { EventLogService } from '../batches/event-log.service.js';
 import { HouseholdService } from '../households/household.service.js';
 import { KitchenService } from '../kitchens/kitchen.service.js';
 
-/** A boil takes some hundredths of a second to look at: so many in one answer, the rest in the next. */
+/**
+ * A boil takes some hundredths of a second to look at: so many in one answer, the rest in the next.
+ */
 const AT_ONCE = 12;
 /** Older boils are of another pan or another hand; the latest so many count. A guess. */
 const LATEST = 60;
@@ -67,20 +69,29 @@ export class LearningService {
     private readonly log: EventLogService,
   ) {}
 
-  /** What the boils of the kitchen in use have taught; boils nobody has looked at yet are looked at first, some at a time. */
+  /**
+   * What the boils of the kitchen in use have taught; boils nobody has looked at yet are looked at
+   * first, some at a time.
+   */
   async lessons(): Promise<LessonsView> {
     const householdId = await this.households.current();
     const [{ id: kitchenId, gear } = { id: '', gear: undefined }] = await this.kitchens.list();
     const kitchen = await this.kitchens.inUse();
     const since = gear?.learning?.since ?? new Date(0).toISOString();
-    const stale = await this.sequelize.query<StaleRow>(STALE, { replacements: { householdId, atOnce: AT_ONCE }, type: QueryTypes.SELECT }); // prettier-ignore
+    const stale = await this.sequelize.query<StaleRow>(STALE, {
+      replacements: { householdId, atOnce: AT_ONCE },
+      type: QueryTypes.SELECT,
+    });
     for (const row of stale) await this.lookAt(row, householdId, kitchenId, kitchen, since);
     const [waiting] = await this.sequelize.query<{ count: number }>(
       'SELECT count(*)::int AS count FROM boil_lessons WHERE household_id = :householdId AND told <> worked_out',
       { replacements: { householdId }, type: QueryTypes.SELECT },
     );
     const known = await this.known(kitchenId, since);
-    const lessons = learnFrom(known.map(({ evidence }) => evidence), kitchen); // prettier-ignore
+    const lessons = learnFrom(
+      known.map(({ evidence }) => evidence),
+      kitchen,
+    );
     const offset_K = believedOffset(kitchen, lessons.offset_K).mid;
     return {
       kitchenId,
@@ -102,26 +113,50 @@ export class LearningService {
   }
 
   private known(kitchenId: string, since: string): Promise<KnownRow[]> {
-    return this.sequelize.query<KnownRow>(KNOWN, { replacements: { kitchenId, since, latest: LATEST }, type: QueryTypes.SELECT }); // prettier-ignore
+    return this.sequelize.query<KnownRow>(KNOWN, {
+      replacements: { kitchenId, since, latest: LATEST },
+      type: QueryTypes.SELECT,
+    });
   }
 
-  /** What a boil says, and what would have been foretold of it with and without the boils before it. */
-  private async lookAt({ batch_id: batchId, told, document }: StaleRow, householdId: string, kitchenId: string, kitchen: Kitchen, since: string): Promise<void> {
-    const { events } = JSON.parse(await this.log.page(batchId, undefined)) as { events: Parameters<typeof boilFrom>[0] };
+  /**
+   * What a boil says, and what would have been foretold of it with and without the boils before it.
+   */
+  private async lookAt(
+    { batch_id: batchId, told, document }: StaleRow,
+    householdId: string,
+    kitchenId: string,
+    kitchen: Kitchen,
+    since: string,
+  ): Promise<void> {
+    const { events } = JSON.parse(await this.log.page(batchId, undefined)) as {
+      events: Parameters<typeof boilFrom>[0];
+    };
     const boil = boilFrom(events);
     const evidence = evidenceOf(document, boil, kitchen);
-    const before = (await this.known(kitchenId, since)).filter(({ batch_id }) => batch_id !== batchId).map((row) => row.evidence).filter(({ at }) => at < (evidence?.at ?? 0));
-    const hindsight: Hindsight | null = evidence && before.length > 0
-      ? { came: cameOf(boil, document, kitchen), without: foretold(boil, document, kitchen), with: foretold(boil, document, taught(kitchen, learnFrom(before, kitchen))) }
-      : null;
+    const before = (await this.known(kitchenId, since))
+      .filter(({ batch_id }) => batch_id !== batchId)
+      .map((row) => row.evidence)
+      .filter(({ at }) => at < (evidence?.at ?? 0));
+    const hindsight: Hindsight | null =
+      evidence && before.length > 0
+        ? {
+            came: cameOf(boil, document, kitchen),
+            without: foretold(boil, document, kitchen),
+            with: foretold(boil, document, taught(kitchen, learnFrom(before, kitchen))),
+          }
+        : null;
     await this.sequelize.query(KEEP, {
       replacements: {
-        batchId, householdId, kitchenId, told,
+        batchId,
+        householdId,
+        kitchenId,
+        told,
         evidence: evidence ? JSON.stringify(evidence) : null,
         hindsight: hindsight && JSON.stringify(hindsight),
         endedAt: evidence ? new Date(evidence.at) : null,
       },
       type: QueryTypes.UPDATE,
     });
-  } // prettier-ignore
+  }
 }

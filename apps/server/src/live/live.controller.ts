@@ -13,7 +13,10 @@ export class LiveController {
     private readonly households: HouseholdService,
   ) {}
 
-  /** What was changed, as it happens: which list, and which batch. A device asks for the new state itself. */
+  /**
+   * What was changed, as it happens: which list, and which batch. A device asks for the new state
+   * itself.
+   */
   @Sse()
   changes(): Observable<MessageEvent> {
     const notices = from(this.households.current()).pipe(
@@ -22,6 +25,9 @@ export class LiveController {
       ),
       map(({ of, batch }): MessageEvent => ({ data: { of, batch } })),
     );
-    return merge(notices, interval(BEAT_MS).pipe(map((): MessageEvent => ({ type: 'beat', data: '' }))));
+    return merge(
+      notices,
+      interval(BEAT_MS).pipe(map((): MessageEvent => ({ type: 'beat', data: '' }))),
+    );
   }
 }

@@ -1,4 +1,9 @@
-import { Injectable, Logger, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
+import {
+  Injectable,
+  Logger,
+  type OnApplicationBootstrap,
+  type OnApplicationShutdown,
+} from '@nestjs/common';
 import { Client } from 'pg';
 import { Subject, type Observable } from 'rxjs';
 import type { News } from '@idle-kettle/contract';
@@ -11,7 +16,10 @@ export interface Notice extends News {
 
 const AGAIN_MS = 2000;
 
-/** Hears what any server of this database has written, over a connection of its own that comes back by itself. */
+/**
+ * Hears what any server of this database has written, over a connection of its own that comes back
+ * by itself.
+ */
 @Injectable()
 export class LiveService implements OnApplicationBootstrap, OnApplicationShutdown {
   private readonly logger = new Logger(LiveService.name);
@@ -38,7 +46,11 @@ export class LiveService implements OnApplicationBootstrap, OnApplicationShutdow
   }
 
   private async listen(): Promise<void> {
-    const client = new Client({ connectionString: this.databaseUrl, connectionTimeoutMillis: 3000, keepAlive: true });
+    const client = new Client({
+      connectionString: this.databaseUrl,
+      connectionTimeoutMillis: 3000,
+      keepAlive: true,
+    });
     this.client = client;
     let over = false;
     const again = (): void => {
@@ -58,8 +70,10 @@ export class LiveService implements OnApplicationBootstrap, OnApplicationShutdow
       // What was written while nobody listened is fetched by asking again for everything.
       this.subject.next({ household: null, of: 'everything', batch: null });
     } catch (error) {
-      this.logger.debug(`not listening yet: ${error instanceof Error ? error.message : String(error)}`);
+      this.logger.debug(
+        `not listening yet: ${error instanceof Error ? error.message : String(error)}`,
+      );
       again();
     }
   }
-} // prettier-ignore
+}

@@ -18,7 +18,8 @@ async function hear(
         rest = parts.pop() ?? '';
         for (const part of parts) {
           const data = /^data: (\{.*\})$/m.exec(part)?.[1];
-          if (data !== undefined) heard.push(JSON.parse(data) as { of: string; batch: string | null });
+          if (data !== undefined)
+            heard.push(JSON.parse(data) as { of: string; batch: string | null });
         }
       });
       response.on('error', () => undefined);
@@ -49,12 +50,20 @@ test('two servers of one database hear of each other, after the database was awa
   await new Promise((resolve) => setTimeout(resolve, 500));
   heard.length = 0;
 
-  await here.http.post(`/api/batches/${id}/events`).send({ events: [reading(97.1), reading(97.3)] }).expect(200);
-  const took = await until(() => heard.some(({ of, batch }) => of === 'batch_events' && batch === id));
+  await here.http
+    .post(`/api/batches/${id}/events`)
+    .send({ events: [reading(97.1), reading(97.3)] })
+    .expect(200);
+  const took = await until(() =>
+    heard.some(({ of, batch }) => of === 'batch_events' && batch === id),
+  );
   expect(took).toBeLessThan(1000);
   // Two rows of one message are one notice.
   expect(heard.filter(({ of }) => of === 'batch_events')).toHaveLength(1);
-  await here.http.put(`/api/batches/${id}`).send({ document: damsonJam({ title: 'Damson and bay' }), revision: 1 }).expect(200);
+  await here.http
+    .put(`/api/batches/${id}`)
+    .send({ document: damsonJam({ title: 'Damson and bay' }), revision: 1 })
+    .expect(200);
   await until(() => heard.some(({ of, batch }) => of === 'batches' && batch === id));
 
   await door.shut();
@@ -62,9 +71,12 @@ test('two servers of one database hear of each other, after the database was awa
   await door.open();
   await until(() => heard.some(({ of }) => of === 'everything'));
   heard.length = 0;
-  await here.http.post(`/api/batches/${id}/events`).send({ events: [reading(98.2)] }).expect(200);
+  await here.http
+    .post(`/api/batches/${id}/events`)
+    .send({ events: [reading(98.2)] })
+    .expect(200);
   await until(() => heard.some(({ of, batch }) => of === 'batch_events' && batch === id));
   leave();
   await Promise.all([here.close(), there.close()]);
   await door.shut();
-}, 30_000); // prettier-ignore
+}, 30_000);

@@ -28,14 +28,18 @@ const notAPhoto = (): ProblemException =>
   });
 
 /**
- * A picture made ready to keep: what it is told by its content, never by its name or type; place, camera and day it carries are left
- * behind.
+ * A picture made ready to keep: what it is told by its content, never by its name or type; place,
+ * camera and day it carries are left behind.
  *
- * @throws ProblemException 400 when it is no picture of a known kind, or is cut short; 413 when it is too large
+ * @throws ProblemException 400 when it is no picture of a known kind, or is cut short; 413 when it
+ * is too large
  */
 export async function developed(bytes: Buffer): Promise<Developed> {
   if (bytes.length > LARGEST_PHOTO_MB * 1e6)
-    throw new ProblemException(413, `a photo has at most ${LARGEST_PHOTO_MB} MB; this one has ${(bytes.length / 1e6).toFixed(0)}`); // prettier-ignore
+    throw new ProblemException(
+      413,
+      `a photo has at most ${LARGEST_PHOTO_MB} MB; this one has ${(bytes.length / 1e6).toFixed(0)}`,
+    );
   // Fetched with the first photo: it takes a while, and most starts of the server see none.
   const { default: sharp } = await import('sharp');
   const open = () => sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
@@ -48,15 +52,47 @@ export async function developed(bytes: Buffer): Promise<Developed> {
   if (!FORMATS.includes(found.format)) throw notAPhoto();
   try {
     const { data: image, info } = isClean(found)
-      ? await open().raw().toBuffer({ resolveWithObject: true }).then(({ info }) => ({ data: bytes, info }))
-      : await open().autoOrient().resize({ width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true }).webp({ quality: QUALITY }).toBuffer({ resolveWithObject: true });
-    const small = await sharp(image).resize({ width: LONGEST_SMALL, height: LONGEST_SMALL, fit: 'inside', withoutEnlargement: true }).webp({ quality: QUALITY }).toBuffer();
+      ? await open()
+          .raw()
+          .toBuffer({ resolveWithObject: true })
+          .then(({ info }) => ({ data: bytes, info }))
+      : await open()
+          .autoOrient()
+          .resize({ width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true })
+          .webp({ quality: QUALITY })
+          .toBuffer({ resolveWithObject: true });
+    const small = await sharp(image)
+      .resize({
+        width: LONGEST_SMALL,
+        height: LONGEST_SMALL,
+        fit: 'inside',
+        withoutEnlargement: true,
+      })
+      .webp({ quality: QUALITY })
+      .toBuffer();
     return { image, small, width: info.width, height: info.height };
   } catch {
     throw notAPhoto();
   }
-} // prettier-ignore
+}
 
-/** Kept like this before: it comes back from a household's file as it went out, and loses nothing by being packed again. */
-const isClean = ({ format, width, height, exif, xmp, iptc, icc, comments, pages, orientation }: Metadata): boolean =>
-  format === 'webp' && Math.max(width, height) <= LONGEST && (pages ?? 1) === 1 && [exif, xmp, iptc, icc, comments, orientation].every((each) => each === undefined); // prettier-ignore
+/**
+ * Kept like this before: it comes back from a household's file as it went out, and loses nothing by
+ * being packed again.
+ */
+const isClean = ({
+  format,
+  width,
+  height,
+  exif,
+  xmp,
+  iptc,
+  icc,
+  comments,
+  pages,
+  orientation,
+}: Metadata): boolean =>
+  format === 'webp' &&
+  Math.max(width, height) <= LONGEST &&
+  (pages ?? 1) === 1 &&
+  [exif, xmp, iptc, icc, comments, orientation].every((each) => each === undefined);

@@ -1,4 +1,17 @@
-import { Body, Controller, Delete, Get, Header, HttpCode, Param, Patch, Post, Put, Query, StreamableFile } from '@nestjs/common'; // prettier-ignore
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  Patch,
+  Post,
+  Put,
+  Query,
+  StreamableFile,
+} from '@nestjs/common';
 import { KeepPhoto, PHOTO_TYPES, PhotoNote, type PhotoView } from '@idle-kettle/contract';
 import { ProblemException } from '../http/problem.filter.js';
 import { idPipe } from '../http/validation.js';
@@ -27,7 +40,12 @@ export class PhotoController {
   ): Promise<PhotoView> {
     if (!Buffer.isBuffer(picture) || picture.length === 0)
       throw new ProblemException(415, 'this is not a photo', {
-        errors: [{ path: 'photo', message: `send the picture itself, as one of ${PHOTO_TYPES.join(', ')}` }],
+        errors: [
+          {
+            path: 'photo',
+            message: `send the picture itself, as one of ${PHOTO_TYPES.join(', ')}`,
+          },
+        ],
       });
     return this.photos.keep(batchId, id, picture, at);
   }

@@ -31,17 +31,28 @@ export class PhotoService {
   /** Those of a batch, the oldest first. */
   async list(batchId: string): Promise<PhotoView[]> {
     await this.batches.get(batchId);
-    const rows = await this.ask<PhotoRow>(`${VIEW} WHERE batch_id = :batchId AND household_id = :householdId AND removed_at IS NULL ORDER BY taken_at, id`, { batchId }); // prettier-ignore
+    const rows = await this.ask<PhotoRow>(
+      `${VIEW} WHERE batch_id = :batchId AND household_id = :householdId AND removed_at IS NULL ORDER BY taken_at, id`,
+      { batchId },
+    );
     return rows.map(view);
   }
 
   /** Keeps a photo; the id is made by the device, and sending it again changes nothing. */
-  async keep(batchId: string, id: string, bytes: Buffer, at: string | undefined): Promise<PhotoView> {
+  async keep(
+    batchId: string,
+    id: string,
+    bytes: Buffer,
+    at: string | undefined,
+  ): Promise<PhotoView> {
     const already = await this.list(batchId);
     const same = already.find((photo) => photo.id === id);
     if (same) return same;
     if (already.length >= MOST_PHOTOS)
-      throw new ProblemException(409, `a batch has at most ${MOST_PHOTOS} photos; take one out first`);
+      throw new ProblemException(
+        409,
+        `a batch has at most ${MOST_PHOTOS} photos; take one out first`,
+      );
     const { image, small, width, height } = await developed(bytes);
     await this.ask(
       `INSERT INTO batch_photos (id, household_id, batch_id, taken_at, width, height, image, small)
@@ -53,7 +64,10 @@ export class PhotoService {
 
   async write(id: string, note: string): Promise<PhotoView> {
     await this.one(id);
-    await this.ask('UPDATE batch_photos SET note = :note WHERE id = :id AND household_id = :householdId', { id, note: note.trim() }); // prettier-ignore
+    await this.ask(
+      'UPDATE batch_photos SET note = :note WHERE id = :id AND household_id = :householdId',
+      { id, note: note.trim() },
+    );
     return this.one(id);
   }
 
@@ -61,24 +75,39 @@ export class PhotoService {
   async takeOut(id: string, out: boolean): Promise<void> {
     await this.one(id, true);
     const now = this.clock.now();
-    await this.ask('UPDATE batch_photos SET removed_at = :removedAt WHERE id = :id AND household_id = :householdId', { id, removedAt: out ? now : null }); // prettier-ignore
-    await this.ask('DELETE FROM batch_photos WHERE household_id = :householdId AND removed_at < :gone', { gone: new Date(now.getTime() - BROUGHT_BACK_MS) }); // prettier-ignore
+    await this.ask(
+      'UPDATE batch_photos SET removed_at = :removedAt WHERE id = :id AND household_id = :householdId',
+      { id, removedAt: out ? now : null },
+    );
+    await this.ask(
+      'DELETE FROM batch_photos WHERE household_id = :householdId AND removed_at < :gone',
+      { gone: new Date(now.getTime() - BROUGHT_BACK_MS) },
+    );
   }
 
   /** @returns the picture as WebP */
   async picture(id: string, size: 'image' | 'small'): Promise<Buffer> {
-    const [found] = await this.ask<{ bytes: Buffer }>(`SELECT ${size} AS bytes FROM batch_photos WHERE id = :id AND household_id = :householdId AND removed_at IS NULL`, { id }); // prettier-ignore
+    const [found] = await this.ask<{ bytes: Buffer }>(
+      `SELECT ${size} AS bytes FROM batch_photos WHERE id = :id AND household_id = :householdId AND removed_at IS NULL`,
+      { id },
+    );
     if (!found) throw notFound('photo');
     return found.bytes;
   }
 
   private async one(id: string, removedToo = false): Promise<PhotoView> {
-    const [row] = await this.ask<PhotoRow>(`${VIEW} WHERE id = :id AND household_id = :householdId ${removedToo ? '' : 'AND removed_at IS NULL'}`, { id }); // prettier-ignore
+    const [row] = await this.ask<PhotoRow>(
+      `${VIEW} WHERE id = :id AND household_id = :householdId ${removedToo ? '' : 'AND removed_at IS NULL'}`,
+      { id },
+    );
     if (!row) throw notFound('photo');
     return view(row);
   }
 
   private async ask<T extends object>(sql: string, replacements: object): Promise<T[]> {
-    return this.sequelize.query<T>(sql, { replacements: { householdId: await this.households.current(), ...replacements }, type: QueryTypes.SELECT }); // prettier-ignore
+    return this.sequelize.query<T>(sql, {
+      replacements: { householdId: await this.households.current(), ...replacements },
+      type: QueryTypes.SELECT,
+    });
   }
 }

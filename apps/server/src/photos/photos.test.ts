@@ -1,6 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
-import { LARGEST_PHOTO_MB, MOST_PHOTOS, type HouseholdFile, type PhotoView, type ProblemBody } from '@idle-kettle/contract'; // prettier-ignore
+import {
+  LARGEST_PHOTO_MB,
+  MOST_PHOTOS,
+  type HouseholdFile,
+  type PhotoView,
+  type ProblemBody,
+} from '@idle-kettle/contract';
 import { newBatch, startTestApp, type TestApp } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 
@@ -10,22 +16,36 @@ beforeAll(async () => {
 });
 afterAll(() => kitchen.close());
 
-/** A picture of a jar that says where it was taken and by what, lying on its side as cameras write them. */
+/**
+ * A picture of a jar that says where it was taken and by what, lying on its side as cameras write
+ * them.
+ */
 const picture = (width = 2400, height = 1200): Promise<Buffer> =>
   sharp({ create: { width, height, channels: 3, background: '#6e2a4f' } })
     .withExif({
       IFD0: { Make: 'A camera of ours', ImageDescription: 'larder' },
       IFD3: { GPSLatitude: '47/1 3/1 0/1', GPSLatitudeRef: 'N' },
-    }) // prettier-ignore
+    })
     .withMetadata({ orientation: 6 })
     .jpeg()
     .toBuffer();
 const send = (batchId: string, bytes: Buffer, id = randomUUID(), type = 'image/jpeg') =>
-  kitchen.http.put(`/api/batches/${batchId}/photos/${id}`).query({ at: '2026-09-12T18:00:00.000Z' }).set('Content-Type', type).send(bytes); // prettier-ignore
+  kitchen.http
+    .put(`/api/batches/${batchId}/photos/${id}`)
+    .query({ at: '2026-09-12T18:00:00.000Z' })
+    .set('Content-Type', type)
+    .send(bytes);
 const list = async (batchId: string): Promise<PhotoView[]> =>
   (await kitchen.http.get(`/api/batches/${batchId}/photos`).expect(200)).body as PhotoView[];
 const bytesOf = async (path: string): Promise<Buffer> =>
-  (await kitchen.http.get(path).responseType('blob').expect(200).expect('Content-Type', 'image/webp').expect('X-Content-Type-Options', 'nosniff')).body as Buffer; // prettier-ignore
+  (
+    await kitchen.http
+      .get(path)
+      .responseType('blob')
+      .expect(200)
+      .expect('Content-Type', 'image/webp')
+      .expect('X-Content-Type-Options', 'nosniff')
+  ).body as Buffer;
 
 test('a photo is kept once, upright and no larger than a screen, and says nothing but the picture', async () => {
   const batch = await newBatch(kitchen.http);
@@ -37,10 +57,20 @@ test('a photo is kept once, upright and no larger than a screen, and says nothin
   expect(await list(batch)).toEqual([
     { id, note: '', width: 800, height: 1600, at: '2026-09-12T18:00:00.000Z' },
   ]);
-  const [image, small] = [await bytesOf(`/api/photos/${id}`), await bytesOf(`/api/photos/${id}/small`)];
+  const [image, small] = [
+    await bytesOf(`/api/photos/${id}`),
+    await bytesOf(`/api/photos/${id}/small`),
+  ];
   for (const kept of [image, small]) {
     const { format, exif, xmp, iptc, icc, orientation } = await sharp(kept).metadata();
-    expect([format, exif, xmp, iptc, icc, orientation]).toEqual(['webp', undefined, undefined, undefined, undefined, undefined]); // prettier-ignore
+    expect([format, exif, xmp, iptc, icc, orientation]).toEqual([
+      'webp',
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ]);
     expect(kept.includes('camera')).toBe(false);
   }
   expect(await sharp(small).metadata()).toMatchObject({ width: 240, height: 480 });
@@ -56,13 +86,18 @@ test('what it shows is written under it; taken out and brought back as it was', 
   await kitchen.http.get(`/api/photos/${id}`).expect(404);
   await kitchen.http.post(`/api/photos/${id}/back`).expect(204);
   expect(await list(batch)).toMatchObject([{ id, note: 'the cloudy one' }]);
-  await kitchen.http.patch(`/api/photos/${id}`).send({ note: 'x'.repeat(201) }).expect(400); // prettier-ignore
+  await kitchen.http
+    .patch(`/api/photos/${id}`)
+    .send({ note: 'x'.repeat(201) })
+    .expect(400);
 });
 
 test('what is no photo is refused, whatever it is called', async () => {
   const batch = await newBatch(kitchen.http);
   const whole = await picture(300, 200);
-  const svg = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>');
+  const svg = Buffer.from(
+    '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>',
+  );
   const gif = await sharp(whole).gif().toBuffer();
   for (const [bytes, type] of [
     [Buffer.from('#!/bin/sh\necho jam'), 'image/jpeg'],
@@ -71,7 +106,9 @@ test('what is no photo is refused, whatever it is called', async () => {
     [whole.subarray(0, whole.length - 200), 'image/jpeg'],
   ] as const) {
     const { body } = await send(batch, bytes, randomUUID(), type).expect(400);
-    expect((body as ProblemBody).errors).toEqual([{ path: 'photo', message: 'choose a JPEG, PNG or WebP picture' }]); // prettier-ignore
+    expect((body as ProblemBody).errors).toEqual([
+      { path: 'photo', message: 'choose a JPEG, PNG or WebP picture' },
+    ]);
   }
   // Not even said to be one.
   await send(batch, svg, randomUUID(), 'image/svg+xml').expect(415);
@@ -83,7 +120,12 @@ test('what is no photo is refused, whatever it is called', async () => {
 
 test('a picture that unpacks into more than any camera takes is refused before it is unpacked', async () => {
   const batch = await newBatch(kitchen.http);
-  const bomb = await sharp({ create: { width: 10_500, height: 10_000, channels: 3, background: 'white' }, limitInputPixels: false }).png({ compressionLevel: 6 }).toBuffer(); // prettier-ignore
+  const bomb = await sharp({
+    create: { width: 10_500, height: 10_000, channels: 3, background: 'white' },
+    limitInputPixels: false,
+  })
+    .png({ compressionLevel: 6 })
+    .toBuffer();
   expect(bomb.length).toBeLessThan(2e6);
   await send(batch, bomb, randomUUID(), 'image/png').expect(400);
 });
@@ -104,11 +146,24 @@ test('photos go out with the household and come in as they were; one that is non
   const file = (await kitchen.http.get('/api/household').expect(200)).body as HouseholdFile;
   await startElsewhere();
   await kitchen.http.post('/api/household').send(file).expect(200);
-  expect(await list(batch)).toMatchObject([{ id, note: 'the shelf', at: '2026-09-12T18:00:00.000Z' }]);
+  expect(await list(batch)).toMatchObject([
+    { id, note: 'the shelf', at: '2026-09-12T18:00:00.000Z' },
+  ]);
   expect((await bytesOf(`/api/photos/${id}`)).equals(was)).toBe(true);
-  const spoilt = { ...file, photos: file.photos.map((photo) => ({ ...photo, id: randomUUID(), image: Buffer.from('no picture').toString('base64') })).slice(0, 1) }; // prettier-ignore
+  const spoilt = {
+    ...file,
+    photos: file.photos
+      .map((photo) => ({
+        ...photo,
+        id: randomUUID(),
+        image: Buffer.from('no picture').toString('base64'),
+      }))
+      .slice(0, 1),
+  };
   const { body } = await kitchen.http.post('/api/household').send(spoilt).expect(400);
-  expect((body as ProblemBody).errors).toEqual([{ path: 'photos[0].image', message: 'this is not a photo that can be read' }]); // prettier-ignore
+  expect((body as ProblemBody).errors).toEqual([
+    { path: 'photos[0].image', message: 'this is not a photo that can be read' },
+  ]);
 });
 
 /** The same machine with another, empty household. A server is one to a process. */

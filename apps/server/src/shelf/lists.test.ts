@@ -12,7 +12,8 @@ afterAll(() => kitchen.close());
 const lots = async (query: Record<string, string | number> = {}): Promise<LotView[]> =>
   (await kitchen.http.get('/api/shelf').query(query).expect(200)).body as LotView[];
 const overview = async (today: string): Promise<ShelfOverview> =>
-  (await kitchen.http.get('/api/shelf/overview').query({ today }).expect(200)).body as ShelfOverview;
+  (await kitchen.http.get('/api/shelf/overview').query({ today }).expect(200))
+    .body as ShelfOverview;
 const log = (batchId: string, ...events: object[]) =>
   kitchen.http.post(`/api/batches/${batchId}/events`).send({ events }).expect(200);
 const event = (type: string, at: string, body: object) => ({
@@ -22,14 +23,24 @@ const event = (type: string, at: string, body: object) => ({
   device: 'bench',
   body,
 });
-const processed = event('processed', '2026-09-12T19:00:00.000Z', { method: 'boiling-water', minutes: 15, altitude_m: 1180 }); // prettier-ignore
+const processed = event('processed', '2026-09-12T19:00:00.000Z', {
+  method: 'boiling-water',
+  minutes: 15,
+  altitude_m: 1180,
+});
 const shelve = async (batchId: string, more: object = {}): Promise<string> => {
   const id = randomUUID();
-  await kitchen.http.post('/api/shelf').send({ id, batchId, size: '340-g', count: 4, madeOn: '2026-09-12', ...more }).expect(200); // prettier-ignore
+  await kitchen.http
+    .post('/api/shelf')
+    .send({ id, batchId, size: '340-g', count: 4, madeOn: '2026-09-12', ...more })
+    .expect(200);
   return id;
 };
 const take = (lotId: string, count: number) =>
-  kitchen.http.post(`/api/shelf/${lotId}/moves`).send({ id: randomUUID(), change: -count, reason: 'eaten', at: '2026-10-01T10:00:00.000Z' }).expect(200); // prettier-ignore
+  kitchen.http
+    .post(`/api/shelf/${lotId}/moves`)
+    .send({ id: randomUUID(), change: -count, reason: 'eaten', at: '2026-10-01T10:00:00.000Z' })
+    .expect(200);
 const ids = (found: readonly LotView[]): string[] => found.map(({ id }) => id);
 
 test('found by name, place, size, state and batch; the newest first, page by page, none twice', async () => {
@@ -52,7 +63,12 @@ test('found by name, place, size, state and batch; the newest first, page by pag
   expect(ids(await lots({ state: 'cold' }))).toEqual([cold, part]);
   expect(ids(await lots({ state: 'opened' }))).toEqual([part]);
   const pages: LotView[] = [];
-  for (let page = await lots({ limit: 3 }); page.length > 0; page = await lots({ limit: 3, after: page.at(-1)?.id ?? '' })) pages.push(...page); // prettier-ignore
+  for (
+    let page = await lots({ limit: 3 });
+    page.length > 0;
+    page = await lots({ limit: 3, after: page.at(-1)?.id ?? '' })
+  )
+    pages.push(...page);
   expect(ids(pages)).toEqual([pints, cold, part, inLarder]);
 
   // What is empty is there unless only jars are asked for; it can be put back.
@@ -60,7 +76,10 @@ test('found by name, place, size, state and batch; the newest first, page by pag
   expect(ids(await lots({ left: 'yes' }))).toEqual([pints, part, inLarder]);
   expect(ids(await lots())).toContain(cold);
   // A new name is found at once.
-  await kitchen.http.put(`/api/batches/${damson}`).send({ document: damsonJam({ title: 'Quetsche' }), revision: 1 }).expect(200); // prettier-ignore
+  await kitchen.http
+    .put(`/api/batches/${damson}`)
+    .send({ document: damsonJam({ title: 'Quetsche' }), revision: 1 })
+    .expect(200);
   expect(ids(await lots({ search: 'quetsche' }))).toEqual([pints, part, inLarder]);
   expect(await lots({ search: 'damson' })).toEqual([]);
 });
@@ -86,9 +105,16 @@ test('the whole shelf in a few numbers, and what to eat first', async () => {
 });
 
 test('a reading of the end that arrives after the jars were put away still counts', async () => {
-  const at = (minute: number): string => new Date(Date.parse('2026-09-12T18:00:00Z') + minute * 60_000).toISOString(); // prettier-ignore
+  const at = (minute: number): string =>
+    new Date(Date.parse('2026-09-12T18:00:00Z') + minute * 60_000).toISOString();
   const id = await newBatch(kitchen.http);
-  await log(id, event('light', at(0), { boilingPoint_C: 96.1, gelTemperature_C: 100.5 }), event('done', at(30), {}), event('jarred', at(35), { jars: [{ size: '340-g', full: 4, part: 0 }] }), { ...processed, id: randomUUID() }); // prettier-ignore
+  await log(
+    id,
+    event('light', at(0), { boilingPoint_C: 96.1, gelTemperature_C: 100.5 }),
+    event('done', at(30), {}),
+    event('jarred', at(35), { jars: [{ size: '340-g', full: 4, part: 0 }] }),
+    { ...processed, id: randomUUID() },
+  );
   const lot = await shelve(id);
   const best = async (): Promise<string | null> =>
     (await lots({ batch: id })).find((each) => each.id === lot)?.keeping.bestBefore ?? null;
@@ -104,11 +130,17 @@ test.each([
   ['limit', '1000'],
   ['left', 'perhaps'],
 ])('a wrong %s is named', async (path, value) => {
-  const { body } = await kitchen.http.get('/api/shelf').query({ [path]: value }).expect(400); // prettier-ignore
+  const { body } = await kitchen.http
+    .get('/api/shelf')
+    .query({ [path]: value })
+    .expect(400);
   expect((body as ProblemBody).errors?.map((error) => error.path)).toEqual([path]);
 });
 
 test('the overview asks which day it is', async () => {
-  const { body } = await kitchen.http.get('/api/shelf/overview').query({ today: 'soon' }).expect(400);
+  const { body } = await kitchen.http
+    .get('/api/shelf/overview')
+    .query({ today: 'soon' })
+    .expect(400);
   expect((body as ProblemBody).errors?.map((error) => error.path)).toEqual(['today']);
 });

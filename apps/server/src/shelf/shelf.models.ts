@@ -42,7 +42,10 @@ export class ShelfLot extends Model<InferAttributes<ShelfLot>, InferCreationAttr
 
 /** Jars that came or went. Append-only. */
 @Table({ tableName: 'shelf_moves', timestamps: false })
-export class ShelfMove extends Model<InferAttributes<ShelfMove>, InferCreationAttributes<ShelfMove>> {
+export class ShelfMove extends Model<
+  InferAttributes<ShelfMove>,
+  InferCreationAttributes<ShelfMove>
+> {
   @PrimaryKey
   @Column(DataType.UUID)
   declare id: string;

@@ -6,7 +6,15 @@ import { parseISO } from 'date-fns/parseISO';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { canGo, findJar, type KeptIn } from '@idle-kettle/core';
-import type { ListLots, LotState, LotView, MoveJars, MoveView, PutOnShelf, TransferJars } from '@idle-kettle/contract'; // prettier-ignore
+import type {
+  ListLots,
+  LotState,
+  LotView,
+  MoveJars,
+  MoveView,
+  PutOnShelf,
+  TransferJars,
+} from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
 import { StandingService, UNKNOWN } from '../batches/standing.service.js';
 import { Clock } from '../clock/clock.js';
@@ -15,14 +23,18 @@ import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
 import { ShelfLot, ShelfMove } from './shelf.models.js';
 
-/** Lids that wait are due from some moment on; and how jars keep is never said kinder than it may turn out to be. */
+/**
+ * Lids that wait are due from some moment on; and how jars keep is never said kinder than it may
+ * turn out to be.
+ */
 const LOT = `
   view || jsonb_build_object('count', jars, 'seals', jsonb_build_object('open', lids_open,
     'state', CASE WHEN lids <> 'waiting' THEN lids WHEN lids_due_at <= :now THEN 'due' ELSE 'unknown' END))
   || CASE WHEN batch_id IN (${UNKNOWN})
     THEN '{"keeping":{"verdict":"fridge","reason":"it is being worked out how they keep","bestBefore":null}}'::jsonb ELSE '{}' END AS lot`;
 const LOTS = `SELECT ${LOT} FROM lot_standings WHERE household_id = :householdId AND view IS NOT NULL`;
-const asList = (select: string): string => `SELECT coalesce(json_agg(lot), '[]') FROM (${select}) AS listed`;
+const asList = (select: string): string =>
+  `SELECT coalesce(json_agg(lot), '[]') FROM (${select}) AS listed`;
 
 const STATES: Readonly<Record<LotState, string>> = {
   all: '',
@@ -69,11 +81,20 @@ export class ShelfService {
   ) {}
 
   /**
-   * Lots, the newest first; emptied ones too unless only those with jars left are asked for, so that taking the last jar can be undone.
+   * Lots, the newest first; emptied ones too unless only those with jars left are asked for, so
+   * that taking the last jar can be undone.
    *
    * @returns {@link LotView}s as JSON text
    */
-  async list({ batch, search = '', state = 'all', place, left, after, limit = LISTED }: ListLots = {}): Promise<string> {
+  async list({
+    batch,
+    search = '',
+    state = 'all',
+    place,
+    left,
+    after,
+    limit = LISTED,
+  }: ListLots = {}): Promise<string> {
     const words = search.trim().toLowerCase();
     const select = [
       LOTS,
@@ -85,13 +106,22 @@ export class ShelfService {
       after === undefined ? '' : AFTER,
       NEWEST,
     ];
-    return this.standings.list(asList(select.join('')), { batch, place, after, limit, like: likeOf(words), now: this.clock.now() });
-  } // prettier-ignore
+    return this.standings.list(asList(select.join('')), {
+      batch,
+      place,
+      after,
+      limit,
+      like: likeOf(words),
+      now: this.clock.now(),
+    });
+  }
 
   /** Every lot with jars left, page by page. */
   async *everyLot(): AsyncGenerator<LotView> {
     for (let after: string | undefined; ;) {
-      const page = JSON.parse(await this.list({ left: 'yes', ...(after !== undefined && { after }) })) as LotView[]; // prettier-ignore
+      const page = JSON.parse(
+        await this.list({ left: 'yes', ...(after !== undefined && { after }) }),
+      ) as LotView[];
       yield* page;
       after = page.at(-1)?.id;
       if (page.length < LISTED) return;
@@ -120,17 +150,34 @@ export class ShelfService {
     if (parseISO(body.madeOn).getTime() > this.clock.now().getTime() + DAY_MS)
       throw new ProblemException(400, 'jars are not made in the future', {
         errors: [
-          { path: 'madeOn', message: `${body.madeOn} is still to come; write the day they were made` },
+          {
+            path: 'madeOn',
+            message: `${body.madeOn} is still to come; write the day they were made`,
+          },
         ],
       });
     await this.sequelize.transaction(async (transaction) => {
       const { id, batchId, size, madeOn, count } = body;
       const [lot, isNew] = await this.lots.findOrCreate({
         where: { id },
-        defaults: { id, householdId, batchId, size, partFill: body.partFill ?? null, madeOn, keptIn: body.keptIn ?? null, place: body.place ?? '', keptSince: body.keptIn ? this.clock.now() : null, cameFrom: null }, // prettier-ignore
+        defaults: {
+          id,
+          householdId,
+          batchId,
+          size,
+          partFill: body.partFill ?? null,
+          madeOn,
+          keptIn: body.keptIn ?? null,
+          place: body.place ?? '',
+          keptSince: body.keptIn ? this.clock.now() : null,
+          cameFrom: null,
+        },
         transaction,
       });
-      if (!isNew && (lot.householdId !== householdId || lot.batchId !== batchId || lot.size !== size)) {
+      if (
+        !isNew &&
+        (lot.householdId !== householdId || lot.batchId !== batchId || lot.size !== size)
+      ) {
         throw new ProblemException(409, 'this id already stands for other jars');
       }
       if (isNew)
@@ -166,11 +213,15 @@ export class ShelfService {
     return this.one(lotId);
   }
 
-  /** Jars that are opened, chilled, frozen or put elsewhere become a lot of their own, or go back to the one they came from. */
+  /**
+   * Jars that are opened, chilled, frozen or put elsewhere become a lot of their own, or go back to
+   * the one they came from.
+   */
   async transfer(lotId: string, body: TransferJars): Promise<LotView> {
     const before = await this.one(lotId);
     await this.sequelize.transaction(async (transaction) => {
-      // Always in the same order, so that two hands that move jars to and fro do not wait for each other.
+      // Always in the same order, so that two hands that move jars to and fro do not wait for each
+      // other.
       await this.lots.findAll({
         where: { id: [lotId, body.to] },
         order: ['id'],
@@ -187,35 +238,65 @@ export class ShelfService {
       if (body.to !== lot.cameFrom) refuseKinder(before, place, body.at);
       const [target] = await this.lots.findOrCreate({
         where: { id: body.to },
-        defaults: { id: body.to, householdId, batchId, size, partFill, madeOn, keptIn: place, place: body.place, keptSince: place === lot.keptIn ? lot.keptSince : happenedAt, cameFrom: lotId },
+        defaults: {
+          id: body.to,
+          householdId,
+          batchId,
+          size,
+          partFill,
+          madeOn,
+          keptIn: place,
+          place: body.place,
+          keptSince: place === lot.keptIn ? lot.keptSince : happenedAt,
+          cameFrom: lotId,
+        },
         transaction,
-      }); // prettier-ignore
+      });
       if (target.householdId !== householdId || target.batchId !== batchId || target.size !== size)
         throw new ProblemException(409, 'jars only go to a lot of the same batch and size');
       const both = { householdId, reason: 'moved', whom: '', note: '', happenedAt };
-      await this.moves.create({ ...both, id: body.id, lotId, change: -body.count }, { transaction });
-      await this.moves.create({ ...both, id: body.arrivalId, lotId: body.to, change: body.count }, { transaction }); // prettier-ignore
+      await this.moves.create(
+        { ...both, id: body.id, lotId, change: -body.count },
+        { transaction },
+      );
+      await this.moves.create(
+        { ...both, id: body.arrivalId, lotId: body.to, change: body.count },
+        { transaction },
+      );
     });
     return this.one(body.to);
   }
 
   /** What came and went, the latest first. */
   async latestMoves(): Promise<MoveView[]> {
-    const moves = await this.sequelize.query<Omit<MoveView, 'at'> & { at: Date }>(MOVES, { replacements: { householdId: await this.households.current(), limit: MOVES_LISTED }, type: QueryTypes.SELECT }); // prettier-ignore
+    const moves = await this.sequelize.query<Omit<MoveView, 'at'> & { at: Date }>(MOVES, {
+      replacements: { householdId: await this.households.current(), limit: MOVES_LISTED },
+      type: QueryTypes.SELECT,
+    });
     return moves.map((move) => ({ ...move, at: move.at.toISOString() }));
   }
 
   /** A lot that nobody else changes meanwhile, and how many are left of it. */
-  private async locked(id: string, transaction: Transaction): Promise<{ householdId: string; lot: ShelfLot; left: number }> {
+  private async locked(
+    id: string,
+    transaction: Transaction,
+  ): Promise<{ householdId: string; lot: ShelfLot; left: number }> {
     const householdId = await this.households.current();
-    const lot = await this.lots.findOne({ where: { id, householdId }, transaction, lock: transaction.LOCK.NO_KEY_UPDATE });
+    const lot = await this.lots.findOne({
+      where: { id, householdId },
+      transaction,
+      lock: transaction.LOCK.NO_KEY_UPDATE,
+    });
     if (!lot) throw notFound('lot');
     const left = Number(await this.moves.sum('change', { where: { lotId: id }, transaction }));
     return { householdId, lot, left };
-  } // prettier-ignore
+  }
 
   private async one(id: string): Promise<LotView> {
-    const one = await this.standings.list(asList(`${LOTS} AND lot_id = :id`), { id, now: this.clock.now() });
+    const one = await this.standings.list(asList(`${LOTS} AND lot_id = :id`), {
+      id,
+      now: this.clock.now(),
+    });
     const [lot] = JSON.parse(one) as LotView[];
     if (!lot) throw notFound('lot');
     return lot;
@@ -228,9 +309,20 @@ function refuseKinder({ keptIn: from, keeping }: LotView, to: KeptIn | null, at:
     throw new ProblemException(409, detail, { errors: [{ path: 'keptIn', message }] });
   };
   if (!canGo(from, to))
-    refuse('what was opened, or put in the cold, does not go back on the shelf', `write ${from === 'opened' ? 'opened or freezer' : 'fridge, freezer or opened'}`); // prettier-ignore
-  if (from !== to && to === 'freezer' && keeping.bestBefore !== null && at.slice(0, 10) > keeping.bestBefore)
-    refuse(`their best was over on ${keeping.bestBefore}: freezing them now adds nothing`, 'leave them where they are, or throw them out'); // prettier-ignore
+    refuse(
+      'what was opened, or put in the cold, does not go back on the shelf',
+      `write ${from === 'opened' ? 'opened or freezer' : 'fridge, freezer or opened'}`,
+    );
+  if (
+    from !== to &&
+    to === 'freezer' &&
+    keeping.bestBefore !== null &&
+    at.slice(0, 10) > keeping.bestBefore
+  )
+    refuse(
+      `their best was over on ${keeping.bestBefore}: freezing them now adds nothing`,
+      'leave them where they are, or throw them out',
+    );
 }
 
 const tooFew = (left: number, path: string): ProblemException =>

@@ -47,25 +47,39 @@ test('jars put on the shelf are there once, however often they are sent', async 
       keptSince: null,
       cameFrom: null,
       seals: { state: 'none', open: 0 },
-      keeping: { verdict: 'fridge', reason: expect.stringMatching(/not processed/) as string, bestBefore: '2026-10-12' }, // prettier-ignore
+      keeping: {
+        verdict: 'fridge',
+        reason: expect.stringMatching(/not processed/) as string,
+        bestBefore: '2026-10-12',
+      },
       count: 6,
     },
   ]);
 });
 
 test('jars that went through the canner keep on the shelf, until something else turns out to be in them', async () => {
-  const [{ id: kitchenId } = { id: '' }] = (await kitchen.http.get('/api/kitchens').expect(200)).body as KitchenView[]; // prettier-ignore
+  const [{ id: kitchenId } = { id: '' }] = (await kitchen.http.get('/api/kitchens').expect(200))
+    .body as KitchenView[];
   await kitchen.http
     .put(`/api/kitchens/${kitchenId}`)
-    .send({ name: 'Home', altitude_m: 1180, boilingPoint_C: null, boilingPointMeasuredAt: null, units: 'metric', temperatureUnit: 'C' })
-    .expect(200); // prettier-ignore
+    .send({
+      name: 'Home',
+      altitude_m: 1180,
+      boilingPoint_C: null,
+      boilingPointMeasuredAt: null,
+      units: 'metric',
+      temperatureUnit: 'C',
+    })
+    .expect(200);
   const jars = await lot();
   await put(jars).expect(200);
   await put({ ...jars, id: randomUUID(), count: 1, partFill: 0.4 }).expect(200);
   const log = (type: string, body: object) =>
     kitchen.http
       .post(`/api/batches/${jars.batchId}/events`)
-      .send({ events: [{ id: randomUUID(), type, at: new Date().toISOString(), device: 'bench', body }] })
+      .send({
+        events: [{ id: randomUUID(), type, at: new Date().toISOString(), device: 'bench', body }],
+      })
       .expect(200);
   const verdicts = async (): Promise<string[]> =>
     ((await kitchen.http.get('/api/shelf').expect(200)).body as LotView[])
@@ -84,7 +98,9 @@ describe('jars keep by what they are and what they hold', () => {
   const log = (batchId: string, type: string, body: object) =>
     kitchen.http
       .post(`/api/batches/${batchId}/events`)
-      .send({ events: [{ id: randomUUID(), type, at: '2026-09-12T19:00:00.000Z', device: 'bench', body }] })
+      .send({
+        events: [{ id: randomUUID(), type, at: '2026-09-12T19:00:00.000Z', device: 'bench', body }],
+      })
       .expect(200);
   const shelve = (batchId: string, size: string) =>
     put({ id: randomUUID(), batchId, size, count: 2, madeOn: '2026-09-12' }).expect(200);
@@ -115,15 +131,30 @@ describe('jars keep by what they are and what they hold', () => {
     const longer = randomUUID();
     await kitchen.http
       .post(`/api/batches/${id}/events`)
-      .send({ events: [{ id: longer, type: 'processed', at: '2026-09-12T20:00:00.000Z', device: 'bench', body: process }] })
+      .send({
+        events: [
+          {
+            id: longer,
+            type: 'processed',
+            at: '2026-09-12T20:00:00.000Z',
+            device: 'bench',
+            body: process,
+          },
+        ],
+      })
       .expect(200);
     expect(await verdicts(id)).toEqual({ '454-g': 'shelf, 2027-09-12' });
     await log(id, 'undo', { eventId: longer });
     expect(await verdicts(id)).toEqual({ '454-g': 'stop, never' });
-  }); // prettier-ignore
+  });
 
   test('a measured pH counts for the formula it was taken of, on the day of the batch', async () => {
-    const tomato = { lines: [{ ingredient: 'tomato', amount: '2 kg' }, { ingredient: 'white-sugar', amount: '1.2 kg' }] }; // prettier-ignore
+    const tomato = {
+      lines: [
+        { ingredient: 'tomato', amount: '2 kg' },
+        { ingredient: 'white-sugar', amount: '1.2 kg' },
+      ],
+    };
     const measuredPH = { value: 3.9, meterCalibratedOn: '2026-09-12', measuredOn: '2026-09-12' };
     const of = fingerprint(damsonJam(tomato));
     const [good, edited, old] = [
@@ -165,18 +196,30 @@ test('never fewer than none, even when two hands take the last at once', async (
 
 test('jars of an unknown size, batch or number are refused by name', async () => {
   const jars = await lot();
-  expect(((await put({ ...jars, size: 'bucket' }).expect(400)).body as ProblemBody).errors).toEqual([
-    { path: 'size', message: '"bucket" is not a known jar size' },
-  ]);
+  expect(((await put({ ...jars, size: 'bucket' }).expect(400)).body as ProblemBody).errors).toEqual(
+    [{ path: 'size', message: '"bucket" is not a known jar size' }],
+  );
   await put({ ...jars, batchId: randomUUID() }).expect(404);
   const { body } = await put({ ...jars, count: 0, partFill: 2, madeOn: 'soon' }).expect(400);
-  expect((body as ProblemBody).errors?.map((e) => e.path).sort()).toEqual(['count', 'madeOn', 'partFill']);
+  expect((body as ProblemBody).errors?.map((e) => e.path).sort()).toEqual([
+    'count',
+    'madeOn',
+    'partFill',
+  ]);
   await move(randomUUID(), -1).expect(404);
 });
 
 describe('jars that go elsewhere are a lot of their own', () => {
   const transfer = (from: string, body: Record<string, unknown>) =>
-    kitchen.http.post(`/api/shelf/${from}/transfers`).send({ id: randomUUID(), arrivalId: randomUUID(), to: randomUUID(), count: 1, place: '', at: '2026-11-01T10:00:00.000Z', ...body }); // prettier-ignore
+    kitchen.http.post(`/api/shelf/${from}/transfers`).send({
+      id: randomUUID(),
+      arrivalId: randomUUID(),
+      to: randomUUID(),
+      count: 1,
+      place: '',
+      at: '2026-11-01T10:00:00.000Z',
+      ...body,
+    });
   const counts = async (batchId: string): Promise<Record<string, number>> =>
     Object.fromEntries(
       ((await kitchen.http.get('/api/shelf').expect(200)).body as LotView[])
@@ -187,37 +230,65 @@ describe('jars that go elsewhere are a lot of their own', () => {
   test('opened, frozen, in another cupboard, and back; no jar is lost or made', async () => {
     const jars = await lot();
     await put({ ...jars, place: 'larder' }).expect(200);
-    const opened = { id: randomUUID(), arrivalId: randomUUID(), to: randomUUID(), keptIn: 'opened' };
+    const opened = {
+      id: randomUUID(),
+      arrivalId: randomUUID(),
+      to: randomUUID(),
+      keptIn: 'opened',
+    };
     for (let i = 0; i < 3; i++)
-      expect((await transfer(jars.id, opened).expect(200)).body).toMatchObject({ count: 1, keptIn: 'opened', cameFrom: jars.id, keeping: { verdict: 'fridge', bestBefore: '2026-10-12' } }); // prettier-ignore
-    await transfer(jars.id, { keptIn: 'freezer', count: 2, at: '2026-09-20T10:00:00.000Z' }).expect(200);
+      expect((await transfer(jars.id, opened).expect(200)).body).toMatchObject({
+        count: 1,
+        keptIn: 'opened',
+        cameFrom: jars.id,
+        keeping: { verdict: 'fridge', bestBefore: '2026-10-12' },
+      });
+    await transfer(jars.id, { keptIn: 'freezer', count: 2, at: '2026-09-20T10:00:00.000Z' }).expect(
+      200,
+    );
     await transfer(jars.id, { place: 'cellar', count: 2 }).expect(200);
     expect(await counts(jars.batchId)).toEqual({ larder: 1, cellar: 2, opened: 1, freezer: 2 });
     await transfer(opened.to, { to: jars.id }).expect(200);
     expect(await counts(jars.batchId)).toEqual({ larder: 2, cellar: 2, opened: 0, freezer: 2 });
-    expect(((await transfer(jars.id, { count: 3 }).expect(409)).body as ProblemBody).detail).toBe('only 2 jars are left of this lot'); // prettier-ignore
+    expect(((await transfer(jars.id, { count: 3 }).expect(409)).body as ProblemBody).detail).toBe(
+      'only 2 jars are left of this lot',
+    );
   });
 
   test('the cold is not left for the shelf, and a move never lengthens what a jar has', async () => {
     const jars = await lot();
     await put(jars).expect(200);
     const [fridge, opened, cellar] = [randomUUID(), randomUUID(), randomUUID()];
-    const to = (id: string, keptIn: string | null, at: string, place = '') => ({ to: id, keptIn, at: `${at}T10:00:00.000Z`, place }); // prettier-ignore
+    const to = (id: string, keptIn: string | null, at: string, place = '') => ({
+      to: id,
+      keptIn,
+      at: `${at}T10:00:00.000Z`,
+      place,
+    });
     const best = async (from: string, body: object): Promise<string | null> =>
       ((await transfer(from, { ...body }).expect(200)).body as LotView).keeping.bestBefore;
     expect(await best(jars.id, to(fridge, 'fridge', '2026-09-20'))).toBe('2026-10-12');
     const refused = async (from: string, body: object): Promise<string> =>
       ((await transfer(from, { ...body }).expect(409)).body as ProblemBody).detail;
     // To another cupboard, as a shelf jar: no.
-    expect(await refused(fridge, to(cellar, null, '2026-09-21', 'Cellar'))).toMatch(/does not go back on the shelf/); // prettier-ignore
+    expect(await refused(fridge, to(cellar, null, '2026-09-21', 'Cellar'))).toMatch(
+      /does not go back on the shelf/,
+    );
     await transfer(jars.id, to(opened, 'opened', '2026-09-20')).expect(200);
-    expect(await refused(opened, to(randomUUID(), 'fridge', '2026-09-25'))).toMatch(/does not go back/);
+    expect(await refused(opened, to(randomUUID(), 'fridge', '2026-09-25'))).toMatch(
+      /does not go back/,
+    );
     // To another shelf of the fridge: still the same four weeks.
     const lower = randomUUID();
     await transfer(opened, to(lower, 'opened', '2026-10-10', 'lower shelf')).expect(200);
     const lots = (await kitchen.http.get('/api/shelf').expect(200)).body as LotView[];
-    expect(lots.find(({ id }) => id === lower)).toMatchObject({ keptSince: '2026-09-20T10:00:00.000Z', place: 'lower shelf' }); // prettier-ignore
-    expect(await refused(fridge, to(randomUUID(), 'freezer', '2026-11-30'))).toMatch(/over on 2026-10-12/);
+    expect(lots.find(({ id }) => id === lower)).toMatchObject({
+      keptSince: '2026-09-20T10:00:00.000Z',
+      place: 'lower shelf',
+    });
+    expect(await refused(fridge, to(randomUUID(), 'freezer', '2026-11-30'))).toMatch(
+      /over on 2026-10-12/,
+    );
     expect(await best(fridge, to(randomUUID(), 'freezer', '2026-09-30'))).toBe('2027-09-30');
   });
 
@@ -232,17 +303,28 @@ describe('jars that go elsewhere are a lot of their own', () => {
   test('to whom, and what was wrong with it, stay in the story', async () => {
     const jars = await lot();
     await put(jars).expect(200);
-    const given = { id: randomUUID(), change: -2, reason: 'given', whom: 'the neighbours', at: '2026-11-02T10:00:00.000Z' }; // prettier-ignore
+    const given = {
+      id: randomUUID(),
+      change: -2,
+      reason: 'given',
+      whom: 'the neighbours',
+      at: '2026-11-02T10:00:00.000Z',
+    };
     await kitchen.http.post(`/api/shelf/${jars.id}/moves`).send(given).expect(200);
     const moves = (await kitchen.http.get('/api/shelf/moves').expect(200)).body as { id: string }[];
-    expect(moves.find(({ id }) => id === given.id)).toMatchObject({ change: -2, whom: 'the neighbours' });
+    expect(moves.find(({ id }) => id === given.id)).toMatchObject({
+      change: -2,
+      whom: 'the neighbours',
+    });
   });
 
   test('a batch whose jars are there is not taken off; without them it is', async () => {
     const jars = await lot();
     await put(jars).expect(200);
     const remove = () => kitchen.http.delete(`/api/batches/${jars.batchId}`);
-    expect(((await remove().expect(409)).body as ProblemBody).detail).toMatch(/^6 jars of this batch are on the shelf/); // prettier-ignore
+    expect(((await remove().expect(409)).body as ProblemBody).detail).toMatch(
+      /^6 jars of this batch are on the shelf/,
+    );
     await move(jars.id, -6).expect(200);
     await remove().expect(204);
   });
@@ -259,8 +341,18 @@ test('a lid that is not down takes the lot off the shelf until that jar is seen 
   const log = (type: string, hours: number, body: object) =>
     kitchen.http
       .post(`/api/batches/${jars.batchId}/events`)
-      .send({ events: [{ id: randomUUID(), type, at: new Date(Date.parse('2026-09-12T18:00:00Z') + hours * 3_600_000).toISOString(), device: 'bench', body }] })
-      .expect(200); // prettier-ignore
+      .send({
+        events: [
+          {
+            id: randomUUID(),
+            type,
+            at: new Date(Date.parse('2026-09-12T18:00:00Z') + hours * 3_600_000).toISOString(),
+            device: 'bench',
+            body,
+          },
+        ],
+      })
+      .expect(200);
   const found = async (): Promise<string> => {
     const all = (await kitchen.http.get('/api/shelf').expect(200)).body as LotView[];
     const { keeping, seals } = all.find(({ id }) => id === jars.id) ?? {};
@@ -280,26 +372,62 @@ test('a lid that is not down takes the lot off the shelf until that jar is seen 
 
 test('a year of jars: batches of one kind and fruit together, jars that were moved counted once', async () => {
   const uses = async () =>
-    ((await kitchen.http.get('/api/shelf/year').expect(200)).body as { fruit: string; used: number; left: number; perBatch: number; days: number }[]).find(({ fruit }) => fruit === 'quince'); // prettier-ignore
+    (
+      (await kitchen.http.get('/api/shelf/year').expect(200)).body as {
+        fruit: string;
+        used: number;
+        left: number;
+        perBatch: number;
+        days: number;
+      }[]
+    ).find(({ fruit }) => fruit === 'quince');
   expect(await uses()).toBeUndefined();
-  const quince = damsonJam({ title: 'Quince jam', lines: [{ ingredient: 'quince', amount: '1 kg' }, { ingredient: 'white-sugar', amount: '900 g' }] }); // prettier-ignore
+  const quince = damsonJam({
+    title: 'Quince jam',
+    lines: [
+      { ingredient: 'quince', amount: '1 kg' },
+      { ingredient: 'white-sugar', amount: '900 g' },
+    ],
+  });
   const day = (ago: number): string => new Date(Date.now() - ago * 86_400_000).toISOString();
   for (const [ago, count] of [
     [300, 6],
     [100, 5],
   ] as const) {
-    // prettier-ignore
-    const jars = { ...(await lot()), batchId: await newBatch(kitchen.http, quince), count, madeOn: day(ago).slice(0, 10) }; // prettier-ignore
+    const jars = {
+      ...(await lot()),
+      batchId: await newBatch(kitchen.http, quince),
+      count,
+      madeOn: day(ago).slice(0, 10),
+    };
     await put(jars).expect(200);
-    const take = (reason: string, at: string) => kitchen.http.post(`/api/shelf/${jars.id}/moves`).send({ id: randomUUID(), change: -1, reason, at }).expect(200); // prettier-ignore
+    const take = (reason: string, at: string) =>
+      kitchen.http
+        .post(`/api/shelf/${jars.id}/moves`)
+        .send({ id: randomUUID(), change: -1, reason, at })
+        .expect(200);
     await take('eaten', day(90));
     await take('given', day(80));
     await take('discarded', day(70));
     await take('eaten', day(500));
     await kitchen.http
       .post(`/api/shelf/${jars.id}/transfers`)
-      .send({ id: randomUUID(), arrivalId: randomUUID(), to: randomUUID(), count: 1, keptIn: 'opened', place: '', at: day(1) })
-      .expect(200); // prettier-ignore
+      .send({
+        id: randomUUID(),
+        arrivalId: randomUUID(),
+        to: randomUUID(),
+        count: 1,
+        keptIn: 'opened',
+        place: '',
+        at: day(1),
+      })
+      .expect(200);
   }
-  expect(await uses()).toMatchObject({ title: 'Quince jam', used: 4, left: 3, perBatch: 5, days: 300 });
+  expect(await uses()).toMatchObject({
+    title: 'Quince jam',
+    used: 4,
+    left: 3,
+    perBatch: 5,
+    days: 300,
+  });
 });

@@ -20,7 +20,10 @@ interface BatchRow {
 const DAY_MS = 86_400_000;
 const YEAR_DAYS = 365;
 
-/** By batch, the newest first: jars put up, used within the last year, and left. Jars that only change place count once. */
+/**
+ * By batch, the newest first: jars put up, used within the last year, and left. Jars that only
+ * change place count once.
+ */
 const BATCHES = `
   SELECT batch.id, batch.title, batch.document,
     coalesce(sum(move.change) FILTER (WHERE move.reason = 'put'), 0)::int AS put,
@@ -44,7 +47,10 @@ export class YearService {
   async uses(): Promise<YearUseView[]> {
     const now = this.clock.now().getTime();
     const rows = await this.sequelize.query<BatchRow>(BATCHES, {
-      replacements: { householdId: await this.households.current(), from: new Date(now - YEAR_DAYS * DAY_MS) }, // prettier-ignore
+      replacements: {
+        householdId: await this.households.current(),
+        from: new Date(now - YEAR_DAYS * DAY_MS),
+      },
       type: QueryTypes.SELECT,
     });
     const uses = new Map<string, YearUseView>();

@@ -1,7 +1,15 @@
-import { createServer, connect as connectTo, type AddressInfo, type Server, type Socket } from 'node:net';
+import {
+  createServer,
+  connect as connectTo,
+  type AddressInfo,
+  type Server,
+  type Socket,
+} from 'node:net';
 import { Client } from 'pg';
 
-/** The PostgreSQL the tests may make databases on; `./kettle test` starts it and sets the variable. */
+/**
+ * The PostgreSQL the tests may make databases on; `./kettle test` starts it and sets the variable.
+ */
 export function testServerUrl(): string {
   const url = process.env.TEST_SERVER_URL;
   if (!url) throw new Error('TEST_SERVER_URL is not set; run the tests with ./kettle test');
@@ -18,7 +26,10 @@ export async function freshDatabase(name: string): Promise<string> {
   return `${testServerUrl()}/${name}`;
 }
 
-/** A door between a server and its database that can be shut, to see what happens when the database is away. */
+/**
+ * A door between a server and its database that can be shut, to see what happens when the database
+ * is away.
+ */
 export class DatabaseDoor {
   private readonly sockets = new Set<Socket>();
   private server: Server | undefined;

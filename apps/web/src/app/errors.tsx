@@ -9,7 +9,9 @@ export const NotFound = () => (
   </Page>
 );
 
-/** A screen that failed: what was typed and logged is safe in the outbox, so a reload is the remedy. */
+/**
+ * A screen that failed: what was typed and logged is safe in the outbox, so a reload is the remedy.
+ */
 export function ScreenFailed() {
   const error = useRouteError();
   const detail = isRouteErrorResponse(error)

@@ -22,7 +22,10 @@ export function Shell() {
   const other = theme === 'day' ? 'night' : 'day';
   return (
     <div className="min-h-dvh pb-[66px] md:pb-0 md:pl-[88px] print:p-0">
-      <a href="#main" className="btn btn-primary fixed top-2 left-2 z-50 -translate-y-20 focus:translate-y-0">
+      <a
+        href="#main"
+        className="btn btn-primary fixed top-2 left-2 z-50 -translate-y-20 focus:translate-y-0"
+      >
         Skip to the bench
       </a>
       <nav

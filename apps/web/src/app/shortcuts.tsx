@@ -1,7 +1,9 @@
 import { useEffectEvent, useLayoutEffect, useState } from 'react';
 import { useNewBatch } from '../batch/new-batch.js';
 
-/** Keys with Alt: the letter, and what it does. What it reaches carries `data-key` with the letter. */
+/**
+ * Keys with Alt: the letter, and what it does. What it reaches carries `data-key` with the letter.
+ */
 const KEYS = [
   ['b', 'a new batch'],
   ['l', 'type a line'],
@@ -16,7 +18,10 @@ const KEYS = [
   ['x', 'set aside to compare'],
 ] as const;
 
-/** Alt with a letter goes to a field or does what a button does; a question mark outside a field shows the list. */
+/**
+ * Alt with a letter goes to a field or does what a button does; a question mark outside a field
+ * shows the list.
+ */
 export function Shortcuts() {
   const [shown, setShown] = useState(false);
   const newBatch = useNewBatch();
@@ -49,7 +54,11 @@ export function Shortcuts() {
     <section aria-label="Keys" className="panel fixed right-4 bottom-20 z-40 w-72 p-4 md:bottom-4">
       <div className="flex items-center justify-between">
         <h2 className="text-lg">Keys, with Alt</h2>
-        <button type="button" className="btn btn-ghost btn-sm min-h-[44px]" onClick={() => setShown(false)}>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm min-h-[44px]"
+          onClick={() => setShown(false)}
+        >
           Close
         </button>
       </div>

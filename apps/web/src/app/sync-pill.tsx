@@ -22,8 +22,8 @@ export function SyncPill() {
     >
       <CloudOff aria-hidden="true" className="size-5 text-watch" />
       <span>
-        <strong>{away === 'database' ? 'The database is away.' : 'The server is away.'}</strong> {waiting}{' '}
-        kept on this device; sent when it is back.
+        <strong>{away === 'database' ? 'The database is away.' : 'The server is away.'}</strong>{' '}
+        {waiting} kept on this device; sent when it is back.
       </span>
       <button type="button" className="btn btn-sm min-h-[36px]" onClick={outbox.hurry}>
         Try now

@@ -31,8 +31,8 @@ export interface BenchBatch {
   readonly events: readonly BatchEvent[];
   readonly boil: Boil;
   /**
-   * Changes the document and keeps it. Changes with the same `label` in quick succession (typing in one field) are one
-   * step of undo; an empty label is a step by itself.
+   * Changes the document and keeps it. Changes with the same `label` in quick succession (typing in
+   * one field) are one step of undo; an empty label is a step by itself.
    */
   readonly change: (label: string, make: (document: FormulaBody) => FormulaBody) => void;
   readonly undo: (() => void) | undefined;

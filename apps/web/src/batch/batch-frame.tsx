@@ -53,7 +53,11 @@ export function BatchFrame() {
           title="The batch cannot be fetched"
           lead="The server does not answer. What you logged on this device is kept."
         >
-          <button type="button" className="btn btn-primary" onClick={() => window.location.reload()}>
+          <button
+            type="button"
+            className="btn btn-primary"
+            onClick={() => window.location.reload()}
+          >
             Try again
           </button>
         </Page>
@@ -119,7 +123,8 @@ function Header() {
   return (
     <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
       <h1 className="min-w-0 max-w-full text-3xl sm:text-[34px]">
-        {/* The hidden text gives the field its width; the browser's own sizing measures display faces short. */}
+        {/* The hidden text gives the field its width; the browser's own sizing measures display
+           faces short. */}
         <span className="-ml-2 inline-grid max-w-full">
           <span
             aria-hidden="true"
@@ -163,7 +168,11 @@ function Conflict() {
         title="This formula was also changed on another device"
         actions={
           <>
-            <button type="button" className="btn btn-primary" onClick={() => void outbox.settle(id, 'mine')}>
+            <button
+              type="button"
+              className="btn btn-primary"
+              onClick={() => void outbox.settle(id, 'mine')}
+            >
               Keep what I have here
             </button>
             <button type="button" className="btn" onClick={() => void outbox.settle(id, 'theirs')}>
@@ -172,14 +181,17 @@ function Conflict() {
           </>
         }
       >
-        The other one is “{conflict.theirs.document.title}” with {conflict.theirs.document.lines.length}{' '}
-        lines. Readings and other entries are not affected.
+        The other one is “{conflict.theirs.document.title}” with{' '}
+        {conflict.theirs.document.lines.length} lines. Readings and other entries are not affected.
       </Notice>
     </div>
   );
 }
 
-/** On a phone the panel is below the fold, so its three numbers stay at hand. The boil has larger ones of its own. */
+/**
+ * On a phone the panel is below the fold, so its three numbers stay at hand. The boil has larger
+ * ones of its own.
+ */
 function PhoneStrip() {
   const { balance, formula, keeping } = useBatch();
   const formats = useFormats();

@@ -77,8 +77,18 @@ const STEPS = 40;
 const MANY = 40;
 const DRAWN = 400;
 
-/** The curve to come, dashed, between its early and its late end. Each is the same way walked faster or slower. */
-function ahead(watched: Watched | undefined, start: number, gel_C: number, now: number, toUnit: (celsius: number) => number, ink: (typeof INK)['day'] | (typeof INK)['night']) {
+/**
+ * The curve to come, dashed, between its early and its late end. Each is the same way walked faster
+ * or slower.
+ */
+function ahead(
+  watched: Watched | undefined,
+  start: number,
+  gel_C: number,
+  now: number,
+  toUnit: (celsius: number) => number,
+  ink: (typeof INK)['day'] | (typeof INK)['night'],
+) {
   if (!watched || watched.path.length < 2) return [];
   const { low, mid, high } = watched.forecast.left_s;
   const most = gel_C + 0.8;
@@ -88,7 +98,9 @@ function ahead(watched: Watched | undefined, start: number, gel_C: number, now: 
     const k = watched.path.findIndex((point) => point.at >= at);
     const [a, b] = [watched.path[k - 1], watched.path[k]];
     if (!b) return most;
-    const value = a ? a.reading_C + ((b.reading_C - a.reading_C) * (at - a.at)) / (b.at - a.at) : b.reading_C;
+    const value = a
+      ? a.reading_C + ((b.reading_C - a.reading_C) * (at - a.at)) / (b.at - a.at)
+      : b.reading_C;
     return Math.min(value, most);
   };
   const until = Math.min(Math.max(high, 60) * 1.05, 3600);
@@ -99,11 +111,32 @@ function ahead(watched: Watched | undefined, start: number, gel_C: number, now: 
     }));
   const plain = { borderWidth: 0, pointRadius: 0 } as const;
   return [
-    { ...plain, label: 'at the earliest', data: walk(low), borderColor: 'transparent', backgroundColor: ink.band },
-    { ...plain, label: 'at the latest', data: walk(high), borderColor: 'transparent', backgroundColor: ink.band, fill: '-1' },
-    { ...plain, label: 'where it goes', data: walk(mid), borderColor: ink.ahead, backgroundColor: 'transparent', borderWidth: 2.5, borderDash: [7, 6] },
+    {
+      ...plain,
+      label: 'at the earliest',
+      data: walk(low),
+      borderColor: 'transparent',
+      backgroundColor: ink.band,
+    },
+    {
+      ...plain,
+      label: 'at the latest',
+      data: walk(high),
+      borderColor: 'transparent',
+      backgroundColor: ink.band,
+      fill: '-1',
+    },
+    {
+      ...plain,
+      label: 'where it goes',
+      data: walk(mid),
+      borderColor: ink.ahead,
+      backgroundColor: 'transparent',
+      borderWidth: 2.5,
+      borderDash: [7, 6],
+    },
   ];
-} // prettier-ignore
+}
 
 /** Readings as dots against the gel line of this place. */
 export default function Curve({
@@ -140,13 +173,19 @@ export default function Curve({
     }),
     [boil.readings, start, toUnit, ink, watched, gel_C],
   );
-  const lowest = boil.readings.reduce((low, { temperature_C }) => Math.min(low, temperature_C), boilingPoint_C - 1); // prettier-ignore
+  const lowest = boil.readings.reduce(
+    (low, { temperature_C }) => Math.min(low, temperature_C),
+    boilingPoint_C - 1,
+  );
   // Once it boils, the degrees that matter are the last few; how it was warmed is no longer drawn.
   const boils =
     curdles_C === undefined &&
     boil.readings.some(({ temperature_C }) => temperature_C > boilingPoint_C - 0.5);
   const least = boils ? Math.max(lowest, boilingPoint_C - 2) : lowest;
-  const most = boil.readings.reduce((high, { temperature_C }) => Math.max(high, temperature_C), (curdles_C ?? gel_C) + 1.5); // prettier-ignore
+  const most = boil.readings.reduce(
+    (high, { temperature_C }) => Math.max(high, temperature_C),
+    (curdles_C ?? gel_C) + 1.5,
+  );
   const step = most - least > 30 ? 20 : most - least > 12 ? 5 : 2;
   // Four equal stretches of whole minutes.
   const longest = Math.max(Math.ceil((minutes + 2) / 20) * 20, 20);
@@ -162,7 +201,12 @@ export default function Curve({
         max: longest,
         grid: { display: false },
         border: { color: ink.line },
-        ticks: { color: ink.soft, font: FONT, callback: (value) => `${value} min`, stepSize: longest / 4 },
+        ticks: {
+          color: ink.soft,
+          font: FONT,
+          callback: (value) => `${value} min`,
+          stepSize: longest / 4,
+        },
       },
       y: {
         min: Math.floor(toUnit(least) / step) * step,

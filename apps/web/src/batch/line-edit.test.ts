@@ -32,17 +32,25 @@ test('a name not understood is kept as typed, and a measured value stays with it
     { amount: '1 kg', ingredient: 'damson', overrides: { solubleSolidsPercent: 18 } },
     'damsens',
   );
-  expect(line).toEqual({ amount: '1 kg', ingredient: 'damsens', overrides: { solubleSolidsPercent: 18 } });
+  expect(line).toEqual({
+    amount: '1 kg',
+    ingredient: 'damsens',
+    overrides: { solubleSolidsPercent: 18 },
+  });
   expect(nameOfLine(line)).toBe('damsens');
   expect(nameOfLine({ amount: '1 kg', name: 'Sea buckthorn' })).toBe('Sea buckthorn');
 });
 
 test('a line goes up and down, and stays at the ends', () => {
-  const three = ['1 kg damsons', '900 g sugar', '200 ml water'].reduce((document, text) => addLine(text)(document), empty);
-  const names = (document: FormulaBody): string => document.lines.map((line) => line.ingredient).join(' ');
+  const three = ['1 kg damsons', '900 g sugar', '200 ml water'].reduce(
+    (document, text) => addLine(text)(document),
+    empty,
+  );
+  const names = (document: FormulaBody): string =>
+    document.lines.map((line) => line.ingredient).join(' ');
   expect(names(moveLine(2, 1)(three))).toBe('damson water white-sugar');
   expect(names(moveLine(0, 1)(three))).toBe('white-sugar damson water');
   expect(names(moveLine(0, 2)(three))).toBe('white-sugar water damson');
   expect(moveLine(0, -1)(three)).toBe(three);
   expect(moveLine(2, 3)(three)).toBe(three);
-}); // prettier-ignore
+});

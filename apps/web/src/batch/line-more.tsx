@@ -44,7 +44,8 @@ export function LineMore({ line, ingredient, index, onTable = false, onChange }:
       ...kept,
       ...(next.form !== undefined && next.form !== ingredient.usualForm && { form: next.form }),
       ...(next.ripeness !== undefined && next.ripeness !== 'ripe' && { ripeness: next.ripeness }),
-      ...(next.overrides && Object.keys(next.overrides).length > 0 && { overrides: next.overrides }),
+      ...(next.overrides &&
+        Object.keys(next.overrides).length > 0 && { overrides: next.overrides }),
     });
   const now = { form, ripeness, overrides };
   const isFruit = isProduce(ingredient);
@@ -109,7 +110,10 @@ export function LineMore({ line, ingredient, index, onTable = false, onChange }:
             onChange={(event) => {
               const { [key]: _, ...others } = overrides;
               const value = event.target.valueAsNumber;
-              build({ ...now, overrides: Number.isFinite(value) ? { ...others, [key]: value } : others });
+              build({
+                ...now,
+                overrides: Number.isFinite(value) ? { ...others, [key]: value } : others,
+              });
             }}
           />
         </label>
@@ -117,7 +121,8 @@ export function LineMore({ line, ingredient, index, onTable = false, onChange }:
       <Swap index={index} />
       {!onTable && <Move index={index} />}
       <p className="w-full text-sm text-soft">
-        What you measure counts for set and yield. For keeping it can only make the verdict stricter.
+        What you measure counts for set and yield. For keeping it can only make the verdict
+        stricter.
       </p>
     </div>
   );
@@ -141,7 +146,8 @@ function Swap({ index }: { readonly index: number }) {
         // The formula as it is now, not as it was when this was drawn.
         change(
           '',
-          (current) => ((id !== undefined && swapped(current, index, id)) || current) as FormulaBody,
+          (current) =>
+            ((id !== undefined && swapped(current, index, id)) || current) as FormulaBody,
         );
         setText('');
       }}

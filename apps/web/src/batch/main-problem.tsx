@@ -59,7 +59,9 @@ export function MainProblem() {
     return (
       <Notice
         title={
-          problems.length > 1 ? `${problems.length} things are not understood` : 'One thing is not understood'
+          problems.length > 1
+            ? `${problems.length} things are not understood`
+            : 'One thing is not understood'
         }
         tone="care"
       >
@@ -77,14 +79,17 @@ export function MainProblem() {
           </Link>
         }
       >
-        The process time comes from the altitude alone, and higher up the pot boils cooler. Until it is stated
-        there is no process time.
+        The process time comes from the altitude alone, and higher up the pot boils cooler. Until it
+        is stated there is no process time.
       </Notice>
     );
   return <Remedies />;
 }
 
-/** The most useful change with its effect, the others behind a tap; else the first thing worth knowing. */
+/**
+ * The most useful change with its effect, the others behind a tap; else the first thing worth
+ * knowing.
+ */
 function Remedies() {
   const { balance, boil, asMade } = useBatch();
   const { place, units } = useHabit();
@@ -123,7 +128,12 @@ function Remedies() {
         <>
           <Apply remedy={best} primary disabled={stale} />
           {rest.length > 0 && (
-            <button type="button" className="btn" aria-expanded={others} onClick={() => setOthers(!others)}>
+            <button
+              type="button"
+              className="btn"
+              aria-expanded={others}
+              onClick={() => setOthers(!others)}
+            >
               {others ? 'Fewer ways' : 'Other ways'}
             </button>
           )}
@@ -162,7 +172,9 @@ function Apply({
     const additions = remedy.change.flatMap((edit) => (edit.op === 'add' ? [edit] : []));
     if (boil.startedAt !== undefined && additions.length === remedy.change.length) {
       for (const { amount, ingredient } of additions)
-        logEvent(id, 'addition', { text: `${amount} ${ingredientById(ingredient)?.name[1] ?? ingredient}` });
+        logEvent(id, 'addition', {
+          text: `${amount} ${ingredientById(ingredient)?.name[1] ?? ingredient}`,
+        });
       toast.success(`Logged: ${remedy.text}`);
       return;
     }

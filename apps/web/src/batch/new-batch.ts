@@ -12,7 +12,8 @@ export function useNewBatch(): (from?: { id?: string; document: FormulaBody }) =
   return async (from) => {
     const batchId = crypto.randomUUID();
     const document =
-      from?.document ?? (emptyFormula('New batch', units === 'us' ? 'half-pint' : '340-g') as FormulaBody);
+      from?.document ??
+      (emptyFormula('New batch', units === 'us' ? 'half-pint' : '340-g') as FormulaBody);
     const kept = outbox.saveDraft({
       batchId,
       document,

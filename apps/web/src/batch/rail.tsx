@@ -4,7 +4,10 @@ import { isProduce } from '@idle-kettle/core';
 import { useLotsOf } from '../data/shelf.js';
 import { useBatch } from './batch-context.js';
 
-/** The way of a batch, one line being walked. Stations done show a check; stations ahead are open to peek at. */
+/**
+ * The way of a batch, one line being walked. Stations done show a check; stations ahead are open to
+ * peek at.
+ */
 export function Rail() {
   const { id, boil, formula } = useBatch();
   const { lots } = useLotsOf(id);
@@ -46,9 +49,14 @@ export function Rail() {
                       background: done && !isActive ? 'var(--fruit)' : undefined,
                     }}
                   >
-                    {done && !isActive && <Check className="size-4 text-base-100" strokeWidth={3.5} />}
+                    {done && !isActive && (
+                      <Check className="size-4 text-base-100" strokeWidth={3.5} />
+                    )}
                     {isActive && (
-                      <span className="size-3 rounded-full" style={{ background: 'var(--fruit)' }} />
+                      <span
+                        className="size-3 rounded-full"
+                        style={{ background: 'var(--fruit)' }}
+                      />
                     )}
                   </span>
                   <span className={isActive ? 'font-bold' : ''}>

@@ -37,7 +37,9 @@ export const KEEPING_WORDS: Readonly<Record<KeepingVerdict, { word: string; tone
   stop: { word: 'Stop', tone: 'bad' },
 };
 
-/** The ends of the track solids are drawn on, per cent: some room on either side of what is wanted. */
+/**
+ * The ends of the track solids are drawn on, per cent: some room on either side of what is wanted.
+ */
 const solidsTrack = ([least, most]: readonly [number, number]): readonly [number, number] =>
   least >= 50 ? [least - 15, most + 7] : [least - 10, most + 17];
 
@@ -62,7 +64,9 @@ export function Readouts({ balance, keeping, formula }: ReadoutsProps) {
 
 function SetReadout({ set }: Balance) {
   const pours = set.model === 'none';
-  const { word, tone } = pours ? ({ word: 'Pours', tone: 'plain' } as const) : SET_WORDS[set.verdict];
+  const { word, tone } = pours
+    ? ({ word: 'Pours', tone: 'plain' } as const)
+    : SET_WORDS[set.verdict];
   const range = figures(set.firmness.low, set.firmness.high, 1);
   const [reason] = set.reasons;
   return (
@@ -95,7 +99,8 @@ function Sharpness({
   readonly formula: PotFormula;
 }) {
   const word = capital(sharpnessWord(pH.mid));
-  const gels = formula.method !== 'no-gel' && formula.method !== 'egg' && formula.method !== 'calcium-pectin';
+  const gels =
+    formula.method !== 'no-gel' && formula.method !== 'egg' && formula.method !== 'calcium-pectin';
   const off = gels && (pH.mid < PECTIN_PH[0] || pH.mid > PECTIN_PH[1]);
   return (
     <RangeBar
@@ -150,7 +155,9 @@ function Yield({ jars, finish, yieldBracket }: Balance) {
         note={`${yieldBracket.least.toFixed(0)} to ${yieldBracket.most.toFixed(0)} half-pints at the very limits`}
         word={formats.mass(finish.mass_kg.mid)}
         figures={filled
-          .map((each) => `${figures(each.count.low, each.count.high, 1)} × ${jarName(each.size, 2)}`)
+          .map(
+            (each) => `${figures(each.count.low, each.count.high, 1)} × ${jarName(each.size, 2)}`,
+          )
           .join(', ')}
         spoken={`Yield: ${filled.map((each) => jarsOf(jarWords(each.count.mid), each.size)).join(', ')}`}
       />

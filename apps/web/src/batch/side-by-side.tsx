@@ -23,14 +23,51 @@ export interface Side {
 const ROWS: readonly (readonly [string, (made: Computed, formats: Formats) => string])[] = [
   ['way', ({ formula }) => `${METHOD_WORDS[formula.method]}, ${FINISH_WORDS[formula.finish.type]}`],
   ['goes in', ({ balance }, formats) => (balance ? formats.mass(balance.massIn_kg.mid) : '–')],
-  ['boils away', ({ balance }, formats) => (balance ? formats.mass(balance.waterToBoilOff_kg.mid) : '–')],
-  ['stop', ({ formula, balance }, formats) => (balance ? stopWords(formula, balance, formats).words : '–')],
-  ['set', ({ balance }) => balance?.set.model === 'none' ? 'pours' : balance ? `${SET_WORDS[balance.set.verdict].word}, ${balance.set.firmness.low.toFixed(1)} – ${balance.set.firmness.high.toFixed(1)}` : '–'],
-  ['sharpness', ({ balance }) => balance ? `${capital(sharpnessWord(balance.pH.mid))}, pH ${balance.pH.low.toFixed(1)} – ${balance.pH.high.toFixed(1)}` : '–'],
-  ['solids', ({ balance }) => balance ? `${balance.finish.solubleSolidsPercent.low.toFixed(0)} – ${balance.finish.solubleSolidsPercent.high.toFixed(0)} %` : '–'],
-  ['yield', ({ balance }) => balance?.jars.filter(({ count }) => count.mid > 0.05).map(({ count, size }) => jarsOf(jarWords(count.mid), size)).join(', ') ?? '–'],
-  ['keeping', ({ keeping }) => `${KEEPING_WORDS[keeping.verdict].word}${keeping.process ? `, ${keeping.process.minutes} min ${PROCESS_WORDS[keeping.process.method]}` : ''}`],
-]; // prettier-ignore
+  [
+    'boils away',
+    ({ balance }, formats) => (balance ? formats.mass(balance.waterToBoilOff_kg.mid) : '–'),
+  ],
+  [
+    'stop',
+    ({ formula, balance }, formats) => (balance ? stopWords(formula, balance, formats).words : '–'),
+  ],
+  [
+    'set',
+    ({ balance }) =>
+      balance?.set.model === 'none'
+        ? 'pours'
+        : balance
+          ? `${SET_WORDS[balance.set.verdict].word}, ${balance.set.firmness.low.toFixed(1)} – ${balance.set.firmness.high.toFixed(1)}`
+          : '–',
+  ],
+  [
+    'sharpness',
+    ({ balance }) =>
+      balance
+        ? `${capital(sharpnessWord(balance.pH.mid))}, pH ${balance.pH.low.toFixed(1)} – ${balance.pH.high.toFixed(1)}`
+        : '–',
+  ],
+  [
+    'solids',
+    ({ balance }) =>
+      balance
+        ? `${balance.finish.solubleSolidsPercent.low.toFixed(0)} – ${balance.finish.solubleSolidsPercent.high.toFixed(0)} %`
+        : '–',
+  ],
+  [
+    'yield',
+    ({ balance }) =>
+      balance?.jars
+        .filter(({ count }) => count.mid > 0.05)
+        .map(({ count, size }) => jarsOf(jarWords(count.mid), size))
+        .join(', ') ?? '–',
+  ],
+  [
+    'keeping',
+    ({ keeping }) =>
+      `${KEEPING_WORDS[keeping.verdict].word}${keeping.process ? `, ${keeping.process.minutes} min ${PROCESS_WORDS[keeping.process.method]}` : ''}`,
+  ],
+];
 
 /** Two formulas and what comes of each, row by row; rows that differ stand out. */
 export function SideBySide({ before, after }: { readonly before: Side; readonly after: Side }) {

@@ -30,8 +30,9 @@ export interface EditedDocument {
 }
 
 /**
- * A batch's formula as edited here: the draft in the outbox when there is one, else what the server holds. Every
- * change goes to the outbox at once, so that nothing typed is lost, whatever happens next.
+ * A batch's formula as edited here: the draft in the outbox when there is one, else what the server
+ * holds. Every change goes to the outbox at once, so that nothing typed is lost, whatever happens
+ * next.
  */
 export function useDocument(batchId: string): EditedDocument {
   const { drafts, ready } = useOutbox();
@@ -55,7 +56,8 @@ export function useDocument(batchId: string): EditedDocument {
     [batchId, revision, formulaId, lastEdit],
   );
 
-  // Always the same function, so that thirty lines are not drawn again because one of them was typed in.
+  // Always the same function, so that thirty lines are not drawn again because one of them was
+  // typed in.
   const latest = useRef({ document, keep });
   useLayoutEffect(() => {
     latest.current = { document, keep };

@@ -27,7 +27,12 @@ interface CurrentRemedies {
 }
 
 /** What to change, the most useful first, worked out beside the page. */
-export function useRemedies({ document: asked, kitchen, units, onHeat }: Question): CurrentRemedies {
+export function useRemedies({
+  document: asked,
+  kitchen,
+  units,
+  onHeat,
+}: Question): CurrentRemedies {
   const document = useSame(asked);
   const [answer, setAnswer] = useState<{ remedies: readonly Remedy[]; to: FormulaDocument }>();
   useEffect(() => {

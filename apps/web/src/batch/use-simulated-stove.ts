@@ -1,7 +1,12 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useEffectEvent, useSyncExternalStore } from 'react';
 import type { InstrumentReading } from '@idle-kettle/contract';
-import { type Boil, type FormulaDocument, type Kitchen, type SimulatedErrors } from '@idle-kettle/core';
+import {
+  type Boil,
+  type FormulaDocument,
+  type Kitchen,
+  type SimulatedErrors,
+} from '@idle-kettle/core';
 import { today } from '../data/clock.js';
 import { addInstrument, sendReadings } from '../data/instruments.js';
 import { logEvent } from '../data/log-event.js';
@@ -20,12 +25,15 @@ const KEY = 'kettle.simulated';
 const EVERY_MS = 1000;
 /** At most so many values a message. */
 const TOGETHER = 300;
-/** A weight and a drop by the batch's clock, every so many looks: each minute, each four minutes. */
+/**
+ * A weight and a drop by the batch's clock, every so many looks: each minute, each four minutes.
+ */
 const WEIGH_EVERY = 6;
 const DROP_EVERY = 24;
 
 const listeners = new Set<() => void>();
-const all = (): Record<string, Played> => JSON.parse(localStorage.getItem(KEY) ?? '{}') as Record<string, Played>; // prettier-ignore
+const all = (): Record<string, Played> =>
+  JSON.parse(localStorage.getItem(KEY) ?? '{}') as Record<string, Played>;
 let known = JSON.stringify(all());
 const change = (make: (was: Record<string, Played>) => Record<string, Played>): void => {
   known = JSON.stringify(make(all()));
@@ -43,7 +51,9 @@ export function usePlayed(batchId: string): Played | undefined {
   return (JSON.parse(text) as Record<string, Played>)[batchId];
 }
 
-/** Begins to boil the batch without a stove: an instrument like any other, and its event in the log. */
+/**
+ * Begins to boil the batch without a stove: an instrument like any other, and its event in the log.
+ */
 export async function beginSimulating(
   batchId: string,
   how: SimulatedErrors & { readonly speed: number },
@@ -55,8 +65,10 @@ export async function beginSimulating(
 }
 
 /** From now on the batch's clock runs so many times as fast. */
-export const setSpeed = (batchId: string, how: SimulatedErrors & { readonly speed: number }): void =>
-  void logEvent(batchId, 'simulated', { ...how, realAt: today().toISOString() });
+export const setSpeed = (
+  batchId: string,
+  how: SimulatedErrors & { readonly speed: number },
+): void => void logEvent(batchId, 'simulated', { ...how, realAt: today().toISOString() });
 
 let worker: Remote<SimulateLooks> | undefined;
 const simulate = (): Remote<SimulateLooks> =>
@@ -64,28 +76,57 @@ const simulate = (): Remote<SimulateLooks> =>
     new Worker(new URL('../workers/simulate.worker.ts', import.meta.url), { type: 'module' }),
   ));
 
-/** Plays the simulated instruments of a batch while any of its stations is open: what is due by the batch's clock is sent. */
-export function useSimulatedStove(batchId: string, boil: Boil, document: FormulaDocument | undefined, place: Kitchen): void {
+/**
+ * Plays the simulated instruments of a batch while any of its stations is open: what is due by the
+ * batch's clock is sent.
+ */
+export function useSimulatedStove(
+  batchId: string,
+  boil: Boil,
+  document: FormulaDocument | undefined,
+  place: Kitchen,
+): void {
   const played = usePlayed(batchId);
-  const active = played !== undefined && boil.simulated !== undefined && boil.startedAt !== undefined && boil.phase !== 'done';
+  const active =
+    played !== undefined &&
+    boil.simulated !== undefined &&
+    boil.startedAt !== undefined &&
+    boil.phase !== 'done';
   const play = useEffectEvent(async (sent: { until: number }) => {
     if (!played || !document) return;
     const now = timeOfBatch(boil);
     // The log without its readings: all the pot answers to.
-    const lean: Boil = { ...boil, readings: [], setApart: [], log: boil.log.filter(({ event }) => event.type !== 'reading') };
+    const lean: Boil = {
+      ...boil,
+      readings: [],
+      setApart: [],
+      log: boil.log.filter(({ event }) => event.type !== 'reading'),
+    };
     const looks = await simulate()(lean, document, place, now);
-    const spoken = ({ instrument }: { readonly instrument: string | undefined }): boolean => instrument === played.instrumentId;
-    const from = Math.max(sent.until, boil.readings.findLast(spoken)?.at ?? -Infinity, boil.setApart.findLast(spoken)?.at ?? -Infinity);
+    const spoken = ({ instrument }: { readonly instrument: string | undefined }): boolean =>
+      instrument === played.instrumentId;
+    const from = Math.max(
+      sent.until,
+      boil.readings.findLast(spoken)?.at ?? -Infinity,
+      boil.setApart.findLast(spoken)?.at ?? -Infinity,
+    );
     const due = looks.map((look, i) => ({ look, i })).filter(({ look }) => look.at > from);
-    const values = due.flatMap(({ look: { at, temperature_C, mass_kg, solidsPercent }, i }): InstrumentReading[] => {
-      const time = new Date(at).toISOString();
-      return [
-        { at: time, temperature_C },
-        ...(played.scale && i % WEIGH_EVERY === 0 ? [{ at: time, mass_kg: Math.round(mass_kg * 1000) / 1000 }] : []),
-        ...(played.refractometer && i % DROP_EVERY === 0 ? [{ at: time, percent: Math.round(solidsPercent * 10) / 10 }] : []),
-      ];
-    });
-    for (let i = 0; i < values.length; i += TOGETHER) await sendReadings(played.token, values.slice(i, i + TOGETHER));
+    const values = due.flatMap(
+      ({ look: { at, temperature_C, mass_kg, solidsPercent }, i }): InstrumentReading[] => {
+        const time = new Date(at).toISOString();
+        return [
+          { at: time, temperature_C },
+          ...(played.scale && i % WEIGH_EVERY === 0
+            ? [{ at: time, mass_kg: Math.round(mass_kg * 1000) / 1000 }]
+            : []),
+          ...(played.refractometer && i % DROP_EVERY === 0
+            ? [{ at: time, percent: Math.round(solidsPercent * 10) / 10 }]
+            : []),
+        ];
+      },
+    );
+    for (let i = 0; i < values.length; i += TOGETHER)
+      await sendReadings(played.token, values.slice(i, i + TOGETHER));
     const last = due.at(-1);
     if (last) sent.until = last.look.at;
   });
@@ -97,8 +138,12 @@ export function useSimulatedStove(batchId: string, boil: Boil, document: Formula
       if (busy) return;
       busy = true;
       // What could not be sent is due again the next time.
-      play(sent).catch(() => undefined).finally(() => { busy = false; });
+      play(sent)
+        .catch(() => undefined)
+        .finally(() => {
+          busy = false;
+        });
     }, EVERY_MS);
     return () => clearInterval(timer);
   }, [active]);
-} // prettier-ignore
+}

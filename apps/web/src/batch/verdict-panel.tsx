@@ -7,7 +7,10 @@ import { Readouts } from './readouts.js';
 /** A measurement worth offering narrows a range by this share at least. */
 const WORTH_SAYING = 0.15;
 
-/** What will come out: the same place beside every station, each readout a word, its range and a bar. */
+/**
+ * What will come out: the same place beside every station, each readout a word, its range and a
+ * bar.
+ */
 export function VerdictPanel() {
   const { balance, keeping, formula, boil } = useBatch();
   return (
@@ -18,8 +21,8 @@ export function VerdictPanel() {
         <MainProblem />
         {balance && balance.readyJars > 0 && (
           <p className="mt-3 text-soft">
-            Have <strong className="text-base-content">{balance.readyJars}</strong> clean hot jars ready; one
-            is a spare.
+            Have <strong className="text-base-content">{balance.readyJars}</strong> clean hot jars
+            ready; one is a spare.
           </p>
         )}
         {balance && boil.phase !== 'done' && <ToBeSurer balance={balance} />}
@@ -36,8 +39,8 @@ function ToBeSurer({ balance }: { readonly balance: Balance }) {
   if (!most || most.narrows < WORTH_SAYING) return null;
   return (
     <p className="mt-2 text-soft">
-      To be surer: {most.text.charAt(0).toLowerCase() + most.text.slice(1)}. It narrows the {most.of} by{' '}
-      {shareWords(most.narrows)}.
+      To be surer: {most.text.charAt(0).toLowerCase() + most.text.slice(1)}. It narrows the{' '}
+      {most.of} by {shareWords(most.narrows)}.
     </p>
   );
 }

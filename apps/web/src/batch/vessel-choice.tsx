@@ -11,7 +11,9 @@ export const VESSEL_WORDS: Readonly<Record<Vessel, string>> = {
   oven: 'a wide pan in the oven',
 };
 
-/** What a butter cooks in, and how its lid lies: it decides the hours. Changed whenever the lid is. */
+/**
+ * What a butter cooks in, and how its lid lies: it decides the hours. Changed whenever the lid is.
+ */
 export function VesselChoice() {
   const { id, boil, formula } = useBatch();
   if (formula.finish.type !== 'consistency') return null;

@@ -79,7 +79,10 @@ export const STAGE_WORDS: Readonly<Record<Stage, string>> = {
 /** How jars are processed, after their minutes. */
 export const PROCESS_WORDS = { 'boiling-water': 'in boiling water', steam: 'in steam' } as const;
 
-/** Where to stop, as "stop at" and "100.5 °C", "stop after" and "1 min of hard boil", "stop when" and "it mounds on a spoon". */
+/**
+ * Where to stop, as "stop at" and "100.5 °C", "stop after" and "1 min of hard boil", "stop when"
+ * and "it mounds on a spoon".
+ */
 export function stopWords(
   { finish }: PotFormula,
   { finish: outcome }: Balance,

@@ -13,7 +13,9 @@ export class ApiProblem extends Error {
 /** No answer, or one that means "try again": what was to be sent is still here. */
 export class ServerAway extends Error {
   constructor(readonly why: 'no-answer' | 'database') {
-    super(why === 'database' ? 'the server cannot reach its database' : 'the server does not answer');
+    super(
+      why === 'database' ? 'the server cannot reach its database' : 'the server does not answer',
+    );
   }
 }
 
@@ -23,7 +25,8 @@ const PATIENCE_MS = 8000;
  * One request to the API.
  *
  * @param body a file goes as it is, anything else as JSON
- * @throws ServerAway when there was no answer or the database is away, ApiProblem when the server refused
+ * @throws ServerAway when there was no answer or the database is away, ApiProblem when the server
+ * refused
  */
 export async function request<T>(
   method: 'GET' | 'PUT' | 'POST' | 'PATCH' | 'DELETE',
@@ -38,7 +41,9 @@ export async function request<T>(
       method,
       headers: {
         ...headers,
-        ...(body !== undefined && { 'Content-Type': body instanceof Blob ? body.type : 'application/json' }),
+        ...(body !== undefined && {
+          'Content-Type': body instanceof Blob ? body.type : 'application/json',
+        }),
       },
       ...(body !== undefined && { body: body instanceof Blob ? body : JSON.stringify(body) }),
       signal: AbortSignal.timeout(patience_ms),

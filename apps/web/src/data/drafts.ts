@@ -3,10 +3,16 @@ import type { FormulaBody } from '@idle-kettle/contract';
 import { jottedDrafts } from './jottings.js';
 import { store, type Draft } from './store.js';
 
-/** Texts without an answer that a draft remembers; a guess: each is one the maker went on from while the server was away. */
+/**
+ * Texts without an answer that a draft remembers; a guess: each is one the maker went on from while
+ * the server was away.
+ */
 const MOST_UNANSWERED = 8;
 
-/** Writes a draft down: it is safe when this returns, and in the browser's database when the promise resolves. */
+/**
+ * Writes a draft down: it is safe when this returns, and in the browser's database when the promise
+ * resolves.
+ */
 export async function keepDraft(draft: Draft): Promise<void> {
   jottedDrafts.jot([draft]);
   await (await store()).put('drafts', draft);
@@ -20,20 +26,32 @@ export async function dropDraft(draft: Draft): Promise<void> {
 
 /** What earlier pages left behind, the latest edit of each batch. */
 export async function keptDrafts(): Promise<Map<string, Draft>> {
-  const drafts = new Map((await (await store()).getAll('drafts')).map((draft) => [draft.batchId, draft]));
+  const drafts = new Map(
+    (await (await store()).getAll('drafts')).map((draft) => [draft.batchId, draft]),
+  );
   for (const draft of jottedDrafts.all())
-    if (draft.editedAt >= (drafts.get(draft.batchId)?.editedAt ?? 0)) drafts.set(draft.batchId, draft);
+    if (draft.editedAt >= (drafts.get(draft.batchId)?.editedAt ?? 0))
+      drafts.set(draft.batchId, draft);
   return drafts;
 }
 
-/** The draft as it is sent: should no answer come, it is known that the server may have taken this text. */
+/**
+ * The draft as it is sent: should no answer come, it is known that the server may have taken this
+ * text.
+ */
 export const asSent = (draft: Draft): Draft =>
   // Tried again it is the same text, and must not push an earlier one out.
   wasSentHere(draft, draft.document)
     ? draft
-    : { ...draft, unanswered: [...(draft.unanswered ?? []), draft.document].slice(-MOST_UNANSWERED) };
+    : {
+        ...draft,
+        unanswered: [...(draft.unanswered ?? []), draft.document].slice(-MOST_UNANSWERED),
+      };
 
-/** Whether a text the server holds is one that was sent from here, whose answer was lost: what was typed since builds on it. */
+/**
+ * Whether a text the server holds is one that was sent from here, whose answer was lost: what was
+ * typed since builds on it.
+ */
 export function wasSentHere(draft: Draft, theirs: FormulaBody): boolean {
   const held = plain(theirs);
   return (draft.unanswered ?? []).some((sent) => replaceEqualDeep(held, plain(sent)) === held);

@@ -16,14 +16,19 @@ async function attempt<T>(act: () => Promise<T>, otherwise: string): Promise<T |
   } catch (error) {
     if (error instanceof ApiProblem)
       toast.error(error.message, {
-        description: error.problem.errors?.map((each) => `${each.path}: ${each.message}`).join('; '),
+        description: error.problem.errors
+          ?.map((each) => `${each.path}: ${each.message}`)
+          .join('; '),
       });
     else toast.error('The server does not answer', { description: otherwise });
     return undefined;
   }
 }
 
-/** Keeps a formula, or its next version. @param revision the version it is based on, 0 for a new formula */
+/**
+ * Keeps a formula, or its next version.
+ * @param revision the version it is based on, 0 for a new formula
+ */
 export const keepFormula = (
   id: string,
   document: FormulaBody,

@@ -1,4 +1,11 @@
-import type { ChangeInstrument, InstrumentReading, InstrumentView, InstrumentWithToken, IntakeResult, NewInstrument } from '@idle-kettle/contract'; // prettier-ignore
+import type {
+  ChangeInstrument,
+  InstrumentReading,
+  InstrumentView,
+  InstrumentWithToken,
+  IntakeResult,
+  NewInstrument,
+} from '@idle-kettle/contract';
 import { request } from './api.js';
 import { keys, queryClient } from './queries.js';
 
@@ -6,11 +13,17 @@ const changed = (): Promise<void> => queryClient.invalidateQueries({ queryKey: k
 
 /** Adds an instrument. @returns it with its token, which the server shows this once */
 export async function addInstrument(body: Omit<NewInstrument, 'id'>): Promise<InstrumentWithToken> {
-  const made = await request<InstrumentWithToken>('POST', '/instruments', { id: crypto.randomUUID(), ...body }); // prettier-ignore
+  const made = await request<InstrumentWithToken>('POST', '/instruments', {
+    id: crypto.randomUUID(),
+    ...body,
+  });
   await changed();
   return made;
 }
-export async function changeInstrument(id: string, change: ChangeInstrument): Promise<InstrumentView> {
+export async function changeInstrument(
+  id: string,
+  change: ChangeInstrument,
+): Promise<InstrumentView> {
   const view = await request<InstrumentView>('PATCH', `/instruments/${id}`, change);
   await changed();
   return view;
@@ -24,5 +37,8 @@ export async function removeInstrument(id: string): Promise<void> {
 }
 
 /** Sends values as an instrument does: by its token, at the address any instrument uses. */
-export const sendReadings = (token: string, readings: readonly InstrumentReading[]): Promise<IntakeResult> =>
+export const sendReadings = (
+  token: string,
+  readings: readonly InstrumentReading[],
+): Promise<IntakeResult> =>
   request<IntakeResult>('POST', '/readings', { readings }, { Authorization: `Bearer ${token}` });

@@ -1,9 +1,15 @@
 import type { Draft, Parcel } from './store.js';
 
-/** A log that is brought in has its file to begin again from; jotting down thousands would stop the page. */
+/**
+ * A log that is brought in has its file to begin again from; jotting down thousands would stop the
+ * page.
+ */
 const MOST = 20;
 
-/** Where things are safe the moment they are written, until the browser's database has them: it takes a while, and a page can be closed in between. */
+/**
+ * Where things are safe the moment they are written, until the browser's database has them: it
+ * takes a while, and a page can be closed in between.
+ */
 class Jotter<T> {
   constructor(
     private readonly prefix: string,
@@ -15,7 +21,8 @@ class Jotter<T> {
   jot(things: readonly T[]): void {
     if (things.length > MOST || typeof localStorage === 'undefined') return;
     try {
-      for (const thing of things) localStorage.setItem(this.prefix + this.idOf(thing), JSON.stringify(thing));
+      for (const thing of things)
+        localStorage.setItem(this.prefix + this.idOf(thing), JSON.stringify(thing));
     } catch {
       // Full or forbidden: the database is on its way all the same.
     }

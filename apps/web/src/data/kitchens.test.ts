@@ -3,7 +3,20 @@ import { emptyGear, type KitchenView } from '@idle-kettle/contract';
 import { kitchensQuery, saveKitchen, settingsOf } from './kitchens.js';
 import { keys, queryClient } from './queries.js';
 
-const HOME: KitchenView = { id: 'k1', name: 'Home', altitude_m: 640, boilingPoint_C: null, boilingPointMeasuredAt: null, pressure_kPa: null, pressureReadAt: null, units: 'metric', temperatureUnit: 'C', southern: false, gear: emptyGear(), updatedAt: '2026-11-01T10:00:00.000Z' }; // prettier-ignore
+const HOME: KitchenView = {
+  id: 'k1',
+  name: 'Home',
+  altitude_m: 640,
+  boilingPoint_C: null,
+  boilingPointMeasuredAt: null,
+  pressure_kPa: null,
+  pressureReadAt: null,
+  units: 'metric',
+  temperatureUnit: 'C',
+  southern: false,
+  gear: emptyGear(),
+  updatedAt: '2026-11-01T10:00:00.000Z',
+};
 
 /** A server of a few lines that answers each request when it is told to. */
 let stored: KitchenView;
@@ -19,15 +32,25 @@ beforeEach(() => {
       const answer = async (status = 200): Promise<void> => {
         if (method === 'PUT' && status === 200)
           stored = { ...stored, ...(JSON.parse(body as string) as object) };
-        const said = status === 200 ? (method === 'PUT' ? stored : before) : { status, detail: 'no' };
-        resolve(new Response(JSON.stringify(said), { status, headers: { 'Content-Type': status === 200 ? 'application/json' : 'application/problem+json' } })); // prettier-ignore
+        const said =
+          status === 200 ? (method === 'PUT' ? stored : before) : { status, detail: 'no' };
+        resolve(
+          new Response(JSON.stringify(said), {
+            status,
+            headers: {
+              'Content-Type': status === 200 ? 'application/json' : 'application/problem+json',
+            },
+          }),
+        );
         await new Promise((done) => setTimeout(done, 5));
       };
       waiting.push({ path: `${method ?? 'GET'} ${path}`, answer });
     })) as typeof fetch;
 });
 const shown = (): string | undefined =>
-  queryClient.getQueryData<KitchenView[]>(keys.kitchens)?.map(({ name, altitude_m }) => `${name} ${altitude_m}`)[0]; // prettier-ignore
+  queryClient
+    .getQueryData<KitchenView[]>(keys.kitchens)
+    ?.map(({ name, altitude_m }) => `${name} ${altitude_m}`)[0];
 
 test('a change is shown at once and goes after the one before it, built on it', async () => {
   const first = saveKitchen({ ...HOME, name: 'Hill house' });

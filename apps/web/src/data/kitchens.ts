@@ -4,10 +4,16 @@ import { get, request } from './api.js';
 import { keys, queryClient } from './queries.js';
 
 /** The settings of a kitchen as the wire takes them. */
-export const settingsOf = ({ id: _id, updatedAt: _updatedAt, ...settings }: KitchenView): KitchenSettings =>
-  settings;
+export const settingsOf = ({
+  id: _id,
+  updatedAt: _updatedAt,
+  ...settings
+}: KitchenView): KitchenSettings => settings;
 
-/** Kitchens as they were last changed here, while that is on its way: an answer that is older must not undo it. */
+/**
+ * Kitchens as they were last changed here, while that is on its way: an answer that is older must
+ * not undo it.
+ */
 const onTheirWay = new Map<string, KitchenView>();
 const withChanges = (kitchens: readonly KitchenView[]): KitchenView[] =>
   kitchens.map((each) => onTheirWay.get(each.id) ?? each);
@@ -30,7 +36,9 @@ export const useKitchens = (): UseQueryResult<KitchenView[]> => useQuery(kitchen
 export async function saveKitchen(next: KitchenView): Promise<KitchenView> {
   onTheirWay.set(next.id, next);
   queryClient.setQueryData<KitchenView[]>(keys.kitchens, (was) => was && withChanges(was));
-  const sent = sending.then(() => request<KitchenView>('PUT', `/kitchens/${next.id}`, settingsOf(next)));
+  const sent = sending.then(() =>
+    request<KitchenView>('PUT', `/kitchens/${next.id}`, settingsOf(next)),
+  );
   sending = sent.catch(() => undefined);
   try {
     return await sent;

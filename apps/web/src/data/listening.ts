@@ -7,5 +7,8 @@ export const setListening = (now: boolean): void => {
 
 const TOLD_MS = 60_000;
 
-/** How long a list may stand before it is asked for again: long while the server tells of changes, else as given. */
+/**
+ * How long a list may stand before it is asked for again: long while the server tells of changes,
+ * else as given.
+ */
 export const askEvery = (alone_ms: number) => (): number => (told ? TOLD_MS : alone_ms);

@@ -40,12 +40,17 @@ function take({ of, batch }: News): void {
   }
   for (const queryKey of KEY_OF[of] ?? []) void queryClient.invalidateQueries({ queryKey });
   if (batch === null || (of !== 'batches' && of !== 'batch_events')) return;
-  void queryClient.invalidateQueries({ queryKey: of === 'batches' ? keys.batch(batch) : keys.events(batch) });
+  void queryClient.invalidateQueries({
+    queryKey: of === 'batches' ? keys.batch(batch) : keys.events(batch),
+  });
   if (of === 'batch_events') askForList(batch);
   else void queryClient.invalidateQueries({ queryKey: keys.batches });
 }
 
-/** Hears from the server what other devices changed. It comes back by itself; until then lists are asked for as before. */
+/**
+ * Hears from the server what other devices changed. It comes back by itself; until then lists are
+ * asked for as before.
+ */
 export function startLive(): void {
   const source = new EventSource('/api/live');
   source.onopen = () => setListening(true);

@@ -11,7 +11,10 @@ class FakeServer {
   readonly calls: string[] = [];
   batch: { revision: number; document: FormulaBody } | undefined;
 
-  readonly fetch = (path: string, { method, body }: { method: string; body?: string }): Promise<Response> => {
+  readonly fetch = (
+    path: string,
+    { method, body }: { method: string; body?: string },
+  ): Promise<Response> => {
     this.calls.push(`${method} ${path}`);
     if (this.mood === 'dead') return Promise.reject(new TypeError('failed to fetch'));
     const answer =
@@ -195,7 +198,13 @@ test('a page that is closed before the disk had anything loses neither a reading
 test('what was typed after an edit whose answer was lost builds on it, also on the next page', async () => {
   const first = await start();
   const edit = (outbox: Outbox, title: string, editedAt: number) =>
-    outbox.saveDraft({ batchId: 'b1', document: formula(title), revision: 0, formulaId: null, editedAt });
+    outbox.saveDraft({
+      batchId: 'b1',
+      document: formula(title),
+      revision: 0,
+      formulaId: null,
+      editedAt,
+    });
   server.mood = 'loses-answers';
   await edit(first, 'Damson', 1);
   await until(() => first.snapshot().state === 'away');
@@ -249,7 +258,13 @@ test('typing goes as one edit after a pause, and the last text wins', async () =
 test('text typed while an edit is on its way builds on it, and is no conflict', async () => {
   const outbox = await start();
   const edit = (title: string, editedAt: number) =>
-    outbox.saveDraft({ batchId: 'b1', document: formula(title), revision: 0, formulaId: null, editedAt });
+    outbox.saveDraft({
+      batchId: 'b1',
+      document: formula(title),
+      revision: 0,
+      formulaId: null,
+      editedAt,
+    });
   await edit('First', 1);
   await until(() => outbox.snapshot().drafts.size === 0);
   await edit('Second, typed before the answer was seen', 2);

@@ -37,8 +37,9 @@ const MOST_EVENTS = 400;
 /**
  * Keeps what happened here until the server has it.
  *
- * Every event and every edit is written to the browser's database first and sent after; what is acknowledged is
- * forgotten, what is not is sent again. The server takes repeats without harm, so a lost answer costs nothing.
+ * Every event and every edit is written to the browser's database first and sent after; what is
+ * acknowledged is forgotten, what is not is sent again. The server takes repeats without harm, so a
+ * lost answer costs nothing.
  */
 export class Outbox {
   private now: OutboxState = {
@@ -55,7 +56,10 @@ export class Outbox {
   private again = false;
   private failures = 0;
   private order = 0;
-  /** Revisions the server gave to what was sent from here: text typed before the answer came builds on it all the same. */
+  /**
+   * Revisions the server gave to what was sent from here: text typed before the answer came builds
+   * on it all the same.
+   */
   private readonly acknowledged = new Map<string, number>();
   /** Edits the server will never take, by batch: not sent again until they are edited. */
   private readonly refusedEdits = new Map<string, number>();
@@ -92,7 +96,15 @@ export class Outbox {
 
   /** Keeps many at once, such as a log that is brought in. */
   async addEvents(batchId: string, events: readonly BatchEvent[]): Promise<void> {
-    await this.add(...events.map((event): Parcel => ({ id: event.id, order: (this.order += 1), kind: 'event', batchId, event }))); // prettier-ignore
+    await this.add(
+      ...events.map((event): Parcel => ({
+        id: event.id,
+        order: (this.order += 1),
+        kind: 'event',
+        batchId,
+        event,
+      })),
+    );
   }
 
   async addPut(body: Extract<Parcel, { kind: 'put' }>['body']): Promise<void> {
@@ -103,7 +115,10 @@ export class Outbox {
     await this.add({ id: body.id, order: (this.order += 1), kind: 'move', lotId, body });
   }
 
-  async addTransfer(lotId: string, body: Extract<Parcel, { kind: 'transfer' }>['body']): Promise<void> {
+  async addTransfer(
+    lotId: string,
+    body: Extract<Parcel, { kind: 'transfer' }>['body'],
+  ): Promise<void> {
     await this.add({ id: body.id, order: (this.order += 1), kind: 'transfer', lotId, body });
   }
 
@@ -223,12 +238,17 @@ export class Outbox {
       this.refusedEdits.set(draft.batchId, draft.editedAt);
       this.listener.onRefused(
         'the formula',
-        [error.message, ...(error.problem.errors ?? []).map((e) => `${e.path}: ${e.message}`)].join('; '),
+        [error.message, ...(error.problem.errors ?? []).map((e) => `${e.path}: ${e.message}`)].join(
+          '; ',
+        ),
       );
     }
   }
 
-  /** The server holds another text: the person chooses, unless it is one of this very draft's, whose answer was lost. */
+  /**
+   * The server holds another text: the person chooses, unless it is one of this very draft's, whose
+   * answer was lost.
+   */
   private async disagree(draft: Draft, theirs: BatchView): Promise<void> {
     const { batchId } = draft;
     if (wasSentHere(draft, theirs.document)) {
@@ -266,7 +286,8 @@ export class Outbox {
 
   private async forget(parcels: readonly Parcel[]): Promise<void> {
     await dropParcels(parcels);
-    // Told first, so that what was taken is on screen from the server's answer before it leaves the outbox.
+    // Told first, so that what was taken is on screen from the server's answer before it leaves the
+    // outbox.
     this.listener.onTaken(parcels);
     const gone = new Set(parcels.map(({ id }) => id));
     this.set({ parcels: this.now.parcels.filter(({ id }) => !gone.has(id)) });

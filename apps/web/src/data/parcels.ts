@@ -3,7 +3,10 @@ import { request } from './api.js';
 import { jottedParcels } from './jottings.js';
 import { store, type Parcel } from './store.js';
 
-/** Writes parcels down: they are safe when this returns, and in the browser's database when the promise resolves. */
+/**
+ * Writes parcels down: they are safe when this returns, and in the browser's database when the
+ * promise resolves.
+ */
 export async function keepParcels(parcels: readonly Parcel[]): Promise<void> {
   jottedParcels.jot(parcels);
   const transaction = (await store()).transaction('parcels', 'readwrite');
@@ -23,7 +26,9 @@ export async function dropParcels(parcels: readonly Parcel[]): Promise<void> {
 export async function keptParcels(): Promise<Parcel[]> {
   const kept = await (await store()).getAll('parcels');
   const had = new Set(kept.map(({ id }) => id));
-  return [...kept, ...jottedParcels.all().filter(({ id }) => !had.has(id))].sort((a, b) => a.order - b.order);
+  return [...kept, ...jottedParcels.all().filter(({ id }) => !had.has(id))].sort(
+    (a, b) => a.order - b.order,
+  );
 }
 
 export const nameOf = (parcel: Parcel): string =>
@@ -37,7 +42,8 @@ export async function sendTogether(
   switch (first.kind) {
     case 'event': {
       const events = together.flatMap((parcel) => (parcel.kind === 'event' ? [parcel.event] : []));
-      return (await request<AppendResult>('POST', `/batches/${first.batchId}/events`, { events })).refused;
+      return (await request<AppendResult>('POST', `/batches/${first.batchId}/events`, { events }))
+        .refused;
     }
     case 'put':
       await request('POST', '/shelf', first.body);

@@ -19,16 +19,30 @@ export const usePhotos = (batchId: string): UseQueryResult<PhotoView[]> =>
 export const photoUrl = (id: string, size?: 'small'): string =>
   `/api/photos/${id}${size === undefined ? '' : '/small'}`;
 
-/** Why a file is not worth sending; undefined where it may be. The server looks at what it really is. */
+/**
+ * Why a file is not worth sending; undefined where it may be. The server looks at what it really
+ * is.
+ */
 export function notWorthSending({ type, size }: Pick<File, 'type' | 'size'>): string | undefined {
-  if (!(PHOTO_TYPES as readonly string[]).includes(type)) return 'it is not a JPEG, PNG or WebP picture';
-  if (size > LARGEST_PHOTO_MB * 1e6) return `it has ${(size / 1e6).toFixed(0)} MB; at most ${LARGEST_PHOTO_MB} are taken`; // prettier-ignore
+  if (!(PHOTO_TYPES as readonly string[]).includes(type))
+    return 'it is not a JPEG, PNG or WebP picture';
+  if (size > LARGEST_PHOTO_MB * 1e6)
+    return `it has ${(size / 1e6).toFixed(0)} MB; at most ${LARGEST_PHOTO_MB} are taken`;
   return undefined;
 }
 
-/** Sends a photo; with the same id again it is there once. @throws ServerAway, ApiProblem as `request` does */
+/**
+ * Sends a photo; with the same id again it is there once.
+ * @throws ServerAway, ApiProblem as `request` does
+ */
 export async function sendPhoto(batchId: string, id: string, file: File): Promise<void> {
-  await request<PhotoView>('PUT', `/batches/${batchId}/photos/${id}?at=${new Date(now()).toISOString()}`, file, {}, PATIENCE_MS); // prettier-ignore
+  await request<PhotoView>(
+    'PUT',
+    `/batches/${batchId}/photos/${id}?at=${new Date(now()).toISOString()}`,
+    file,
+    {},
+    PATIENCE_MS,
+  );
   await queryClient.invalidateQueries({ queryKey: keys.photos(batchId) });
 }
 

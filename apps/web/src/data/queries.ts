@@ -54,7 +54,10 @@ export const useVersions = (id: string): UseQueryResult<FormulaVersion[]> =>
     queryFn: () => get<FormulaVersion[]>(`/formulas/${id}/versions`),
   });
 export const usePreparedWeights = (): UseQueryResult<PreparedWeightView[]> =>
-  useQuery({ queryKey: keys.prepared, queryFn: () => get<PreparedWeightView[]>('/prepared-weights') });
+  useQuery({
+    queryKey: keys.prepared,
+    queryFn: () => get<PreparedWeightView[]>('/prepared-weights'),
+  });
 /** What boils have taught; some wait to be looked at, a few at a time. */
 export const useLessons = (): UseQueryResult<LessonsView> =>
   useQuery({
@@ -81,7 +84,10 @@ export const eventsQuery = (id: string) =>
 export const useBatchQuery = (id: string, enabled: boolean): UseQueryResult<BatchView> =>
   useQuery({ ...batchQuery(id), enabled });
 
-/** Every event of a batch known here, oldest first: those the server holds and those still in the outbox. */
+/**
+ * Every event of a batch known here, oldest first: those the server holds and those still in the
+ * outbox.
+ */
 export function useEvents(batchId: string): { events: readonly BatchEvent[]; isPending: boolean } {
   const { parcels, drafts } = useOutbox();
   // A batch the server has never seen has no events there yet.
@@ -99,12 +105,18 @@ export function useEvents(batchId: string): { events: readonly BatchEvent[]; isP
   return { events, isPending: query.isPending && !query.isError };
 }
 
-/** Where the last known answers are kept for a reload without a server; see the service worker's settings. */
+/**
+ * Where the last known answers are kept for a reload without a server; see the service worker's
+ * settings.
+ */
 const LAST_KNOWN = 'last-known';
 const KEEP_AFTER_MS = 3000;
 const keeping = new Map<string, ReturnType<typeof setTimeout>>();
 
-/** The whole log of a batch the first time, afterwards what was stored since: a probe leaves thousands of readings. */
+/**
+ * The whole log of a batch the first time, afterwards what was stored since: a probe leaves
+ * thousands of readings.
+ */
 async function readOn(batchId: string): Promise<EventPage> {
   const path = `/batches/${batchId}/events`;
   const known = queryClient.getQueryData<EventPage>(keys.events(batchId));
@@ -124,10 +136,14 @@ function mergePage(page: EventPage, batchId: string, events: EventPage['events']
       setTimeout(() => {
         keeping.delete(batchId);
         const whole = queryClient.getQueryData<EventPage>(keys.events(batchId));
-        const answer = new Response(JSON.stringify(whole), { headers: { 'Content-Type': 'application/json' } });
-        void caches.open(LAST_KNOWN).then((cache) => cache.put(`/api/batches/${batchId}/events`, answer));
+        const answer = new Response(JSON.stringify(whole), {
+          headers: { 'Content-Type': 'application/json' },
+        });
+        void caches
+          .open(LAST_KNOWN)
+          .then((cache) => cache.put(`/api/batches/${batchId}/events`, answer));
       }, KEEP_AFTER_MS),
-    ); // prettier-ignore
+    );
   return merged;
 }
 
@@ -146,9 +162,14 @@ export const forgetCursors = (): void =>
   );
 
 const eventsIn = (parcels: readonly Parcel[], batchId: string): BatchEvent[] =>
-  parcels.flatMap((parcel) => (parcel.kind === 'event' && parcel.batchId === batchId ? [parcel.event] : []));
+  parcels.flatMap((parcel) =>
+    parcel.kind === 'event' && parcel.batchId === batchId ? [parcel.event] : [],
+  );
 
-/** Takes what the server acknowledged into the cache, so that nothing blinks out between outbox and next fetch. */
+/**
+ * Takes what the server acknowledged into the cache, so that nothing blinks out between outbox and
+ * next fetch.
+ */
 export function takeEventsIntoCache(parcels: readonly Parcel[]): void {
   for (const batchId of new Set(
     parcels.flatMap((parcel) => (parcel.kind === 'event' ? [parcel.batchId] : [])),

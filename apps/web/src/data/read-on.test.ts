@@ -3,7 +3,13 @@ import type { EventPage } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
 import { eventsQuery, forgetCursors, keys, queryClient, takeEventsIntoCache } from './queries.js';
 
-const event = (n: number): BatchEvent => ({ id: `e${n}`, type: 'reading', at: new Date(n * 1000).toISOString(), device: 'probe', body: { temperature_C: 90 + n } }); // prettier-ignore
+const event = (n: number): BatchEvent => ({
+  id: `e${n}`,
+  type: 'reading',
+  at: new Date(n * 1000).toISOString(),
+  device: 'probe',
+  body: { temperature_C: 90 + n },
+});
 /** A server of a few lines that holds a log; the cursor is how much of it was read. */
 let stored: BatchEvent[];
 let asked: string[];
@@ -14,7 +20,10 @@ beforeEach(() => {
   globalThis.fetch = ((path: string) => {
     asked.push(path);
     const since = Number(/since=(\d+)/.exec(path)?.[1] ?? 0);
-    const page: EventPage = { events: stored.slice(Math.max(since - 1, 0)), cursor: String(stored.length) };
+    const page: EventPage = {
+      events: stored.slice(Math.max(since - 1, 0)),
+      cursor: String(stored.length),
+    };
     return Promise.resolve(
       new Response(JSON.stringify(page), { headers: { 'Content-Type': 'application/json' } }),
     );

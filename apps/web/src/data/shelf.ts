@@ -55,7 +55,11 @@ export function useLotPages(filter: LotFilter): LotPages {
   const query = useInfiniteQuery({
     queryKey: pagesKey(filter),
     queryFn: ({ pageParam }) => {
-      const asked = { limit: String(PAGE), ...filter, ...(pageParam !== '' && { after: pageParam }) };
+      const asked = {
+        limit: String(PAGE),
+        ...filter,
+        ...(pageParam !== '' && { after: pageParam }),
+      };
       return get<LotView[]>(`/shelf?${new URLSearchParams(asked).toString()}`);
     },
     initialPageParam: '',
@@ -66,7 +70,10 @@ export function useLotPages(filter: LotFilter): LotPages {
   const { parcels } = useOutbox();
   const { search, state, place } = filter;
   const narrowed = [search, state, place].some((each) => each !== undefined);
-  const lots = useMemo(() => merged(data?.pages.flat() ?? [], parcels, narrowed), [data, parcels, narrowed]);
+  const lots = useMemo(
+    () => merged(data?.pages.flat() ?? [], parcels, narrowed),
+    [data, parcels, narrowed],
+  );
   return {
     lots,
     isPending: isPending && !isError,
@@ -74,7 +81,7 @@ export function useLotPages(filter: LotFilter): LotPages {
     more: hasNextPage ? () => void fetchNextPage() : undefined,
     isFetchingMore: isFetchingNextPage,
   };
-} // prettier-ignore
+}
 
 /** What is there in all and what to eat first, with what is still in the outbox. */
 export function useShelfOverview(): { overview: ShelfOverview | undefined; isError: boolean } {
@@ -83,7 +90,8 @@ export function useShelfOverview(): { overview: ShelfOverview | undefined; isErr
     queryKey: overviewKey(day),
     queryFn: async () => {
       const overview = await get<ShelfOverview>(`/shelf/overview?today=${day}`);
-      if (overview.pending > 0) void queryClient.invalidateQueries({ queryKey: [...keys.shelf, 'pages'] });
+      if (overview.pending > 0)
+        void queryClient.invalidateQueries({ queryKey: [...keys.shelf, 'pages'] });
       return overview;
     },
     refetchInterval: ({ state }) => ((state.data?.pending ?? 0) > 0 ? AGAIN_MS : false),
@@ -93,33 +101,57 @@ export function useShelfOverview(): { overview: ShelfOverview | undefined; isErr
   return { overview, isError };
 }
 
-/** How jars keep is of their batch as made: whether a word about this batch may change what is said on the shelf. */
-export const hasJars = (batchId: string): boolean => knownLots().some((lot) => lot.batchId === batchId);
+/**
+ * How jars keep is of their batch as made: whether a word about this batch may change what is said
+ * on the shelf.
+ */
+export const hasJars = (batchId: string): boolean =>
+  knownLots().some((lot) => lot.batchId === batchId);
 
 /** Takes what the server acknowledged into the cache: events of a log, and jars. */
 export function takeIntoCache(parcels: readonly Parcel[]): void {
   takeEventsIntoCache(parcels);
   takeJarsIntoCache(parcels.filter(({ kind }) => kind !== 'event'));
-  if (parcels.some((parcel) => parcel.kind !== 'event' || (parcel.event.type !== 'reading' && hasJars(parcel.batchId))))
+  if (
+    parcels.some(
+      (parcel) =>
+        parcel.kind !== 'event' || (parcel.event.type !== 'reading' && hasJars(parcel.batchId)),
+    )
+  )
     void queryClient.invalidateQueries({ queryKey: keys.shelf });
-} // prettier-ignore
+}
 
-/** Takes jars the server acknowledged into the cache, so that nothing blinks out between outbox and next fetch. */
+/**
+ * Takes jars the server acknowledged into the cache, so that nothing blinks out between outbox and
+ * next fetch.
+ */
 function takeJarsIntoCache(parcels: readonly Parcel[]): void {
   if (parcels.length === 0) return;
-  queryClient.setQueriesData<LotView[]>({ queryKey: [...keys.shelf, 'of'] }, (lots) => lots && withParcels(lots, parcels, NEW)); // prettier-ignore
+  queryClient.setQueriesData<LotView[]>(
+    { queryKey: [...keys.shelf, 'of'] },
+    (lots) => lots && withParcels(lots, parcels, NEW),
+  );
   queryClient.setQueriesData<InfiniteData<LotView[], string>>(
     { queryKey: [...keys.shelf, 'pages'] },
     (data) => {
       if (!data) return data;
       const known = new Map(merged(data.pages.flat(), parcels, true).map((lot) => [lot.id, lot]));
-      return { ...data, pages: data.pages.map((page) => page.map((lot) => known.get(lot.id) ?? lot)) };
+      return {
+        ...data,
+        pages: data.pages.map((page) => page.map((lot) => known.get(lot.id) ?? lot)),
+      };
     },
   );
-  queryClient.setQueriesData<ShelfOverview>({ queryKey: [...keys.shelf, 'overview'] }, (overview) => overview && withJars(overview, parcels)); // prettier-ignore
+  queryClient.setQueriesData<ShelfOverview>(
+    { queryKey: [...keys.shelf, 'overview'] },
+    (overview) => overview && withJars(overview, parcels),
+  );
 }
 
-/** Lots with what is in the outbox. @param known without those that only the outbox knows of: whether they belong here it cannot say */
+/**
+ * Lots with what is in the outbox.
+ * @param known without those that only the outbox knows of: whether they belong here it cannot say
+ */
 function merged(lots: readonly LotView[], parcels: readonly Parcel[], known: boolean): LotView[] {
   const all = withParcels(lots, parcels, NEW);
   if (!known) return all;
@@ -128,7 +160,8 @@ function merged(lots: readonly LotView[], parcels: readonly Parcel[], known: boo
 }
 
 /** Jars that only change place stay as many. */
-const comeOrGone = (parcel: Parcel): number => (parcel.kind === 'put' ? parcel.body.count : parcel.kind === 'move' ? parcel.body.change : 0); // prettier-ignore
+const comeOrGone = (parcel: Parcel): number =>
+  parcel.kind === 'put' ? parcel.body.count : parcel.kind === 'move' ? parcel.body.change : 0;
 
 const withJars = (overview: ShelfOverview, parcels: readonly Parcel[]): ShelfOverview => ({
   ...overview,
@@ -137,6 +170,10 @@ const withJars = (overview: ShelfOverview, parcels: readonly Parcel[]): ShelfOve
 });
 
 const knownLots = (): LotView[] => [
-  ...queryClient.getQueriesData<LotView[]>({ queryKey: [...keys.shelf, 'of'] }).flatMap(([, lots]) => lots ?? []),
-  ...queryClient.getQueriesData<InfiniteData<LotView[]>>({ queryKey: [...keys.shelf, 'pages'] }).flatMap(([, data]) => data?.pages.flat() ?? []),
-]; // prettier-ignore
+  ...queryClient
+    .getQueriesData<LotView[]>({ queryKey: [...keys.shelf, 'of'] })
+    .flatMap(([, lots]) => lots ?? []),
+  ...queryClient
+    .getQueriesData<InfiniteData<LotView[]>>({ queryKey: [...keys.shelf, 'pages'] })
+    .flatMap(([, data]) => data?.pages.flat() ?? []),
+];

@@ -20,10 +20,32 @@ const lot = (more: Partial<LotView> = {}): LotView => ({
   ...more,
 });
 const AT = '2026-11-05T18:00:00.000Z';
-const moved = (change: number): Parcel => ({ id: `m${change}`, order: 1, kind: 'move', lotId: 'larder', body: { id: `m${change}`, change, reason: 'eaten', at: AT } }); // prettier-ignore
-const transferred = (lotId: string, to: string, keptIn: 'fridge' | 'freezer' | 'opened' | null, place = ''): Parcel => ({ id: to, order: 2, kind: 'transfer', lotId, body: { id: to, arrivalId: `${to}-a`, to, keptIn, place, count: 2, at: AT } }); // prettier-ignore
+const moved = (change: number): Parcel => ({
+  id: `m${change}`,
+  order: 1,
+  kind: 'move',
+  lotId: 'larder',
+  body: { id: `m${change}`, change, reason: 'eaten', at: AT },
+});
+const transferred = (
+  lotId: string,
+  to: string,
+  keptIn: 'fridge' | 'freezer' | 'opened' | null,
+  place = '',
+): Parcel => ({
+  id: to,
+  order: 2,
+  kind: 'transfer',
+  lotId,
+  body: { id: to, arrivalId: `${to}-a`, to, keptIn, place, count: 2, at: AT },
+});
 const found = (parcels: readonly Parcel[], lots = [lot()]): Record<string, unknown> =>
-  Object.fromEntries(withParcels(lots, parcels, 'New jars').map(({ id, count, keptIn, keptSince }) => [id, [count, keptIn, keptSince]])); // prettier-ignore
+  Object.fromEntries(
+    withParcels(lots, parcels, 'New jars').map(({ id, count, keptIn, keptSince }) => [
+      id,
+      [count, keptIn, keptSince],
+    ]),
+  );
 
 test('jars eaten and brought back while the server is away are counted at once', () => {
   expect(found([moved(-2), moved(1)])).toEqual({ larder: [5, null, null] });
@@ -35,7 +57,9 @@ test('jars put into the cold are a lot of their own from that moment; no jar is 
     cold: [2, 'fridge', AT],
   });
   // Back again: what the server does not know yet has where to go.
-  expect(found([transferred('larder', 'cold', 'fridge'), transferred('cold', 'larder', null)])).toEqual({
+  expect(
+    found([transferred('larder', 'cold', 'fridge'), transferred('cold', 'larder', null)]),
+  ).toEqual({
     larder: [6, null, null],
     cold: [0, 'fridge', AT],
   });
@@ -50,7 +74,12 @@ test('to another shelf of the fridge, their weeks go on counting', () => {
 });
 
 test('jars the server has not seen are for the fridge until it says how they keep', () => {
-  const put: Parcel = { id: 'new', order: 1, kind: 'put', body: { id: 'new', batchId: 'b2', size: 'half-pint', count: 3, madeOn: '2026-11-05' } }; // prettier-ignore
+  const put: Parcel = {
+    id: 'new',
+    order: 1,
+    kind: 'put',
+    body: { id: 'new', batchId: 'b2', size: 'half-pint', count: 3, madeOn: '2026-11-05' },
+  };
   expect(withParcels([], [put, put], 'New jars')).toMatchObject([
     { id: 'new', title: 'New jars', count: 3, keeping: { verdict: 'fridge', bestBefore: null } },
   ]);

@@ -2,10 +2,21 @@ import type { LotView } from '@idle-kettle/contract';
 import type { Parcel } from './store.js';
 
 /** Jars the server does not know yet: it has not said how they keep. */
-const NOT_SENT: LotView['keeping'] = { verdict: 'fridge', reason: 'not yet sent to the server', bestBefore: null }; // prettier-ignore
+const NOT_SENT: LotView['keeping'] = {
+  verdict: 'fridge',
+  reason: 'not yet sent to the server',
+  bestBefore: null,
+};
 
-/** The lots with what is still in the outbox counted in. @param title of jars whose batch the server has not named yet */
-export function withParcels(lots: readonly LotView[], parcels: readonly Parcel[], title: string): LotView[] {
+/**
+ * The lots with what is still in the outbox counted in.
+ * @param title of jars whose batch the server has not named yet
+ */
+export function withParcels(
+  lots: readonly LotView[],
+  parcels: readonly Parcel[],
+  title: string,
+): LotView[] {
   const shown = new Map(lots.map((lot) => [lot.id, lot]));
   const count = (lot: LotView, change: number): void =>
     void shown.set(lot.id, { ...lot, count: lot.count + change });
@@ -41,7 +52,10 @@ export function withParcels(lots: readonly LotView[], parcels: readonly Parcel[]
     count(lot, -parcel.body.count);
     // To another place of the same cold: their weeks go on counting.
     const keptSince = keptIn === lot.keptIn ? lot.keptSince : at;
-    count(shown.get(to) ?? { ...lot, id: to, count: 0, keptIn, place, keptSince, cameFrom: lot.id }, parcel.body.count); // prettier-ignore
+    count(
+      shown.get(to) ?? { ...lot, id: to, count: 0, keptIn, place, keptSince, cameFrom: lot.id },
+      parcel.body.count,
+    );
   }
   return [...shown.values()];
 }

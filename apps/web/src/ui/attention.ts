@@ -23,12 +23,27 @@ export const setCall = (call: Call): void => {
 
 /** What is called out, with how urgent it is: once, twice, three times. */
 const URGENCY: Readonly<Record<string, number>> = {
-  'test-soon': 2, 'test-again': 2, 'off-now': 3, done: 3, curdles: 3, foam: 2, stir: 1, plates: 1, 'jars-hot': 1, sugar: 1, trouble: 1, rest: 3, over: 2,
-}; // prettier-ignore
+  'test-soon': 2,
+  'test-again': 2,
+  'off-now': 3,
+  done: 3,
+  curdles: 3,
+  foam: 2,
+  stir: 1,
+  plates: 1,
+  'jars-hot': 1,
+  sugar: 1,
+  trouble: 1,
+  rest: 3,
+  over: 2,
+};
 
 let audio: AudioContext | undefined;
 
-/** So many short notes, rising when it is urgent. Browsers allow sound once the person has touched the page. */
+/**
+ * So many short notes, rising when it is urgent. Browsers allow sound once the person has touched
+ * the page.
+ */
 export function ring(times: number): void {
   try {
     audio ??= new AudioContext();

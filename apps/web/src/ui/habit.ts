@@ -44,9 +44,13 @@ export interface Formats {
   readonly fromUnit: (value: number) => number;
 }
 
-export function formatsOf({ units, temperatureUnit }: Pick<Habit, 'units' | 'temperatureUnit'>): Formats {
+export function formatsOf({
+  units,
+  temperatureUnit,
+}: Pick<Habit, 'units' | 'temperatureUnit'>): Formats {
   const inF = temperatureUnit === 'F';
-  const toUnit = (temperature_C: number): number => (inF ? fahrenheit(temperature_C) : temperature_C);
+  const toUnit = (temperature_C: number): number =>
+    inF ? fahrenheit(temperature_C) : temperature_C;
   return {
     mass: (kg) => formatMass(kg, units),
     otherMass: (kg) => formatMass(kg, units === 'metric' ? 'us' : 'metric'),

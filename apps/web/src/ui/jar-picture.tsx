@@ -31,7 +31,14 @@ export function JarPicture({ size, fill, scale = 96 }: JarPictureProps) {
       <clipPath id={clip}>
         <path d={OUTLINE} />
       </clipPath>
-      <rect x="8" y={top} width="84" height={140 - top} clipPath={`url(#${clip})`} fill="var(--fruit)" />
+      <rect
+        x="8"
+        y={top}
+        width="84"
+        height={140 - top}
+        clipPath={`url(#${clip})`}
+        fill="var(--fruit)"
+      />
       <path d={OUTLINE} fill="none" stroke="currentColor" strokeWidth="3" />
       <rect x="18" y="6" width="64" height="15" rx="4" fill="var(--color-secondary)" />
     </svg>
@@ -43,7 +50,10 @@ export const jarName = (size: string, count: number): string => {
   return jar ? jar.name[count === 1 ? 0 : 1] : size;
 };
 
-/** A count with its jars: "8 and a bit half-pints", "nearly 9 × 454 g jars", so that two numbers never run together. */
+/**
+ * A count with its jars: "8 and a bit half-pints", "nearly 9 × 454 g jars", so that two numbers
+ * never run together.
+ */
 export const jarsOf = (count: string, size: string, many = 2): string => {
   const name = jarName(size, many);
   return `${count}${/^\d/.test(name) ? ' × ' : ' '}${name}`;

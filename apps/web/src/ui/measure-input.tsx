@@ -12,13 +12,19 @@ import type { TemperatureUnit } from '@idle-kettle/contract';
 import { useHabit } from './habit.js';
 
 /** What is measured, in the unit the value has. */
-export type Measured = 'litres' | 'millilitres' | 'kilograms' | 'grams' | 'celsius' | 'kilowatts' | 'number';
+export type Measured =
+  'litres' | 'millilitres' | 'kilograms' | 'grams' | 'celsius' | 'kilowatts' | 'number';
 
 type Reading =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string };
 
 /** The value as the person writes it. */
-function write(value: number, of: Measured, units: UnitSystem, temperature: TemperatureUnit): string {
+function write(
+  value: number,
+  of: Measured,
+  units: UnitSystem,
+  temperature: TemperatureUnit,
+): string {
   switch (of) {
     case 'litres':
       return formatVolume(value * 1000, units);
@@ -37,12 +43,14 @@ function write(value: number, of: Measured, units: UnitSystem, temperature: Temp
   }
 }
 
-const PER: Readonly<Partial<Record<Measured, { kind: 'mass' | 'volume'; si: number; bare: string; eg: string }>>> = {
+const PER: Readonly<
+  Partial<Record<Measured, { kind: 'mass' | 'volume'; si: number; bare: string; eg: string }>>
+> = {
   litres: { kind: 'volume', si: 1000, bare: 'l', eg: '"8 l" or "9 quarts"' },
   millilitres: { kind: 'volume', si: 1, bare: 'ml', eg: '"265 ml" or "9 fl oz"' },
   kilograms: { kind: 'mass', si: 1, bare: 'kg', eg: '"1.9 kg" or "4 lb"' },
   grams: { kind: 'mass', si: 0.001, bare: 'g', eg: '"49 g" or "1 3/4 oz"' },
-}; // prettier-ignore
+};
 
 function read(text: string, of: Measured, temperature: TemperatureUnit): Reading {
   const plain = text.trim().replace(',', '.');
@@ -50,7 +58,9 @@ function read(text: string, of: Measured, temperature: TemperatureUnit): Reading
   const per = PER[of];
   if (!per) {
     const value = Number(plain.replace(/\s*kw$/i, ''));
-    return Number.isFinite(value) ? { ok: true, value } : { ok: false, message: `"${text}" is not a number` };
+    return Number.isFinite(value)
+      ? { ok: true, value }
+      : { ok: false, message: `"${text}" is not a number` };
   }
   const amount = parseAmount(/^[\d.]+$/.test(plain) ? `${plain} ${per.bare}` : text);
   return amount.ok && amount.amount.unit.kind === per.kind
@@ -70,16 +80,29 @@ interface MeasureInputProps {
 }
 
 /**
- * A measured value, typed with or without its unit and kept when the field is left. What cannot be read stays as it was typed,
- * with what would be right.
+ * A measured value, typed with or without its unit and kept when the field is left. What cannot be
+ * read stays as it was typed, with what would be right.
  */
-export function MeasureInput({ label, of, value, least, most, placeholder, className = 'w-28', onChange }: MeasureInputProps) {
+export function MeasureInput({
+  label,
+  of,
+  value,
+  least,
+  most,
+  placeholder,
+  className = 'w-28',
+  onChange,
+}: MeasureInputProps) {
   const { units, temperatureUnit } = useHabit();
   const [typed, setTyped] = useState<string>();
   const [wrong, setWrong] = useState<string>();
   const hint = useId();
   const shown =
-    value === undefined ? '' : write(value, of, units, temperatureUnit).replace(/(\.\d*?)0+(?= )/, '$1').replace(/\.(?= )/, '');
+    value === undefined
+      ? ''
+      : write(value, of, units, temperatureUnit)
+          .replace(/(\.\d*?)0+(?= )/, '$1')
+          .replace(/\.(?= )/, '');
   const keep = (): void => {
     if (typed === undefined || typed === shown) return setTyped(undefined);
     if (typed.trim() === '') {
@@ -122,7 +145,7 @@ export function MeasureInput({ label, of, value, least, most, placeholder, class
       )}
     </label>
   );
-} // prettier-ignore
+}
 
 interface TextInputProps {
   readonly label: string;
@@ -133,7 +156,13 @@ interface TextInputProps {
 }
 
 /** A short text, kept when the field is left; emptied it goes back to what it was. */
-export function TextInput({ label, value, placeholder = '', className = 'w-44', onChange }: TextInputProps) {
+export function TextInput({
+  label,
+  value,
+  placeholder = '',
+  className = 'w-44',
+  onChange,
+}: TextInputProps) {
   const [typed, setTyped] = useState<string>();
   const keep = (): void => {
     const next = typed?.trim();

@@ -38,7 +38,10 @@ const TONE_BAND: Readonly<Record<Tone, string>> = {
   bad: 'var(--bad-ink)',
 };
 
-/** An estimate, always drawn the same way: a word, its figures, and a bar with the zone wanted, the range and its middle. */
+/**
+ * An estimate, always drawn the same way: a word, its figures, and a bar with the zone wanted, the
+ * range and its middle.
+ */
 export function RangeBar({
   name,
   note,
@@ -61,7 +64,9 @@ export function RangeBar({
         <span className={`display text-[23px] leading-tight ${TONE_TEXT[tone]}`}>{word}</span>
         <span className="text-right font-semibold">{figures}</span>
       </div>
-      {range && <RangeTrack range={range} scale={scale} wanted={wanted} tone={tone} tick={range.mid} />}
+      {range && (
+        <RangeTrack range={range} scale={scale} wanted={wanted} tone={tone} tick={range.mid} />
+      )}
       {reason !== undefined && reason !== '' && (
         <div className="mt-1.5 text-sm leading-snug text-soft">{reason}</div>
       )}

@@ -1,6 +1,7 @@
 /**
- * Amounts that decide a pH, moles or equivalents in a pot (or per kilogram; {@link pHOf} is told the mass).
- * `cation` is the strong base that came with the fruit (mostly potassium), with hard water or with soda.
+ * Amounts that decide a pH, moles or equivalents in a pot (or per kilogram; {@link pHOf} is told
+ * the mass). `cation` is the strong base that came with the fruit (mostly potassium), with hard
+ * water or with soda.
  */
 export interface AcidContent {
   citric: number;
@@ -25,8 +26,9 @@ export const noAcid = (): AcidContent => ({
 });
 
 /**
- * Dissociation constants at 25 C. CRC Handbook of Chemistry and Physics, from memory. The one of protein is a guess: 1.15
- * mmol of carboxyl a gram at about 4.2 and 0.15 mmol of histidine at 6.5, taken together.
+ * Dissociation constants at 25 C. CRC Handbook of Chemistry and Physics, from memory. The one of
+ * protein is a guess: 1.15 mmol of carboxyl a gram at about 4.2 and 0.15 mmol of histidine at 6.5,
+ * taken together.
  */
 const PK: Readonly<Record<AcidKey, readonly number[]>> = {
   citric: [3.13, 4.76, 6.4],
@@ -46,7 +48,10 @@ export const VALENCE: Readonly<Record<AcidKey, number>> = {
 };
 
 const LN10 = Math.LN10;
-/** Davies 1962, A at 25 C; the fall of the activity of a single charge, as a power of ten. @param ionic mol/kg, 0 to 0.5 */
+/**
+ * Davies 1962, A at 25 C; the fall of the activity of a single charge, as a power of ten.
+ * @param ionic mol/kg, 0 to 0.5
+ */
 function davies(ionic: number): number {
   const root = Math.sqrt(Math.min(Math.max(ionic, 0), 0.5));
   return 0.509 * (root / (1 + root) - 0.3 * root * root);
@@ -59,7 +64,8 @@ function constantsAt(ionic: number): Readonly<Record<AcidKey, readonly number[]>
   let found = constants.get(step);
   if (!found) {
     const fall = davies(step / 200);
-    // K of step z is met at unit activity; in concentrations pK falls by (2z - 1) times the Davies term.
+    // K of step z is met at unit activity; in concentrations pK falls by (2z - 1) times the Davies
+    // term.
     const shifted = (key: AcidKey): number[] =>
       PK[key].map((pk, i) => Math.exp(-LN10 * (pk - fall * (2 * (i + 1) - 1))));
     found = {
@@ -102,7 +108,8 @@ export const meanCharge = (acid: AcidKey, pH: number, ionic: number): number =>
   charge(constantsAt(ionic)[acid], Math.exp(-LN10 * pH));
 
 /** Concentration of free protons, mol/kg, for a pH (which is an activity). */
-export const protons = (pH: number, ionic: number): number => Math.exp(-LN10 * (pH - davies(ionic)));
+export const protons = (pH: number, ionic: number): number =>
+  Math.exp(-LN10 * (pH - davies(ionic)));
 
 /**
  * pH by charge balance: cations and protons against the charges of the acids.
@@ -143,7 +150,8 @@ export function pHOf(content: AcidContent, mass_kg: number, guess = 3.3): number
       pH = moved;
       if (step < 1e-7) break;
     }
-    // Ionic strength: half the sum of every ion times the square of its charge, whose mean is q^2 and its variance.
+    // Ionic strength: half the sum of every ion times the square of its charge, whose mean is q^2
+    // and its variance.
     const h = Math.exp(-LN10 * pH);
     let square = 0;
     for (const key of ACID_KEYS) {

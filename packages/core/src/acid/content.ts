@@ -1,4 +1,12 @@
-import { ACID_KEYS, meanCharge, noAcid, pHOf, protons, VALENCE, type AcidContent } from './charge.js';
+import {
+  ACID_KEYS,
+  meanCharge,
+  noAcid,
+  pHOf,
+  protons,
+  VALENCE,
+  type AcidContent,
+} from './charge.js';
 
 /** Grams of citric acid that give one equivalent. 192.12 g/mol over three protons. */
 export const CITRIC_G_PER_EQ = 64.04;
@@ -11,15 +19,19 @@ export interface Shares {
   readonly acetic: number;
 }
 
-/** Equivalents of acid in a kilogram at a titratable acidity given as citric acid, per cent by mass. */
-export const equivalents = (titratablePercent: number): number => (titratablePercent * 10) / CITRIC_G_PER_EQ;
+/**
+ * Equivalents of acid in a kilogram at a titratable acidity given as citric acid, per cent by mass.
+ */
+export const equivalents = (titratablePercent: number): number =>
+  (titratablePercent * 10) / CITRIC_G_PER_EQ;
 
 /** The end point of a titration with phenolphthalein. */
 const END_POINT = 8.2;
 
 /**
- * What a kilogram of a fruit must hold for its pH and titratable acidity to be what they are: the acids, and the
- * strong base (mostly potassium) that half-neutralises them. C = (TA - h) / (q(8.2) - q(pH)); base = C q(pH) - h.
+ * What a kilogram of a fruit must hold for its pH and titratable acidity to be what they are: the
+ * acids, and the strong base (mostly potassium) that half-neutralises them. C = (TA - h) / (q(8.2)
+ * - q(pH)); base = C q(pH) - h.
  *
  * @param titratablePercent as citric acid, per cent by mass, 0 to 100
  * @param pH of the fruit, 1.5 to 8
@@ -55,11 +67,13 @@ export function acidContentOf(titratablePercent: number, pH: number, shares: Sha
 }
 
 /**
- * The same fruit riper or greener: acid respired or not yet, at the potassium it has. So a fruit at the high end of its
- * published pH holds less acid, and lemon juice moves it as it would move real ripe fruit.
+ * The same fruit riper or greener: acid respired or not yet, at the potassium it has. So a fruit at
+ * the high end of its published pH holds less acid, and lemon juice moves it as it would move real
+ * ripe fruit.
  *
  * @param pH the pH wanted, at the base of `content`
- * @returns moles a kilogram with every acid scaled by the same factor; the content unchanged where it holds no base
+ * @returns moles a kilogram with every acid scaled by the same factor; the content unchanged where
+ * it holds no base
  */
 export function atRipeness(content: AcidContent, pH: number): AcidContent {
   if (!(content.cation > 0)) return content;
@@ -67,7 +81,8 @@ export function atRipeness(content: AcidContent, pH: number): AcidContent {
   let charges = 0;
   for (const key of ACID_KEYS) charges += content[key] * meanCharge(key, pH, ionic);
   if (!(charges > 0)) return content;
-  // The factor by the charge balance; then once more by the solver's own answer, which has the better ionic strength.
+  // The factor by the charge balance; then once more by the solver's own answer, which has the
+  // better ionic strength.
   let factor = (content.cation + protons(pH, ionic)) / charges;
   for (let round = 0; round < 20; round++) {
     const got = pHOf(scaled(content, factor), 1, pH);
@@ -87,11 +102,15 @@ const scaled = (content: AcidContent, factor: number): AcidContent => ({
   cation: content.cation,
 });
 
-/** Titratable acidity of a pot as citric acid, per cent: what its acids have still to give up by pH 8.2. */
+/**
+ * Titratable acidity of a pot as citric acid, per cent: what its acids have still to give up by pH
+ * 8.2.
+ */
 export function titratablePercentOf(content: AcidContent, mass_kg: number, pH: number): number {
   const ionic = content.cation / mass_kg;
   let left = protons(pH, ionic) * mass_kg;
   for (const key of ACID_KEYS)
-    left += content[key] * Math.max(meanCharge(key, END_POINT, ionic) - meanCharge(key, pH, ionic), 0);
+    left +=
+      content[key] * Math.max(meanCharge(key, END_POINT, ionic) - meanCharge(key, pH, ionic), 0);
   return ((left / mass_kg) * CITRIC_G_PER_EQ) / 10;
 }

@@ -2,7 +2,9 @@
 export const SHARPNESS_WORDS = ['very sharp', 'sharp', 'balanced', 'mild', 'flat'] as const;
 export type SharpnessWord = (typeof SHARPNESS_WORDS)[number];
 
-/** The pH below which each word holds. Pectin sets best from 2.8 to 3.4; common practice, no source. */
+/**
+ * The pH below which each word holds. Pectin sets best from 2.8 to 3.4; common practice, no source.
+ */
 const BELOW: Readonly<Record<SharpnessWord, number>> = {
   'very sharp': 2.8,
   sharp: 3.15,

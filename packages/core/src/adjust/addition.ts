@@ -1,9 +1,18 @@
 import { ingredientById, massOf } from '../produce/index.js';
-import { parseAmount, unitById, writeAddition, writeAmount, type UnitSystem } from '../quantity/index.js';
+import {
+  parseAmount,
+  unitById,
+  writeAddition,
+  writeAmount,
+  type UnitSystem,
+} from '../quantity/index.js';
 import type { FormulaDocument } from '../formula/index.js';
 import type { Edit } from './edit.js';
 
-/** So many grams of an ingredient as a kitchen measures it: what pours by volume, the rest by weight. Rounded up. */
+/**
+ * So many grams of an ingredient as a kitchen measures it: what pours by volume, the rest by
+ * weight. Rounded up.
+ */
 export function amountFor(id: string, grams: number, units: UnitSystem): string {
   const ingredient = ingredientById(id);
   const perCup = ingredient?.gramsPerCup[ingredient.usualForm];
@@ -11,7 +20,10 @@ export function amountFor(id: string, grams: number, units: UnitSystem): string 
   return writeAddition(grams, poured ? perCup / unitById('cup').si : undefined, units);
 }
 
-/** Adds to the line that has the ingredient already, if it is measured the same way; else, or with `apart`, a new line. */
+/**
+ * Adds to the line that has the ingredient already, if it is measured the same way; else, or with
+ * `apart`, a new line.
+ */
 export function addition(
   document: FormulaDocument,
   id: string,
@@ -46,7 +58,11 @@ export function addition(
             : ['tbsp', 'tsp'].includes(had.amount.unit.id)
               ? 2
               : 1;
-      return { op: 'set', line, amount: writeAmount(Math.ceil(total * fine - 1e-9) / fine, had.amount.unit) };
+      return {
+        op: 'set',
+        line,
+        amount: writeAmount(Math.ceil(total * fine - 1e-9) / fine, had.amount.unit),
+      };
     }
   }
   return { op: 'add', ingredient: id, amount: amountFor(id, grams, units) };

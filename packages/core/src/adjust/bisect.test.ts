@@ -14,7 +14,10 @@ test('halving closes on where it stops holding, from both sides', () => {
 });
 
 test('what never holds and what always does end at the bounds', () => {
-  expect(bisect(0, 8, 40, () => false)).toEqual({ holds: 0, fails: expect.closeTo(0, 6) as number });
+  expect(bisect(0, 8, 40, () => false)).toEqual({
+    holds: 0,
+    fails: expect.closeTo(0, 6) as number,
+  });
   expect(bisect(0, 8, 40, () => true)).toEqual({ holds: expect.closeTo(8, 6) as number, fails: 8 });
 });
 

@@ -22,19 +22,27 @@ function voided(document: FormulaDocument): FormulaDocument {
   return copy;
 }
 
-/** The document with the edits done. Attestation, measured pH and stated yield belong to the old formula and go. */
+/**
+ * The document with the edits done. Attestation, measured pH and stated yield belong to the old
+ * formula and go.
+ */
 export function edited(document: FormulaDocument, edits: readonly Edit[]): FormulaDocument {
   if (edits.length === 0) return document;
   let next = voided(document);
   for (const edit of edits) {
     switch (edit.op) {
       case 'add':
-        next = { ...next, lines: [...next.lines, { ingredient: edit.ingredient, amount: edit.amount }] };
+        next = {
+          ...next,
+          lines: [...next.lines, { ingredient: edit.ingredient, amount: edit.amount }],
+        };
         break;
       case 'set':
         next = {
           ...next,
-          lines: next.lines.map((line, i) => (i === edit.line ? withAmount(line, edit.amount) : line)),
+          lines: next.lines.map((line, i) =>
+            i === edit.line ? withAmount(line, edit.amount) : line,
+          ),
         };
         break;
       case 'remove':
@@ -62,16 +70,22 @@ function withAmount(line: FormulaLine, amount: string): FormulaLine {
 
 /** The amount of a line, read; undefined where it cannot be. */
 export function amountOf(line: FormulaLine, decimal: '.' | ',' = '.'): Amount | undefined {
-  const text = typeof line.amount === 'string' ? line.amount : `${line.amount.value} ${line.amount.unit}`;
+  const text =
+    typeof line.amount === 'string' ? line.amount : `${line.amount.value} ${line.amount.unit}`;
   const reading = parseAmount(text, decimal);
   return reading.ok ? reading.amount : undefined;
 }
 
-/** Kinds of unit that are written again after scaling; a "pinch" stays a pinch up to three of them. */
+/**
+ * Kinds of unit that are written again after scaling; a "pinch" stays a pinch up to three of them.
+ */
 export function scaledAmount(amount: Amount, factor: number): string {
   const packed = amount.packed ? ' packed' : '';
   if (amount.unit.kind === 'piece') return `${Number((amount.value * factor).toPrecision(3))} each`;
   if (amount.unit.kind === 'pinch' && amount.value * factor > 4)
-    return writeAmount((amount.value * factor * amount.unit.si) / unitById('tsp').si, unitById('tsp'));
+    return writeAmount(
+      (amount.value * factor * amount.unit.si) / unitById('tsp').si,
+      unitById('tsp'),
+    );
   return writeAmount(amount.value * factor, amount.unit) + packed;
 }

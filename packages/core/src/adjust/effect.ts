@@ -13,23 +13,36 @@ export interface Look {
 }
 
 /** @returns undefined while something in the formula is not understood or nothing is in the pot */
-export function look(document: FormulaDocument, { kitchen = {}, on }: LookOptions): Look | undefined {
-  const { problems, balance, keeping } = computeFormula(document, kitchen, on === undefined ? {} : { on });
+export function look(
+  document: FormulaDocument,
+  { kitchen = {}, on }: LookOptions,
+): Look | undefined {
+  const { problems, balance, keeping } = computeFormula(
+    document,
+    kitchen,
+    on === undefined ? {} : { on },
+  );
   return balance && problems.length === 0 ? { balance, keeping } : undefined;
 }
 
-/** What a change does, in a line: "pH 3.6 → 3.3, set soft → good, yield +0.1 jar"; empty where nothing much moves. */
+/**
+ * What a change does, in a line: "pH 3.6 → 3.3, set soft → good, yield +0.1 jar"; empty where
+ * nothing much moves.
+ */
 export function effectOf(before: Look, after: Look): string {
   const parts: string[] = [];
   const [b, a] = [before.balance, after.balance];
   if (before.keeping.verdict !== after.keeping.verdict)
     parts.push(`keeping ${before.keeping.verdict} → ${after.keeping.verdict}`);
-  if (Math.abs(a.pH.mid - b.pH.mid) >= 0.05) parts.push(`pH ${b.pH.mid.toFixed(1)} → ${a.pH.mid.toFixed(1)}`);
+  if (Math.abs(a.pH.mid - b.pH.mid) >= 0.05)
+    parts.push(`pH ${b.pH.mid.toFixed(1)} → ${a.pH.mid.toFixed(1)}`);
   const word = ({ set }: Balance): string => (set.verdict === 'none' ? 'runny' : set.verdict);
   if (word(a) !== word(b)) parts.push(`set ${word(b)} → ${word(a)}`);
   else if (Math.abs(a.set.firmness.mid - b.set.firmness.mid) >= 0.05)
     parts.push(`firmness ${b.set.firmness.mid.toFixed(1)} → ${a.set.firmness.mid.toFixed(1)}`);
-  const [solidsBefore, solidsAfter] = [b, a].map((x) => x.finish.solubleSolidsPercent.mid.toFixed(0));
+  const [solidsBefore, solidsAfter] = [b, a].map((x) =>
+    x.finish.solubleSolidsPercent.mid.toFixed(0),
+  );
   if (solidsBefore !== solidsAfter) parts.push(`solids ${solidsBefore} → ${solidsAfter} %`);
   const jars = (x: Balance): number => x.jars.reduce((sum, { count }) => sum + count.mid, 0);
   const more = jars(a) - jars(b);

@@ -35,14 +35,22 @@ interface Trial {
 const BEST_PH = 3.25;
 /** Firmness aimed at where a set is wanted. */
 const GOOD = 1;
-/** Pectin beyond this share of the pot is glue, not a remedy. Common practice: one box or pouch to about 2.5 kg. */
-const MOST_PECTIN = { 'pectin-powder': 0.035, 'pectin-liquid': 0.08, 'pectin-calcium': 0.02 } as const;
+/**
+ * Pectin beyond this share of the pot is glue, not a remedy. Common practice: one box or pouch to
+ * about 2.5 kg.
+ */
+const MOST_PECTIN = {
+  'pectin-powder': 0.035,
+  'pectin-liquid': 0.08,
+  'pectin-calcium': 0.02,
+} as const;
 /** Free calcium a gram of pectin aimed at, mg. */
 const GOOD_CALCIUM = 15;
 
 /**
- * What to change, computed and not canned: for each thing that is wrong the least change that puts it right, each tried in
- * a full balance and kept only if it helps. Keeping comes before set, set before the rest.
+ * What to change, computed and not canned: for each thing that is wrong the least change that puts
+ * it right, each tried in a full balance and kept only if it helps. Keeping comes before set, set
+ * before the rest.
  *
  * @returns at most six, the most useful first; empty where nothing is wrong or nothing helps
  */
@@ -63,12 +71,14 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
     edits: readonly Edit[] | undefined,
     helps: (after: Look) => boolean,
   ): void => {
-    if (!edits || found.some((other) => JSON.stringify(other.change) === JSON.stringify(edits))) return;
+    if (!edits || found.some((other) => JSON.stringify(other.change) === JSON.stringify(edits)))
+      return;
     const after = look(edited(document, edits), options);
     if (
       !after ||
       !helps(after) ||
-      KEEPING_VERDICTS.indexOf(after.keeping.verdict) > KEEPING_VERDICTS.indexOf(before.keeping.verdict)
+      KEEPING_VERDICTS.indexOf(after.keeping.verdict) >
+        KEEPING_VERDICTS.indexOf(before.keeping.verdict)
     )
       return;
     found.push({ code, text, effect: effectOf(before, after), change: edits });
@@ -175,7 +185,11 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
     }
     if (weak) {
       const partner = least('tart-apple', ({ pot }) => pot.outcome.firmness >= 0.85, 0.25);
-      if (document.method === 'long-boil' && document.kind !== 'jelly' && document.kind !== 'savoury-jelly')
+      if (
+        document.method === 'long-boil' &&
+        document.kind !== 'jelly' &&
+        document.kind !== 'savoury-jelly'
+      )
         offer('pectin-partner', said(partner, 'tart-apple'), partner, firmer);
       const id = document.method === 'liquid-pectin' ? 'pectin-liquid' : 'pectin-powder';
       const pectin = least(id, ({ pot }) => pot.outcome.firmness >= GOOD, MOST_PECTIN[id]);
@@ -195,7 +209,9 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
     }
   }
   if (now.warnings.some(({ code }) => code === 'sugar-cut')) {
-    const spoons = SPOONS.find((tsp) => (trial(byCalcium(document, tsp))?.pot.outcome.firmness ?? 0) >= GOOD);
+    const spoons = SPOONS.find(
+      (tsp) => (trial(byCalcium(document, tsp))?.pot.outcome.firmness ?? 0) >= GOOD,
+    );
     if (spoons !== undefined)
       offer(
         'calcium-instead',
@@ -209,7 +225,8 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
       const water = least(
         'calcium-water',
         ({ pot }) =>
-          pot.contents.freeCalcium_mg / Math.max(pot.contents.lowMethoxyl * 1000, 1e-9) >= GOOD_CALCIUM,
+          pot.contents.freeCalcium_mg / Math.max(pot.contents.lowMethoxyl * 1000, 1e-9) >=
+          GOOD_CALCIUM,
       );
       offer('calcium-for-set', said(water, 'calcium-water'), water, firmer);
     }
@@ -251,10 +268,15 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
 /** Calcium pectin and calcium water go in by the same spoons. Common practice. */
 const SPOONS = [1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16] as const;
 
-/** The same fruit and sugar set by calcium pectin, which needs no sugar, in place of the pectin that does. */
+/**
+ * The same fruit and sugar set by calcium pectin, which needs no sugar, in place of the pectin that
+ * does.
+ */
 function byCalcium(document: FormulaDocument, spoons: number): Edit[] {
   const old = document.lines.flatMap(({ ingredient }, line) =>
-    ingredientById(ingredient ?? '')?.category === 'pectin' ? [{ op: 'remove' as const, line }] : [],
+    ingredientById(ingredient ?? '')?.category === 'pectin'
+      ? [{ op: 'remove' as const, line }]
+      : [],
   );
   return [
     // From the last, so that the places of the others stand.

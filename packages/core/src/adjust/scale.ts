@@ -1,7 +1,12 @@
 import { FILL_BEFORE_FOAM, fillOfPan, preparePot } from '../balance/index.js';
 import { massOf } from '../produce/index.js';
 import { parseAmount } from '../quantity/index.js';
-import { readFormula, type FormulaDocument, type PotFormula, type Kitchen } from '../formula/index.js';
+import {
+  readFormula,
+  type FormulaDocument,
+  type PotFormula,
+  type Kitchen,
+} from '../formula/index.js';
 import { fillVolume_ml, QUARTER_INCH_MM, type JarSize } from '../jars/index.js';
 import { amountOf, edited, scaledAmount } from './edit.js';
 
@@ -11,7 +16,10 @@ export type ScaleTarget =
   | { readonly by: 'jars'; readonly count: number; readonly jar: JarSize }
   /** All of a line: what is on the table. */
   | { readonly by: 'line'; readonly line: number; readonly to: string }
-  /** The largest batch the pot takes: a sugar boil fills it to a third, since the foam climbs three to four times; a butter simmers in a fuller one. */
+  /**
+   * The largest batch the pot takes: a sugar boil fills it to a third, since the foam climbs three
+   * to four times; a butter simmers in a fuller one.
+   */
   | { readonly by: 'pot'; readonly pot_l: number };
 
 export type ScaleResult =
@@ -27,10 +35,14 @@ export type ScaleResult =
 /** Factors beyond these are slips of the pen. */
 const LEAST = 0.02;
 const MOST = 50;
-/** Boxes and pouches that are cooked at once. Common practice: never double a batch with added pectin. */
+/**
+ * Boxes and pouches that are cooked at once. Common practice: never double a batch with added
+ * pectin.
+ */
 const ONE_BOX = { 'pectin-powder': 0.066, 'pectin-liquid': 0.19 } as const;
 /**
- * Scales a whole formula; ratios stay as they are, and amounts are written as a kitchen measures them.
+ * Scales a whole formula; ratios stay as they are, and amounts are written as a kitchen measures
+ * them.
  *
  * @param kitchen where the kettle stands, when the document does not say
  */
@@ -62,7 +74,11 @@ export function scaleFormula(
 
 type Fault = { readonly path: string; readonly message: string };
 
-function factorFor(document: FormulaDocument, formula: PotFormula, target: ScaleTarget): number | Fault {
+function factorFor(
+  document: FormulaDocument,
+  formula: PotFormula,
+  target: ScaleTarget,
+): number | Fault {
   switch (target.by) {
     case 'factor':
       return target.factor;
@@ -72,8 +88,10 @@ function factorFor(document: FormulaDocument, formula: PotFormula, target: Scale
       return solveFactor(
         formula,
         (pot) =>
-          pot.outcome.counts.reduce((sum, count, i) => sum + count * (pot.rules.jars[i]?.fill_ml ?? 0), 0) /
-          wanted,
+          pot.outcome.counts.reduce(
+            (sum, count, i) => sum + count * (pot.rules.jars[i]?.fill_ml ?? 0),
+            0,
+          ) / wanted,
       );
     }
     case 'line': {
@@ -98,7 +116,10 @@ function factorFor(document: FormulaDocument, formula: PotFormula, target: Scale
   }
 }
 
-/** The factor at which `share` is 1; film is lost once however large the pot, so that it is nearly but not quite in proportion. */
+/**
+ * The factor at which `share` is 1; film is lost once however large the pot, so that it is nearly
+ * but not quite in proportion.
+ */
 function solveFactor(
   formula: PotFormula,
   share: (pot: NonNullable<ReturnType<typeof preparePot>>) => number,
@@ -159,7 +180,9 @@ function notesOn(document: FormulaDocument, target: ScaleTarget, kitchen: Kitche
       0,
     );
     const usual =
-      id === 'pectin-powder' ? formula.method === 'powdered-pectin' : formula.method === 'liquid-pectin';
+      id === 'pectin-powder'
+        ? formula.method === 'powdered-pectin'
+        : formula.method === 'liquid-pectin';
     if (usual && mass > most)
       notes.push(
         `cook this in ${Math.ceil(mass / most)} equal batches: with added pectin a doubled batch often does not set`,

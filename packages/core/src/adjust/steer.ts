@@ -35,18 +35,23 @@ export function steeredValue(pot: PreparedPot, what: Steered): number | undefine
     case 'sweetness': {
       const mass = (of: (line: PreparedPot['formula']['lines'][number]) => boolean): number =>
         pot.formula.lines.reduce((sum, line) => sum + (of(line) ? line.mass_kg.mid : 0), 0);
-      const fruit = mass(({ ingredient }) => isProduce(ingredient) || ingredient.category === 'juice');
+      const fruit = mass(
+        ({ ingredient }) => isProduce(ingredient) || ingredient.category === 'juice',
+      );
       const sweet = mass(({ ingredient }) => ingredient.category === 'sweetener');
       return fruit > 0 && sweet > 0 ? sweet / fruit : undefined;
     }
     case 'firmness':
-      return pot.rules.model === 'none' || pot.rules.model === 'egg' ? undefined : pot.outcome.firmness;
+      return pot.rules.model === 'none' || pot.rules.model === 'egg'
+        ? undefined
+        : pot.outcome.firmness;
   }
 }
 
 /**
- * The formula brought as near as it goes to a sharpness, a sweetness or a firmness, by the one thing that moves it: lemon
- * juice, the sweeteners, or where it is stopped (its pectin, where the boil is timed).
+ * The formula brought as near as it goes to a sharpness, a sweetness or a firmness, by the one
+ * thing that moves it: lemon juice, the sweeteners, or where it is stopped (its pectin, where the
+ * boil is timed).
  *
  * @param to see {@link STEERED} for the unit and the span
  * @returns the changed document, or undefined where the formula has nothing to move
@@ -94,7 +99,9 @@ function leverFor(
         edits: (x) => {
           if (x < 2) return line < 0 ? [] : [{ op: 'remove', line }];
           const amount = amountFor(LEMON, x, units);
-          return line < 0 ? [{ op: 'add', ingredient: LEMON, amount }] : [{ op: 'set', line, amount }];
+          return line < 0
+            ? [{ op: 'add', ingredient: LEMON, amount }]
+            : [{ op: 'set', line, amount }];
         },
       };
     }
@@ -110,7 +117,8 @@ function leverFor(
       return {
         least: STEERED.sweetness.least / now,
         most: STEERED.sweetness.most / now,
-        edits: (x) => sweet.map(({ line, amount }) => ({ op: 'set', line, amount: scaledAmount(amount, x) })),
+        edits: (x) =>
+          sweet.map(({ line, amount }) => ({ op: 'set', line, amount: scaledAmount(amount, x) })),
       };
     }
     case 'firmness': {
@@ -133,11 +141,17 @@ function leverFor(
           most: 60,
           edits: (x) => [{ op: 'finish', finish: { ...finish, percent: Number(x.toFixed(1)) } }],
         };
-      const line = document.lines.findIndex(({ ingredient }) => ingredient?.startsWith('pectin-') === true);
+      const line = document.lines.findIndex(
+        ({ ingredient }) => ingredient?.startsWith('pectin-') === true,
+      );
       const each = document.lines[line];
       const amount = each && amountOf(each, document.decimal);
       if (!amount) return undefined;
-      return { least: 0.2, most: 2.5, edits: (x) => [{ op: 'set', line, amount: scaledAmount(amount, x) }] };
+      return {
+        least: 0.2,
+        most: 2.5,
+        edits: (x) => [{ op: 'set', line, amount: scaledAmount(amount, x) }],
+      };
     }
   }
 }

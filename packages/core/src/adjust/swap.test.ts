@@ -4,7 +4,11 @@ import { assessKeeping } from '../keeping/index.js';
 import { documentOf, pot } from '../testing/formula.js';
 import { effectOfChange, swapped } from './index.js';
 
-const RASPBERRY = documentOf([['4 cups', 'raspberry', 'crushed'], ['900 g', 'white-sugar'], ['3 each', 'plum']]); // prettier-ignore
+const RASPBERRY = documentOf([
+  ['4 cups', 'raspberry', 'crushed'],
+  ['900 g', 'white-sugar'],
+  ['3 each', 'plum'],
+]);
 const HERE = { kitchen: { altitude_m: 300 } };
 const must = <T>(value: T | undefined): T => {
   if (value === undefined) throw new Error('nothing came of it');
@@ -29,9 +33,12 @@ test('pieces are swapped by weight', () => {
 
 test('a swap to low-acid fruit shows in the keeping; an attestation and what was measured do not pass on', () => {
   const attested = {
-    ...documentOf([['2 kg', 'plum'], ['1.8 kg', 'white-sugar']]),
+    ...documentOf([
+      ['2 kg', 'plum'],
+      ['1.8 kg', 'white-sugar'],
+    ]),
     testedSource: { publisher: 'an extension service', year: 2015, unchanged: true },
-  }; // prettier-ignore
+  };
   const measured = {
     ...attested,
     lines: attested.lines.map((line, i) => (i === 0 ? { ...line, overrides: { pH: 3 } } : line)),
@@ -44,9 +51,13 @@ test('a swap to low-acid fruit shows in the keeping; an attestation and what was
 });
 
 test('hot peppers for sweet keep the weight of peppers', () => {
-  const peppers = documentOf([['500 g', 'sweet-pepper'], ['1 kg', 'white-sugar'], ['300 ml', 'cider-vinegar']]);
+  const peppers = documentOf([
+    ['500 g', 'sweet-pepper'],
+    ['1 kg', 'white-sugar'],
+    ['300 ml', 'cider-vinegar'],
+  ]);
   expect(must(swapped(peppers, 0, 'hot-pepper')).lines[0]).toMatchObject({ amount: '500 g' });
-}); // prettier-ignore
+});
 
 test('what is not there is not swapped', () => {
   expect(swapped(RASPBERRY, 9, 'plum')).toBeUndefined();

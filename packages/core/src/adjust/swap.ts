@@ -4,21 +4,27 @@ import { readFormula, type FormulaDocument, type FormulaLine } from '../formula/
 import { amountOf, edited } from './edit.js';
 
 /**
- * The formula with one ingredient in place of another: in the same measure where the new one has it, else by the same
- * weight. What was measured of the old one, an attestation and a measured pH do not pass on.
+ * The formula with one ingredient in place of another: in the same measure where the new one has
+ * it, else by the same weight. What was measured of the old one, an attestation and a measured pH
+ * do not pass on.
  *
  * @param line position of the line
  * @param id the ingredient to put in its place
  * @returns undefined where the line or the ingredient is not known
  */
-export function swapped(document: FormulaDocument, line: number, id: string): FormulaDocument | undefined {
+export function swapped(
+  document: FormulaDocument,
+  line: number,
+  id: string,
+): FormulaDocument | undefined {
   const old = document.lines[line];
   const ingredient = ingredientById(id);
   const pot = readFormula(document).formula.lines.find(({ index }) => index === line);
   const amount = old && amountOf(old, document.decimal);
   if (!old || !ingredient || !pot || !amount) return undefined;
   const wanted = pot.form;
-  const form = wanted in ingredient.gramsPerCup || wanted === 'as-bought' ? wanted : ingredient.usualForm;
+  const form =
+    wanted in ingredient.gramsPerCup || wanted === 'as-bought' ? wanted : ingredient.usualForm;
   const mass = massOf(amount, ingredient, form);
   // Pieces differ too much in size to count one for another.
   const sameMeasure = mass.ok && amount.unit.kind !== 'piece';

@@ -1,7 +1,11 @@
 import { documentOf } from '../testing/formula.js';
 import { readScaleTarget } from './index.js';
 
-const DAMSON = documentOf([['2.4 kg', 'damson'], ['300 ml', 'water'], ['2.2 kg', 'white-sugar']]); // prettier-ignore
+const DAMSON = documentOf([
+  ['2.4 kg', 'damson'],
+  ['300 ml', 'water'],
+  ['2.2 kg', 'white-sugar'],
+]);
 
 test.each<[string, object]>([
   ['12 half-pints', { by: 'jars', count: 12 }],
@@ -16,7 +20,9 @@ test.each<[string, object]>([
   ['half', { by: 'factor', factor: 0.5 }],
   ['x 3', { by: 'factor', factor: 3 }],
   ['2.5 times', { by: 'factor', factor: 2.5 }],
-])('"%s"', (text, target) => expect(readScaleTarget(text, DAMSON)).toMatchObject({ ok: true, target }));
+])('"%s"', (text, target) =>
+  expect(readScaleTarget(text, DAMSON)).toMatchObject({ ok: true, target }),
+);
 
 test.each([
   ['', /12 half-pints/],
@@ -29,4 +35,6 @@ test.each([
 });
 
 test('without fruit there is nothing a bare amount could mean', () =>
-  expect(readScaleTarget('3 kg', documentOf([['1 kg', 'white-sugar']]))).toMatchObject({ ok: false }));
+  expect(readScaleTarget('3 kg', documentOf([['1 kg', 'white-sugar']]))).toMatchObject({
+    ok: false,
+  }));

@@ -4,7 +4,8 @@ import { lineFromText, readFormula, readJarCount, type FormulaDocument } from '.
 import type { ScaleTarget } from './scale.js';
 
 export type TargetReading =
-  { readonly ok: true; readonly target: ScaleTarget } | { readonly ok: false; readonly message: string };
+  | { readonly ok: true; readonly target: ScaleTarget }
+  | { readonly ok: false; readonly message: string };
 
 const WRITE =
   'write what to fit: "12 half-pints", "all 3.1 kg", "2 kg sugar", "my 8 litre pan", "half" or "x 2"';
@@ -20,7 +21,8 @@ const WORDS: Readonly<Record<string, number>> = {
 const FILLER = /\b(make|to|fit|fill|for|in|into|my|the|our|a|an|all|it|use|of)\b/gi;
 
 /**
- * What a person wants a formula to fit, from what they typed: jars, a line of it, the pot, or so many times.
+ * What a person wants a formula to fit, from what they typed: jars, a line of it, the pot, or so
+ * many times.
  *
  * A bare amount is the fruit of the formula: "all 3.1 kg".
  */
@@ -31,20 +33,23 @@ export function readScaleTarget(text: string, document: FormulaDocument): Target
   const times = /^(?:x|×|times)\s*(\d+(?:\.\d+)?)$|^(\d+(?:\.\d+)?)\s*(?:x|×|times)$/.exec(bare);
   const factor = times ? Number(times[1] ?? times[2]) : WORDS[bare];
   if (factor !== undefined) return { ok: true, target: { by: 'factor', factor } };
-  const vessel = /^(.*?)[\s-]*\b(?:pan|pot|kettle|saucepan|cauldron|slow cooker|cooker|oven dish)$/.exec(
-    bare,
-  );
+  const vessel =
+    /^(.*?)[\s-]*\b(?:pan|pot|kettle|saucepan|cauldron|slow cooker|cooker|oven dish)$/.exec(bare);
   if (vessel) {
     const size = parseAmount((vessel[1] ?? '').replace(/-/g, ' '), document.decimal);
     if (!size.ok || size.amount.unit.kind !== 'volume')
       return { ok: false, message: 'write the size of the pan, such as "8 litre pan"' };
-    return { ok: true, target: { by: 'pot', pot_l: (size.amount.value * size.amount.unit.si) / 1000 } };
+    return {
+      ok: true,
+      target: { by: 'pot', pot_l: (size.amount.value * size.amount.unit.si) / 1000 },
+    };
   }
   const jars = readJarCount(bare);
   if (jars) return { ok: true, target: { by: 'jars', ...jars } };
   const { formula } = readFormula(document);
   const { amount, ingredient = '' } = lineFromText(bare, document.decimal);
-  if (!parseAmount(amount === '' ? bare : amount, document.decimal).ok) return { ok: false, message: WRITE };
+  if (!parseAmount(amount === '' ? bare : amount, document.decimal).ok)
+    return { ok: false, message: WRITE };
   const named = ingredient === '' ? undefined : readName(ingredient);
   const line =
     named === undefined

@@ -3,9 +3,16 @@ import { readFormula, type FormulaDocument } from '../formula/index.js';
 import { balance, type Balance } from './index.js';
 
 const doc = (lines: [string, string, string?][], rest: Partial<FormulaDocument> = {}): unknown => ({
-  format: 'idle-kettle/formula', version: 1, title: 'test', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: 'half-pint' }],
-  lines: lines.map(([amount, ingredient, form]) => ({ amount, ingredient, ...(form && { form }) })), ...rest,
-}); // prettier-ignore
+  format: 'idle-kettle/formula',
+  version: 1,
+  title: 'test',
+  kind: 'jam',
+  method: 'long-boil',
+  finish: { type: 'gel-temperature' },
+  jars: [{ size: 'half-pint' }],
+  lines: lines.map(([amount, ingredient, form]) => ({ amount, ingredient, ...(form && { form }) })),
+  ...rest,
+});
 
 function outcome(document: unknown, place = { altitude_m: 0 }): Balance {
   const { formula, problems } = readFormula(document, place);
@@ -29,7 +36,10 @@ describe('the arithmetic', () => {
   test('mass in is what was weighed, and mass out plus water off is mass in', () => {
     const result = outcome(damson, { altitude_m: 1180 });
     expect(result.massIn_kg.mid).toBeCloseTo(2.4 + 0.3 + 2.2 + 0.0305, 2);
-    expect(result.finish.mass_kg.mid + result.waterToBoilOff_kg.mid).toBeCloseTo(result.massIn_kg.mid, 9);
+    expect(result.finish.mass_kg.mid + result.waterToBoilOff_kg.mid).toBeCloseTo(
+      result.massIn_kg.mid,
+      9,
+    );
   });
 
   test('at the finish the liquid holds the solids that went in', () => {
@@ -56,7 +66,9 @@ describe('the arithmetic', () => {
       const { solubleSolidsPercent: s } = outcome(damson, place as { altitude_m: number }).finish;
       return s.high - s.low;
     };
-    expect(width({ altitude_m: 1180, boilingPoint_C: 96.1 })).toBeLessThan(width({ altitude_m: 1180 }) * 0.9);
+    expect(width({ altitude_m: 1180, boilingPoint_C: 96.1 })).toBeLessThan(
+      width({ altitude_m: 1180 }) * 0.9,
+    );
   });
 
   test('jars are filled in order, and a shortage lands on the last size', () => {
@@ -196,7 +208,10 @@ describe('properties', () => {
           outcome(make(p, k), { altitude_m: p.altitude }),
         ];
         expect(many.finish.mass_kg.mid / one.finish.mass_kg.mid).toBeCloseTo(k, 6);
-        expect(many.finish.solubleSolidsPercent.mid).toBeCloseTo(one.finish.solubleSolidsPercent.mid, 6);
+        expect(many.finish.solubleSolidsPercent.mid).toBeCloseTo(
+          one.finish.solubleSolidsPercent.mid,
+          6,
+        );
       }),
     );
   });
@@ -210,8 +225,8 @@ describe('properties', () => {
         ];
         expect(sweeter.solubleSolids_kg.mid).toBeGreaterThan(one.solubleSolids_kg.mid);
         expect(sweeter.finish.mass_kg.mid).toBeGreaterThan(one.finish.mass_kg.mid - 1e-9);
-        // At a gel temperature more sucrose against the fruit's own sugars raises the solids wanted; it never lowers them
-        // by more than the surrogate of the boiling curve is off.
+        // At a gel temperature more sucrose against the fruit's own sugars raises the solids
+        // wanted; it never lowers them by more than the surrogate of the boiling curve is off.
         expect(sweeter.finish.solubleSolidsPercent.mid).toBeGreaterThan(
           one.finish.solubleSolidsPercent.mid - 0.1,
         );
@@ -221,7 +236,18 @@ describe('properties', () => {
 });
 
 test('the balance of a 10-line pot takes well under a frame', () => {
-  const lines: [string, string][] = [['1 kg', 'quince'], ['500 g', 'pear'], ['300 g', 'apple'], ['200 g', 'damson'], ['1.8 kg', 'white-sugar'], ['100 g', 'honey'], ['200 ml', 'water'], ['3 tbsp', 'lemon-juice-bottled'], ['1 tsp', 'vanilla'], ['20 g', 'ginger']]; // prettier-ignore
+  const lines: [string, string][] = [
+    ['1 kg', 'quince'],
+    ['500 g', 'pear'],
+    ['300 g', 'apple'],
+    ['200 g', 'damson'],
+    ['1.8 kg', 'white-sugar'],
+    ['100 g', 'honey'],
+    ['200 ml', 'water'],
+    ['3 tbsp', 'lemon-juice-bottled'],
+    ['1 tsp', 'vanilla'],
+    ['20 g', 'ginger'],
+  ];
   const { formula } = readFormula(doc(lines), { altitude_m: 1180 });
   for (let i = 0; i < 50; i++) balance(formula);
   // The quietest of five rounds: what else the machine does is not the balance's.

@@ -81,41 +81,92 @@ export interface Balance {
   readonly partJar: number;
   /** Half-pints no physics can leave. */
   readonly yieldBracket: { readonly least: number; readonly most: number };
-  /** Litres in the pot at the start, and what it must hold so that foam stays in it: three times that at least, four times to be easy. */
+  /**
+   * Litres in the pot at the start, and what it must hold so that foam stays in it: three times
+   * that at least, four times to be easy.
+   */
   readonly pot_l: { readonly fill: number; readonly least: number; readonly easy: number };
   readonly standards: readonly StandardCheck[];
   /** Share of the pot per document line, 0 to 1. */
-  readonly lines: readonly { readonly index: number; readonly mass_kg: Range; readonly share: number }[];
+  readonly lines: readonly {
+    readonly index: number;
+    readonly mass_kg: Range;
+    readonly share: number;
+  }[];
   /** What widens the ranges, widest first. */
   readonly influences: readonly Influence[];
   readonly warnings: readonly Warning[];
 }
 
 const flat = (o: Outcome): number[] => [
-  o.mass, o.soluble, o.insoluble, o.solids, o.finished, o.volume_ml, o.waterOff, o.losses, o.pH, o.firmness, o.inversion * 100, o.boilMinutes, ...o.counts, ...o.fillMass_g,
-]; // prettier-ignore
-const AT = { mass: 0, soluble: 1, insoluble: 2, solids: 3, finished: 4, volume: 5, waterOff: 6, losses: 7, pH: 8, firmness: 9, inversion: 10, minutes: 11, counts: 12 } as const; // prettier-ignore
+  o.mass,
+  o.soluble,
+  o.insoluble,
+  o.solids,
+  o.finished,
+  o.volume_ml,
+  o.waterOff,
+  o.losses,
+  o.pH,
+  o.firmness,
+  o.inversion * 100,
+  o.boilMinutes,
+  ...o.counts,
+  ...o.fillMass_g,
+];
+const AT = {
+  mass: 0,
+  soluble: 1,
+  insoluble: 2,
+  solids: 3,
+  finished: 4,
+  volume: 5,
+  waterOff: 6,
+  losses: 7,
+  pH: 8,
+  firmness: 9,
+  inversion: 10,
+  minutes: 11,
+  counts: 12,
+} as const;
 
-/** Inputs that act so nearly linearly that the low end mirrors the high one, where their range is even. */
+/**
+ * Inputs that act so nearly linearly that the low end mirrors the high one, where their range is
+ * even.
+ */
 const LINEAR: ReadonlySet<LineInput> = new Set(['mass', 'soluble', 'insoluble'] as const);
 
-/** A spoonful of spice or salt cannot widen anything: below this share of the pot only acid and pectin are moved. */
+/**
+ * A spoonful of spice or salt cannot widen anything: below this share of the pot only acid and
+ * pectin are moved.
+ */
 const TOO_LITTLE = 0.01;
 
-/** Minutes at the boil with the doubt of how much was boiled off before the sugar, where fruit was softened. */
+/**
+ * Minutes at the boil with the doubt of how much was boiled off before the sugar, where fruit was
+ * softened.
+ */
 function withSoftening({ low, mid, high }: Range, { rules }: PreparedPot): Range {
   if (!rules.softens || rules.rule.timedMinutes !== undefined) return { low, mid, high };
-  const [less, more] = [SOFTENING_SAVES_MIN.high - SOFTENING_SAVES_MIN.mid, SOFTENING_SAVES_MIN.mid - SOFTENING_SAVES_MIN.low]; // prettier-ignore
-  return { low: Math.max(mid - Math.hypot(mid - low, less), LEAST_BOIL_MIN), mid, high: mid + Math.hypot(high - mid, more) }; // prettier-ignore
+  const [less, more] = [
+    SOFTENING_SAVES_MIN.high - SOFTENING_SAVES_MIN.mid,
+    SOFTENING_SAVES_MIN.mid - SOFTENING_SAVES_MIN.low,
+  ];
+  return {
+    low: Math.max(mid - Math.hypot(mid - low, less), LEAST_BOIL_MIN),
+    mid,
+    high: mid + Math.hypot(high - mid, more),
+  };
 }
 
 /**
  * Mass, acid, pectin and jars of a pot from what goes in to what comes out.
  *
- * Finish mass = soluble solids / their fraction at the finish + insoluble solids. The pH is a charge balance, the set
- * follows from solids, pH and pectin, and how much of the sugar has inverted moves the solids a gel temperature means.
- * Every uncertain input is moved to its low and its high end by itself, and the deviations are added in quadrature. A pot
- * that is past its finish before it boils is taken as it is, with a warning.
+ * Finish mass = soluble solids / their fraction at the finish + insoluble solids. The pH is a
+ * charge balance, the set follows from solids, pH and pectin, and how much of the sugar has
+ * inverted moves the solids a gel temperature means. Every uncertain input is moved to its low and
+ * its high end by itself, and the deviations are added in quadrature. A pot that is past its finish
+ * before it boils is taken as it is, with a warning.
  *
  * @param formula an understood formula (see `readFormula`)
  * @returns the balance, or null when there is nothing in the pot
@@ -150,17 +201,27 @@ export function balance(formula: PotFormula, options: BalanceOptions = {}): Bala
         if (deviation > 0 || mirrored) up[k] = (up[k] ?? 0) + square;
         if (deviation < 0 || mirrored) down[k] = (down[k] ?? 0) + square;
       }
-      yieldDeviation = Math.max(yieldDeviation, Math.abs(sum(values, AT.counts, jarCount) - baseJars));
+      yieldDeviation = Math.max(
+        yieldDeviation,
+        Math.abs(sum(values, AT.counts, jarCount) - baseJars),
+      );
       firmness = Math.max(firmness, Math.abs((values[AT.firmness] ?? 0) - outcome.firmness));
       pH = Math.max(pH, Math.abs((values[AT.pH] ?? 0) - outcome.pH));
     }
-    influences.push({ line, input, yieldShare: baseJars > 0 ? yieldDeviation / baseJars : 0, firmness, pH });
+    influences.push({
+      line,
+      input,
+      yieldShare: baseJars > 0 ? yieldDeviation / baseJars : 0,
+      firmness,
+      pH,
+    });
   };
   for (const key of Object.keys(inputs) as PotInput[]) {
     const { low, mid, high } = inputs[key];
     if (low === high) continue;
     // An evaporation rate only moves how long the boil takes, and through it inversion and pectin.
-    const at = (value: number): Outcome => evaluate(contents, { ...middle, [key]: value }, rules, basePH);
+    const at = (value: number): Outcome =>
+      evaluate(contents, { ...middle, [key]: value }, rules, basePH);
     note(undefined, key, low === mid ? undefined : at(low), high === mid ? undefined : at(high));
   }
   points.forEach((point, i) => {
@@ -177,7 +238,12 @@ export function balance(formula: PotFormula, options: BalanceOptions = {}): Bala
       if (low === high) continue;
       if ((input === 'ripeness' || input === 'acidity') && !acid) continue;
       if (input === 'pectin' && !pectin) continue;
-      if (little && !(input === 'mass' && (acid || pectin)) && input !== 'acidity' && input !== 'pectin')
+      if (
+        little &&
+        !(input === 'mass' && (acid || pectin)) &&
+        input !== 'acidity' &&
+        input !== 'pectin'
+      )
         continue;
       const changesPH = acid && (input === 'mass' || input === 'ripeness' || input === 'acidity');
       const at = (value: number): Outcome =>
@@ -233,7 +299,11 @@ export function balance(formula: PotFormula, options: BalanceOptions = {}): Bala
     waterToBoilOff_kg: at(AT.waterOff),
     boilMinutes: withSoftening(at(AT.minutes), pot),
     pH: at(AT.pH, 14),
-    titratableAcidityPercent: { low: acidity * (1 - doubt), mid: acidity, high: acidity * (1 + doubt) },
+    titratableAcidityPercent: {
+      low: acidity * (1 - doubt),
+      mid: acidity,
+      high: acidity * (1 + doubt),
+    },
     set: {
       model: rules.model,
       firmness,
@@ -257,7 +327,11 @@ export function balance(formula: PotFormula, options: BalanceOptions = {}): Bala
   };
   return {
     ...result,
-    warnings: [...formula.warnings, ...potWarnings(pot, rule), ...auditWarnings(formula, bracket, result)],
+    warnings: [
+      ...formula.warnings,
+      ...potWarnings(pot, rule),
+      ...auditWarnings(formula, bracket, result),
+    ],
   };
 }
 
@@ -271,7 +345,8 @@ const sum = (values: readonly number[], from: number, count: number): number => 
 function acidityDoubt({ points, parts }: PreparedPot): number {
   const weights = points.map(
     ({ perKg }, i) =>
-      (perKg.citric * 3 + perKg.malic * 2 + perKg.tartaric * 2 + perKg.acetic) * (parts[i]?.mass ?? 0),
+      (perKg.citric * 3 + perKg.malic * 2 + perKg.tartaric * 2 + perKg.acetic) *
+      (parts[i]?.mass ?? 0),
   );
   const all = weights.reduce((a, b) => a + b, 0);
   if (!(all > 0)) return 0;
@@ -279,7 +354,8 @@ function acidityDoubt({ points, parts }: PreparedPot): number {
     Math.sqrt(
       points.reduce(
         (total, { inputs }, i) =>
-          total + (((weights[i] ?? 0) / all) * ((inputs.acidity.high - inputs.acidity.low) / 2)) ** 2,
+          total +
+          (((weights[i] ?? 0) / all) * ((inputs.acidity.high - inputs.acidity.low) / 2)) ** 2,
         0,
       ),
     ),

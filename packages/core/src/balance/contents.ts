@@ -23,8 +23,18 @@ export interface Contents extends AcidContent {
 }
 
 export const nothing = (): Contents => ({
-  mass: 0, soluble: 0, insoluble: 0, hexose: 0, addedSugar: 0, pectin: 0, highMethoxyl: 0, lowMethoxyl: 0, freeCalcium_mg: 0, egg: 0, ...noAcid(),
-}); // prettier-ignore
+  mass: 0,
+  soluble: 0,
+  insoluble: 0,
+  hexose: 0,
+  addedSugar: 0,
+  pectin: 0,
+  highMethoxyl: 0,
+  lowMethoxyl: 0,
+  freeCalcium_mg: 0,
+  egg: 0,
+  ...noAcid(),
+});
 
 /** Adds `part` times `factor` into `sum`. */
 export function addInto(sum: Contents, part: Contents, factor = 1): Contents {
@@ -48,12 +58,19 @@ export function addInto(sum: Contents, part: Contents, factor = 1): Contents {
 }
 
 /** What may be uncertain about a line. */
-export const LINE_INPUTS = ['mass', 'soluble', 'insoluble', 'ripeness', 'acidity', 'pectin'] as const;
+export const LINE_INPUTS = [
+  'mass',
+  'soluble',
+  'insoluble',
+  'ripeness',
+  'acidity',
+  'pectin',
+] as const;
 export type LineInput = (typeof LINE_INPUTS)[number];
 
 /**
- * A line as numbers: a kilogram of it at the middle, and how each of its uncertain inputs moves it. Every input is a
- * factor or a fraction whose middle is 1 or the value itself.
+ * A line as numbers: a kilogram of it at the middle, and how each of its uncertain inputs moves it.
+ * Every input is a factor or a fraction whose middle is 1 or the value itself.
  */
 export interface LinePoint {
   readonly line: PotLine;
@@ -65,10 +82,14 @@ export interface LinePoint {
 /**
  * Contents of a line for one set of its inputs.
  *
- * @param inputs mass in kg; soluble and insoluble as mass fractions; ripeness as the factor on the acids at their base
- *   (less acid is riper); acidity as the factor on acids and base together; pectin as a factor
+ * @param inputs mass in kg; soluble and insoluble as mass fractions; ripeness as the factor on the
+ * acids at their base   (less acid is riper); acidity as the factor on acids and base together;
+ * pectin as a factor
  */
-export function contentsAt(point: LinePoint, inputs: Readonly<Record<LineInput, number>>): Contents {
+export function contentsAt(
+  point: LinePoint,
+  inputs: Readonly<Record<LineInput, number>>,
+): Contents {
   const { perKg } = point;
   const { mass } = inputs;
   const hexoseShare = perKg.soluble > 0 ? perKg.hexose / perKg.soluble : 0;
@@ -177,7 +198,8 @@ export const pHOfContents = (contents: Contents, mass_kg: number, guess?: number
   Math.min(pHOf(contents, Math.max(mass_kg - contents.insoluble, mass_kg * 0.2), guess), NEUTRAL);
 
 /**
- * A pot is never taken as alkaline: sugar and water alone have a trace of ash and, from the air, the carbonic acid that the
- * charge balance does not hold. Baking soda is refused the shelf by name.
+ * A pot is never taken as alkaline: sugar and water alone have a trace of ash and, from the air,
+ * the carbonic acid that the charge balance does not hold. Baking soda is refused the shelf by
+ * name.
  */
 const NEUTRAL = 7;

@@ -1,7 +1,13 @@
 import { within, type Range } from '../range/index.js';
 import { titratablePercentOf } from '../acid/index.js';
 import { inversionRate_perMin, syrupDensity_kgPerM3 } from '../syrup/index.js';
-import { butterFirmness, curdFirmness, highMethoxylFirmness, lowMethoxylFirmness, pectinLeft } from '../pectin/index.js'; // prettier-ignore
+import {
+  butterFirmness,
+  curdFirmness,
+  highMethoxylFirmness,
+  lowMethoxylFirmness,
+  pectinLeft,
+} from '../pectin/index.js';
 import { fillInOrder } from '../jars/index.js';
 import type { PotFormula } from '../formula/index.js';
 import { pHOfContents, type Contents } from './contents.js';
@@ -14,27 +20,42 @@ export const FOAM_SHARE: Range = { low: 0, mid: 0.015, high: 0.03 };
 /** Air in the jarred spread, share of its volume. Common practice, no source. */
 export const AIR_SHARE: Range = { low: 0.01, mid: 0.02, high: 0.03 };
 /**
- * Water a pan on a household burner boils off, kg an hour for every kg in it: 1 to 2.3 kW into 3 kg of jam. Bigger pots
- * are taken to stand in bigger pans; a kitchen's own figure beats it.
+ * Water a pan on a household burner boils off, kg an hour for every kg in it: 1 to 2.3 kW into 3 kg
+ * of jam. Bigger pots are taken to stand in bigger pans; a kitchen's own figure beats it.
  */
 export const EVAPORATION_PER_H: Range = { low: 0.4, mid: 0.62, high: 1 };
 /** Spread goes into the jar at about this temperature. Common practice. */
 export const FILL_C = 90;
 /** Doubt of a jar's volume, and of filling to the headspace, share. */
 export const JAR_DOUBT = 0.03;
-/** Minutes the fruit softens before the sugar goes in; it costs pectin and some of the water. Common practice. */
+/**
+ * Minutes the fruit softens before the sugar goes in; it costs pectin and some of the water. Common
+ * practice.
+ */
 const SOFTENING_MIN = 15;
-/** Longest boil with the sugar in: what has more water than that is simmered down first, as marmalade peel is. Common practice. */
+/**
+ * Longest boil with the sugar in: what has more water than that is simmered down first, as
+ * marmalade peel is. Common practice.
+ */
 const LONGEST_SUGAR_BOIL_MIN = 30;
 const SHORTEST_SUGAR_BOIL_MIN = 4;
-/** What softening takes off the boil that follows, minutes; how long and how briskly it is done differs by the hand. Common practice. */
+/**
+ * What softening takes off the boil that follows, minutes; how long and how briskly it is done
+ * differs by the hand. Common practice.
+ */
 export const SOFTENING_SAVES_MIN: Range = { low: 4, mid: 12, high: 20 };
 /** No gel is reached sooner once it boils, minutes. */
 export const LEAST_BOIL_MIN = 2;
-/** A timed boil is brought up over some minutes with the sugar in; cooling in the jar counts as some more. Vukov 1965 with common practice. */
+/**
+ * A timed boil is brought up over some minutes with the sugar in; cooling in the jar counts as some
+ * more. Vukov 1965 with common practice.
+ */
 const BRINGING_UP_MIN = 5;
 const COOLING_MIN = 7;
-/** The pot climbs to its finish; as far as inversion goes it stood this share of the rise above water. */
+/**
+ * The pot climbs to its finish; as far as inversion goes it stood this share of the rise above
+ * water.
+ */
 const MEAN_RISE = 0.55;
 
 /** Which set decides the firmness. */
@@ -55,7 +76,10 @@ export const POT_INPUTS = [
 ] as const;
 export type PotInput = (typeof POT_INPUTS)[number];
 
-/** Ranges of the pot's own doubts. `finish` is what {@link FinishRule} says. @param yieldShare as past batches of this kitchen tell */
+/**
+ * Ranges of the pot's own doubts. `finish` is what {@link FinishRule} says.
+ * @param yieldShare as past batches of this kitchen tell
+ */
 export const potInputs = (
   rule: FinishRule,
   evaporation: Range = EVAPORATION_PER_H,
@@ -63,7 +87,8 @@ export const potInputs = (
 ): Record<PotInput, Range> => ({
   finish: rule.value,
   curve: { low: 0, mid: 0.5, high: 1 },
-  // Vukov's rate is good to a factor of two; ordinary boils end at the 20-40 % of the trade texts with seven tenths of it.
+  // Vukov's rate is good to a factor of two; ordinary boils end at the 20-40 % of the trade texts
+  // with seven tenths of it.
   inversion: { low: 0.35, mid: 0.7, high: 1.4 },
   evaporation,
   film: FILM_KG,
@@ -89,14 +114,17 @@ export interface PotRules {
   readonly curdTemperature_C: number;
   /** Fruit is softened before the sugar goes in. */
   readonly softens: boolean;
-  /** What comes to the jars as a share of what is computed, as past batches of this kitchen tell. */
+  /**
+   * What comes to the jars as a share of what is computed, as past batches of this kitchen tell.
+   */
   readonly yieldShare: number;
 }
 
 /** Which set decides, by kind and by what is in the pot. */
 export function setModelOf(formula: PotFormula, contents: Contents): SetModel {
   if (formula.kind === 'curd') return 'egg';
-  if (contents.lowMethoxyl > contents.highMethoxyl && contents.lowMethoxyl > 0) return 'low-methoxyl';
+  if (contents.lowMethoxyl > contents.highMethoxyl && contents.lowMethoxyl > 0)
+    return 'low-methoxyl';
   if (formula.kind === 'fruit-butter') return 'consistency';
   if (formula.kind === 'syrup') return 'none';
   return formula.method === 'calcium-pectin' ? 'low-methoxyl' : 'high-methoxyl';
@@ -129,7 +157,8 @@ export interface Outcome {
 /**
  * Everything about a pot for one set of numbers: the one place the parts of the computation meet.
  *
- * @param pHKnown the pH before the model's own doubt, where only masses or losses were moved and it stays as it was
+ * @param pHKnown the pH before the model's own doubt, where only masses or losses were moved and it
+ * stays as it was
  */
 export function evaluate(
   contents: Contents,
@@ -138,7 +167,8 @@ export function evaluate(
   pHKnown?: number,
 ): Outcome {
   const { mass, soluble, insoluble } = contents;
-  // Buffers hardly notice how far the pot is boiled down, so the pH is taken at a first guess of the finished mass.
+  // Buffers hardly notice how far the pot is boiled down, so the pH is taken at a first guess of
+  // the finished mass.
   const guess =
     rule.type === 'gel-temperature'
       ? Math.min(soluble / 0.65 + insoluble, mass)
@@ -150,21 +180,28 @@ export function evaluate(
     timed !== undefined
       ? timed + BRINGING_UP_MIN
       : Math.max(toBoilOff - (softens ? SOFTENING_SAVES_MIN.mid : 0), LEAST_BOIL_MIN);
-  // As far as inversion and pectin go: what has more water than a boil of that length is simmered down before the sugar.
+  // As far as inversion and pectin go: what has more water than a boil of that length is simmered
+  // down before the sugar.
   const cooked =
     timed !== undefined
       ? boilMinutes
-      : Math.min(Math.max(toBoilOff - SOFTENING_SAVES_MIN.mid, SHORTEST_SUGAR_BOIL_MIN), LONGEST_SUGAR_BOIL_MIN); // prettier-ignore
+      : Math.min(
+          Math.max(toBoilOff - SOFTENING_SAVES_MIN.mid, SHORTEST_SUGAR_BOIL_MIN),
+          LONGEST_SUGAR_BOIL_MIN,
+        );
   const solidsGuess = Math.min(soluble / Math.max(guess - insoluble, soluble, 1e-9), 0.9);
   const hot_C =
     rule.type === 'curd'
       ? curdTemperature_C
       : rule.boilingPoint_C.mid +
-        MEAN_RISE * (rule.type === 'gel-temperature' ? rule.value.mid : 10 * solidsGuess * solidsGuess);
+        MEAN_RISE *
+          (rule.type === 'gel-temperature' ? rule.value.mid : 10 * solidsGuess * solidsGuess);
   const inversion =
     1 -
     Math.exp(
-      -inversionRate_perMin(1 - solidsGuess * 0.9, hot_C, pH) * (cooked + COOLING_MIN) * pot.inversion,
+      -inversionRate_perMin(1 - solidsGuess * 0.9, hot_C, pH) *
+        (cooked + COOLING_MIN) *
+        pot.inversion,
     );
   const hexose = soluble > 0 ? Math.min(contents.hexose / soluble, 1) : 0;
   const invertShare = hexose + (1 - hexose) * inversion;
@@ -176,14 +213,17 @@ export function evaluate(
   const volume_ml = (jarred / density) * 1e6;
 
   const left = pectinLeft(cooked + (timed === undefined ? SOFTENING_MIN : 0), pH);
-  const highMethoxyl = ((contents.pectin * left * pot.pectinModel + contents.highMethoxyl) / finished) * 100;
+  const highMethoxyl =
+    ((contents.pectin * left * pot.pectinModel + contents.highMethoxyl) / finished) * 100;
   const lowMethoxyl = (contents.lowMethoxyl / finished) * 100;
   const firmness = ((): number => {
     switch (model) {
       case 'egg':
         return curdFirmness(contents.egg / mass, curdTemperature_C);
       case 'consistency':
-        return butterFirmness(solids * 100, (insoluble / finished) * 100) * Math.sqrt(pot.pectinModel);
+        return (
+          butterFirmness(solids * 100, (insoluble / finished) * 100) * Math.sqrt(pot.pectinModel)
+        );
       case 'none':
         return 0;
       default: {
@@ -196,7 +236,10 @@ export function evaluate(
         const calcium = contents.freeCalcium_mg / (contents.lowMethoxyl * 1000);
         return (
           high +
-          lowMethoxylFirmness({ solidsPercent: solids * 100, pH, pectinPercent: lowMethoxyl }, calcium) *
+          lowMethoxylFirmness(
+            { solidsPercent: solids * 100, pH, pectinPercent: lowMethoxyl },
+            calcium,
+          ) *
             pot.pectinModel
         );
       }
@@ -222,7 +265,10 @@ export function evaluate(
   };
 }
 
-/** Titratable acidity of the finished spread as citric acid, per cent; apart, since it is wanted seldom. */
+/**
+ * Titratable acidity of the finished spread as citric acid, per cent; apart, since it is wanted
+ * seldom.
+ */
 export const acidityOf = (contents: Contents, outcome: Outcome): number =>
   titratablePercentOf(
     contents,

@@ -33,7 +33,11 @@ export function finishTemperature(
     }
     default: {
       const rise = (percent: number): number =>
-        boilingPointElevation_K(Math.min(percent / 100, 0.92), outcome.invertShare, rule.pressure_kPa);
+        boilingPointElevation_K(
+          Math.min(percent / 100, 0.92),
+          outcome.invertShare,
+          rule.pressure_kPa,
+        );
       return {
         boilingPointOfWater_C: water,
         temperature_C: plus(rise(solids.low), rise(solids.mid), rise(solids.high)),

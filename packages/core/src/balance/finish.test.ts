@@ -27,7 +27,11 @@ test('the bent curve of the finish stays within 0.15 per cent solids of the solv
       fc.constantFrom(STARZAK_PEACOCK, MEAN_CURVE, NORRISH),
       fc.double({ min: 0.1, max: 0.6, noNaN: true }),
       (pressure, rise, doubt, across, curve, guess) => {
-        const bent = gelCurve({ low: rise - doubt, mid: rise, high: rise + doubt }, guess, pressure);
+        const bent = gelCurve(
+          { low: rise - doubt, mid: rise, high: rise + doubt },
+          guess,
+          pressure,
+        );
         // One thing at a time, as the balance moves them.
         const at = rise - doubt + 2 * doubt * across;
         const invert = Math.max(guess - 0.2, 0) + across * 0.4;
@@ -36,19 +40,31 @@ test('the bent curve of the finish stays within 0.15 per cent solids of the solv
           [rise, invert, MEAN_CURVE],
           [rise, guess, curve],
         ] as const)
-          worst = Math.max(worst, Math.abs(bent.solidsAt(r, i, c) - solved(r, i, c, pressure)) * 100);
+          worst = Math.max(
+            worst,
+            Math.abs(bent.solidsAt(r, i, c) - solved(r, i, c, pressure)) * 100,
+          );
       },
     ),
   );
-  report(`gel curve of the balance against its solver: worst ${worst.toFixed(3)} per cent soluble solids`);
+  report(
+    `gel curve of the balance against its solver: worst ${worst.toFixed(3)} per cent soluble solids`,
+  );
   expect(worst).toBeLessThan(0.15);
 });
 
 test.each([
-  ['8 F above water is about 65 % (the trade says 65 at 104 to 105 C at sea level)', 4.44, 63, 67.5],
+  [
+    '8 F above water is about 65 % (the trade says 65 at 104 to 105 C at sea level)',
+    4.44,
+    63,
+    67.5,
+  ],
   ['a softer stop is thinner', 3.5, 57, 63],
 ])('%s', (_, rise, least, most) => {
-  const percent = gelCurve({ low: rise, mid: rise, high: rise }, 0.3, 101.325).solidsAt(rise, 0.3, MEAN_CURVE) * 100; // prettier-ignore
+  const percent =
+    gelCurve({ low: rise, mid: rise, high: rise }, 0.3, 101.325).solidsAt(rise, 0.3, MEAN_CURVE) *
+    100;
   expect(percent).toBeGreaterThan(least);
   expect(percent).toBeLessThan(most);
 });
@@ -62,7 +78,12 @@ test('a butter stops where makers stop it: 20-35 % plain, 32-53 % sweetened', ()
 });
 
 test('a prepared pot and its balance are the same pot; an empty one is neither', () => {
-  const formula = pot(documentOf([['2 kg', 'plum'], ['1.8 kg', 'white-sugar']])); // prettier-ignore
+  const formula = pot(
+    documentOf([
+      ['2 kg', 'plum'],
+      ['1.8 kg', 'white-sugar'],
+    ]),
+  );
   const made = balance(formula);
   expect(preparePot(formula)?.outcome.finished).toBeCloseTo(made?.finish.mass_kg.mid ?? NaN, 9);
   expect(preparePot({ ...formula, lines: [] })).toBeNull();
@@ -70,7 +91,13 @@ test('a prepared pot and its balance are the same pot; an empty one is neither',
 });
 
 test('a kitchen that boils faster is at the finish sooner, with less of its sugar inverted', () => {
-  const formula = pot(documentOf([['2 kg', 'plum'], ['400 ml', 'water'], ['1.8 kg', 'white-sugar']])); // prettier-ignore
+  const formula = pot(
+    documentOf([
+      ['2 kg', 'plum'],
+      ['400 ml', 'water'],
+      ['1.8 kg', 'white-sugar'],
+    ]),
+  );
   const at = (perH: number): ReturnType<typeof balance> =>
     balance(formula, { evaporation_perH: { low: perH * 0.8, mid: perH, high: perH * 1.2 } });
   const [slow, fast] = [at(0.3), at(1.2)];

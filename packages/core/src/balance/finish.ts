@@ -7,18 +7,22 @@ import type { Contents } from './contents.js';
 /** Doubt of reading a thermometer in a moving pot, kelvin, 5-95 %. Common practice. */
 const READING_DOUBT_K = 0.3;
 
-/** Water lost while a timed boil is brought up, and per minute of it, share of the pot. Common practice, no source. */
+/**
+ * Water lost while a timed boil is brought up, and per minute of it, share of the pot. Common
+ * practice, no source.
+ */
 const TIMED_BOIL = { upTo: 0.045, eachMinute: 0.01, doubt: 0.55 } as const;
 
 /** A curd thickens; next to nothing boils off, share of the pot. Common practice, no source. */
 const CURD_LOSS: Range = { low: 0, mid: 0.015, high: 0.04 };
 
 /**
- * Soluble solids of a pot stopped at a rise above water, as a function of that rise, of how much of the sugar is invert,
- * and of which curve of sucrose is right.
+ * Soluble solids of a pot stopped at a rise above water, as a function of that rise, of how much of
+ * the sugar is invert, and of which curve of sucrose is right.
  *
- * The boiling curve is solved at seven points and bent through them by parabolas; within the ranges asked for it is
- * within 0.15 per cent solids of the solver (see the tests), at a thousandth of its cost.
+ * The boiling curve is solved at seven points and bent through them by parabolas; within the ranges
+ * asked for it is within 0.15 per cent solids of the solver (see the tests), at a thousandth of its
+ * cost.
  */
 export interface GelCurve {
   readonly solidsAt: (rise_K: number, invertShare: number, curve: number) => number;
@@ -35,7 +39,11 @@ export function gelCurve(rise: Range, invertShare: number, pressure_kPa: number)
       curve,
     );
   };
-  const [i0, i1, i2] = [Math.max(invertShare - 0.2, 0), invertShare, Math.min(invertShare + 0.25, 1)];
+  const [i0, i1, i2] = [
+    Math.max(invertShare - 0.2, 0),
+    invertShare,
+    Math.min(invertShare + 0.25, 1),
+  ];
   const middle = solve(rise.mid, i1, MEAN_CURVE);
   const byInvert = parabola(
     [i0, solve(rise.mid, i0, MEAN_CURVE)],
@@ -54,7 +62,10 @@ export function gelCurve(rise: Range, invertShare: number, pressure_kPa: number)
   );
   return {
     solidsAt: (rise_K, invert, curve) =>
-      Math.min(Math.max(byInvert(invert) + byRise(rise_K) + byCurve(curve) - 2 * middle, 0.02), 0.95),
+      Math.min(
+        Math.max(byInvert(invert) + byRise(rise_K) + byCurve(curve) - 2 * middle, 0.02),
+        0.95,
+      ),
   };
 }
 
@@ -80,8 +91,15 @@ export interface FinishRule {
   readonly boilingPoint_C: Range;
 }
 
-/** @param invertGuess share of the solids that is invert sugar by the end of the boil, for the gel curve's middle */
-export function finishRule(formula: PotFormula, contents: Contents, invertGuess: number): FinishRule {
+/**
+ * @param invertGuess share of the solids that is invert sugar by the end of the boil, for the gel
+ * curve's middle
+ */
+export function finishRule(
+  formula: PotFormula,
+  contents: Contents,
+  invertGuess: number,
+): FinishRule {
   const { finish } = formula;
   const { boilingPoint_C, pressure_kPa } = boilingPointAt(formula.place);
   const rule = (value: Range, timedMinutes?: number, gel?: GelCurve): FinishRule => ({
@@ -112,7 +130,10 @@ export function finishRule(formula: PotFormula, contents: Contents, invertGuess:
       );
     case 'hard-boil':
       return rule(
-        within(Math.min(TIMED_BOIL.upTo + TIMED_BOIL.eachMinute * finish.minutes, 0.35), TIMED_BOIL.doubt),
+        within(
+          Math.min(TIMED_BOIL.upTo + TIMED_BOIL.eachMinute * finish.minutes, 0.35),
+          TIMED_BOIL.doubt,
+        ),
         finish.minutes,
       );
     case 'weight':
@@ -150,8 +171,9 @@ export function finishedMass(
 }
 
 /**
- * Soluble solids at which makers stop a butter, mass fraction: unsweetened ones thicken by their own pulp, sweetened
- * ones are stopped later. Common practice, no source; wide because taste decides.
+ * Soluble solids at which makers stop a butter, mass fraction: unsweetened ones thicken by their
+ * own pulp, sweetened ones are stopped later. Common practice, no source; wide because taste
+ * decides.
  *
  * @param addedSugarShare share of the soluble solids that was added as sugar, 0 to 1
  */

@@ -64,10 +64,9 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
     options.evaporation_perH ?? evaporationOf(formula, contents.mass),
     formula.learned?.yieldShare,
   );
-  const middle = Object.fromEntries(Object.entries(inputs).map(([key, range]) => [key, range.mid])) as Record<
-    PotInput,
-    number
-  >;
+  const middle = Object.fromEntries(
+    Object.entries(inputs).map(([key, range]) => [key, range.mid]),
+  ) as Record<PotInput, number>;
   return {
     formula,
     points,
@@ -81,9 +80,15 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
   };
 }
 
-/** A measured evaporation holds within this share: the flame is not set alike twice. Common practice. */
+/**
+ * A measured evaporation holds within this share: the flame is not set alike twice. Common
+ * practice.
+ */
 const MEASURED_EVAPORATION = 0.15;
-/** Told by the burner's plate alone: how much of it reaches the pan differs by pan and flame. A guess. */
+/**
+ * Told by the burner's plate alone: how much of it reaches the pan differs by pan and flame. A
+ * guess.
+ */
 const BURNER_EVAPORATION = 0.3;
 /** Over a boil the pot holds about this share of what went in. */
 const MEAN_FILL = 0.85;
@@ -94,13 +99,20 @@ const lossRange = ({ low, mid, high }: Range): Range => ({
   high: panLoss_kgPerH(high),
 });
 
-/** What past boils tell, else the usual pan's own figure when the pot fits it; a pot that does not is boiled in another pan. */
+/**
+ * What past boils tell, else the usual pan's own figure when the pot fits it; a pot that does not
+ * is boiled in another pan.
+ */
 function evaporationOf({ pan, learned }: PotFormula, mass_kg: number): Range {
   const held_kg = mass_kg * MEAN_FILL;
   if (learned?.heat_W !== undefined)
-    return times(lossRange(times(learned.heat_W, Math.max(mass_kg / ORDINARY_POT_KG, 1))), 1 / held_kg);
+    return times(
+      lossRange(times(learned.heat_W, Math.max(mass_kg / ORDINARY_POT_KG, 1))),
+      1 / held_kg,
+    );
   if (pan?.evaporation_kgPerH !== undefined)
     return within(pan.evaporation_kgPerH / held_kg, MEASURED_EVAPORATION);
-  if (pan?.heat_W !== undefined) return within(panLoss_kgPerH(pan.heat_W) / held_kg, BURNER_EVAPORATION);
+  if (pan?.heat_W !== undefined)
+    return within(panLoss_kgPerH(pan.heat_W) / held_kg, BURNER_EVAPORATION);
   return EVAPORATION_PER_H;
 }

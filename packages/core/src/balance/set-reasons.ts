@@ -76,6 +76,9 @@ export function setReasons({ formula, contents, outcome, rules }: PreparedPot): 
   }
   const powdered = formula.method === 'powdered-pectin' || formula.method === 'liquid-pectin';
   if (powdered && contents.highMethoxyl + contents.lowMethoxyl <= 0)
-    reasons.unshift({ code: 'no-added-pectin', text: 'the method adds pectin, but none is in the pot' });
+    reasons.unshift({
+      code: 'no-added-pectin',
+      text: 'the method adds pectin, but none is in the pot',
+    });
   return reasons;
 }

@@ -13,12 +13,19 @@ export interface StandardCheck {
 const US = 'US 21 CFR 150, from memory';
 const EU = 'EU directive 2001/113/EC as amended in 2024, from memory';
 
-/** Kilograms of what counts as fruit in a pot, vegetables and juices too, or of some of it. @param only ids of what counts */
-export function fruitMass_kg({ lines }: Pick<PotFormula, 'lines'>, only?: ReadonlySet<string>): number {
+/**
+ * Kilograms of what counts as fruit in a pot, vegetables and juices too, or of some of it.
+ * @param only ids of what counts
+ */
+export function fruitMass_kg(
+  { lines }: Pick<PotFormula, 'lines'>,
+  only?: ReadonlySet<string>,
+): number {
   return lines.reduce(
     (sum, { ingredient, mass_kg }) =>
       sum +
-      ((isProduce(ingredient) || ingredient.category === 'juice') && (!only || only.has(ingredient.id))
+      ((isProduce(ingredient) || ingredient.category === 'juice') &&
+      (!only || only.has(ingredient.id))
         ? mass_kg.mid
         : 0),
     0,
@@ -36,11 +43,36 @@ const CITRUS = new Set([
   'orange-juice',
 ]);
 /** Fruits of the 45 : 55 group; the others stand at 47 : 55. 21 CFR 150.160, from memory. */
-const GROUP_45 = new Set(['blackberry', 'blackcurrant', 'blueberry', 'bilberry', 'cherry', 'sour-cherry', 'elderberry', 'grape', 'slip-skin-grape', 'grapefruit', 'orange', 'bitter-orange', 'pineapple', 'plum', 'damson', 'raspberry', 'redcurrant', 'rhubarb', 'strawberry', 'crab-apple', 'cranberry', 'tomato', 'lemon', 'lime']); // prettier-ignore
+const GROUP_45 = new Set([
+  'blackberry',
+  'blackcurrant',
+  'blueberry',
+  'bilberry',
+  'cherry',
+  'sour-cherry',
+  'elderberry',
+  'grape',
+  'slip-skin-grape',
+  'grapefruit',
+  'orange',
+  'bitter-orange',
+  'pineapple',
+  'plum',
+  'damson',
+  'raspberry',
+  'redcurrant',
+  'rhubarb',
+  'strawberry',
+  'crab-apple',
+  'cranberry',
+  'tomato',
+  'lemon',
+  'lime',
+]);
 
 /**
- * The composition standards a name promises, for the kinds that have one. They bind those who sell; to a household they
- * say whether the jar is what its label calls it.
+ * The composition standards a name promises, for the kinds that have one. They bind those who sell;
+ * to a household they say whether the jar is what its label calls it.
  */
 export function standardsOf(pot: PreparedPot): StandardCheck[] {
   const { formula, contents, outcome } = pot;
@@ -65,11 +97,19 @@ export function standardsOf(pot: PreparedPot): StandardCheck[] {
       .filter(({ ingredient }) => isProduce(ingredient))
       .toSorted((a, b) => b.mass_kg.mid - a.mass_kg.mid)[0];
     const share = kind === 'jelly' || (first && GROUP_45.has(first.ingredient.id)) ? 45 : 47;
-    check(`us-${kind === 'jelly' ? 'jelly' : 'jam'}`, ratio * 55 > share - 1e-6 && solids >= 65,
-      `fruit to sweetener ${told(ratio)} (at least ${share} : 55), ${solids.toFixed(0)} % soluble solids (at least 65)`, US); // prettier-ignore
+    check(
+      `us-${kind === 'jelly' ? 'jelly' : 'jam'}`,
+      ratio * 55 > share - 1e-6 && solids >= 65,
+      `fruit to sweetener ${told(ratio)} (at least ${share} : 55), ${solids.toFixed(0)} % soluble solids (at least 65)`,
+      US,
+    );
     const grams = perKg(fruit);
-    check(kind === 'jelly' ? 'eu-jelly' : 'eu-jam', grams >= 450 && solids >= 60,
-      `${grams.toFixed(0)} g fruit a kilogram (at least 450; 500 for extra), ${solids.toFixed(0)} % soluble solids (at least 60)`, EU); // prettier-ignore
+    check(
+      kind === 'jelly' ? 'eu-jelly' : 'eu-jam',
+      grams >= 450 && solids >= 60,
+      `${grams.toFixed(0)} g fruit a kilogram (at least 450; 500 for extra), ${solids.toFixed(0)} % soluble solids (at least 60)`,
+      EU,
+    );
     if (kind !== 'jelly')
       check(
         'eu-extra-jam',

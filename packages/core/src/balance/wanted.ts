@@ -5,8 +5,8 @@ export const SOLIDS_WORDS = ['thin', 'full', 'heavy'] as const;
 export type SolidsWord = (typeof SOLIDS_WORDS)[number];
 
 /**
- * Soluble solids one wants at the finish, per cent: jams and jellies 60 to 68, calcium gels 20 to 60, butters, syrups and
- * curds 20 to 53. Common practice, no source.
+ * Soluble solids one wants at the finish, per cent: jams and jellies 60 to 68, calcium gels 20 to
+ * 60, butters, syrups and curds 20 to 53. Common practice, no source.
  */
 export function wantedSolids(kind: Kind, method: Method): readonly [least: number, most: number] {
   if (method === 'no-gel' || kind === 'fruit-butter' || kind === 'curd') return [20, 53];

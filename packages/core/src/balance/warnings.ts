@@ -1,13 +1,26 @@
 import type { Range } from '../range/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
-import { softeningIn, STAGES, usualStage, type PotFormula, type PotLine, type Warning } from '../formula/index.js'; // prettier-ignore
+import {
+  softeningIn,
+  STAGES,
+  usualStage,
+  type PotFormula,
+  type PotLine,
+  type Warning,
+} from '../formula/index.js';
 import type { PreparedPot } from './prepare.js';
 import { inHalfPints } from './bracket.js';
 import type { FinishRule } from './finish.js';
 
 /** What is odd about a pot: past its finish, schools mixed, grains or weeping to come. */
 export function potWarnings(pot: PreparedPot, rule: FinishRule): Warning[] {
-  return [...pastFinish(pot, rule), ...schools(pot), ...order(pot), ...panTooSmall(pot), ...inTheJar(pot)];
+  return [
+    ...pastFinish(pot, rule),
+    ...schools(pot),
+    ...order(pot),
+    ...panTooSmall(pot),
+    ...inTheJar(pot),
+  ];
 }
 
 function pastFinish({ formula, contents }: PreparedPot, rule: FinishRule): Warning[] {
@@ -32,7 +45,9 @@ function pastFinish({ formula, contents }: PreparedPot, rule: FinishRule): Warni
         ];
   }
   const finish =
-    rule.type === 'gel-temperature' ? (rule.gel?.solidsAt(rule.value.mid, 0.3, 0.5) ?? 0.65) : rule.value.mid;
+    rule.type === 'gel-temperature'
+      ? (rule.gel?.solidsAt(rule.value.mid, 0.3, 0.5) ?? 0.65)
+      : rule.value.mid;
   const now = soluble / Math.max(mass - insoluble, 1e-9);
   if (now < finish) return [];
   return [
@@ -51,8 +66,12 @@ function schools({ formula, contents, outcome }: PreparedPot): Warning[] {
   const warnings: Warning[] = [];
   const { method } = formula;
   const mass = (id: string): number =>
-    formula.lines.reduce((sum, line) => sum + (line.ingredient.id === id ? line.mass_kg.mid : 0), 0);
-  const high = contents.highMethoxyl > 0 && (method === 'powdered-pectin' || method === 'liquid-pectin');
+    formula.lines.reduce(
+      (sum, line) => sum + (line.ingredient.id === id ? line.mass_kg.mid : 0),
+      0,
+    );
+  const high =
+    contents.highMethoxyl > 0 && (method === 'powdered-pectin' || method === 'liquid-pectin');
   if (high && outcome.solids < 58)
     warnings.push({
       code: 'sugar-cut',
@@ -76,7 +95,10 @@ function schools({ formula, contents, outcome }: PreparedPot): Warning[] {
       code: 'no-calcium-pectin',
       text: 'the method sets by calcium pectin, but none is in the pot',
     });
-  if (method === 'jam-sugar' && !formula.lines.some((line) => line.ingredient.id.startsWith('jam-sugar')))
+  if (
+    method === 'jam-sugar' &&
+    !formula.lines.some((line) => line.ingredient.id.startsWith('jam-sugar'))
+  )
     warnings.push({
       code: 'no-jam-sugar',
       text: 'the method uses sugar with pectin in it, but none is in the pot',
@@ -93,7 +115,10 @@ function schools({ formula, contents, outcome }: PreparedPot): Warning[] {
   return warnings;
 }
 
-/** Sweetener by which powdered pectin may be mixed before it goes in, kg: a quarter cup. Common practice. */
+/**
+ * Sweetener by which powdered pectin may be mixed before it goes in, kg: a quarter cup. Common
+ * practice.
+ */
 const MIXING_SUGAR_KG = 0.06;
 
 /** What the maker puts in at another time than the way to a set asks for. */
@@ -104,7 +129,8 @@ function order({ formula }: PreparedPot): Warning[] {
   const at = ({ ingredient, goesIn }: PotLine): number =>
     STAGES.indexOf(goesIn ?? usualStage(kind, method, ingredient, softening));
   const sugar = lines.filter(
-    ({ ingredient, mass_kg }) => ingredient.category === 'sweetener' && mass_kg.mid > MIXING_SUGAR_KG,
+    ({ ingredient, mass_kg }) =>
+      ingredient.category === 'sweetener' && mass_kg.mid > MIXING_SUGAR_KG,
   );
   const pectin = lines.filter(({ ingredient }) => ingredient.category === 'pectin');
   const earlySugar = (before: number): boolean => sugar.some((line) => at(line) < before);
@@ -138,9 +164,11 @@ function order({ formula }: PreparedPot): Warning[] {
 /** The usual pan must hold three times the pot at least. Common practice. */
 function panTooSmall({ formula, contents }: PreparedPot): Warning[] {
   const capacity_l = formula.pan?.capacity_l;
-  if (capacity_l === undefined || formula.kind === 'curd' || formula.kind === 'fruit-butter') return [];
+  if (capacity_l === undefined || formula.kind === 'curd' || formula.kind === 'fruit-butter')
+    return [];
   const litres =
-    (contents.mass / syrupDensity_kgPerM3(Math.min(contents.soluble / contents.mass, 0.8), 80)) * 1000;
+    (contents.mass / syrupDensity_kgPerM3(Math.min(contents.soluble / contents.mass, 0.8), 80)) *
+    1000;
   if (litres * 3 <= capacity_l) return [];
   return [
     {
@@ -150,7 +178,10 @@ function panTooSmall({ formula, contents }: PreparedPot): Warning[] {
   ];
 }
 
-/** Sucrose that stays dissolved in a cool cupboard, share of sucrose and water at 20 C. Sugar technology, from memory. */
+/**
+ * Sucrose that stays dissolved in a cool cupboard, share of sucrose and water at 20 C. Sugar
+ * technology, from memory.
+ */
 const SOLUBLE_SUCROSE = 0.666;
 
 function inTheJar({ formula, contents, outcome, rules }: PreparedPot): Warning[] {
@@ -176,7 +207,10 @@ function inTheJar({ formula, contents, outcome, rules }: PreparedPot): Warning[]
   return warnings;
 }
 
-/** Two amounts of one line count as the same within this share: cups are not scales. Common practice. */
+/**
+ * Two amounts of one line count as the same within this share: cups are not scales. Common
+ * practice.
+ */
 const SAME_AMOUNT = 0.12;
 
 /** What a recipe claims against what can be. */
@@ -220,7 +254,10 @@ export function auditWarnings(
   for (const line of formula.lines) {
     const also = line.alsoStated_kg;
     if (!also) continue;
-    if (also.low > line.mass_kg.high * (1 + SAME_AMOUNT) || also.high < line.mass_kg.low * (1 - SAME_AMOUNT))
+    if (
+      also.low > line.mass_kg.high * (1 + SAME_AMOUNT) ||
+      also.high < line.mass_kg.low * (1 - SAME_AMOUNT)
+    )
       warnings.push({
         code: 'stated-amounts-disagree',
         text: `${line.amount.value} ${line.amount.unit.name[1]} of ${line.label} is ${line.mass_kg.mid.toFixed(2)} kg, but the other amount given is ${also.mid.toFixed(2)} kg; weigh it`,

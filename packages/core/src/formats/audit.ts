@@ -27,12 +27,15 @@ export interface Audited {
 }
 
 /**
- * What is wrong with a recipe that was brought in, and what is right: does the stated yield fit, do two amounts of one line
- * agree, is it acid enough, is its process long enough at this altitude.
+ * What is wrong with a recipe that was brought in, and what is right: does the stated yield fit, do
+ * two amounts of one line agree, is it acid enough, is its process long enough at this altitude.
  *
  * @param statedMinutes the process it asks for, if it does
  */
-export function auditImport({ formula, balance, keeping }: Audited, statedMinutes?: number): Finding[] {
+export function auditImport(
+  { formula, balance, keeping }: Audited,
+  statedMinutes?: number,
+): Finding[] {
   const findings: Finding[] = balance.warnings
     .filter(({ code }) => CLAIMS.has(code))
     .map(({ code, text }) => ({ code, right: false, text }));

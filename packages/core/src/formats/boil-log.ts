@@ -9,7 +9,10 @@ export interface LogOptions {
   readonly columns: readonly LogColumn[];
   readonly temperature: 'C' | 'F';
   readonly weight: 'kg' | 'g' | 'lb';
-  /** When a time that only counts from the start began, and the day of a time without one; milliseconds since 1970. */
+  /**
+   * When a time that only counts from the start began, and the day of a time without one;
+   * milliseconds since 1970.
+   */
   readonly begins: number;
 }
 
@@ -21,7 +24,10 @@ export interface LoggedLook extends PotValues {
 
 export interface ReadLog {
   readonly looks: readonly LoggedLook[];
-  /** Rows that were not understood, by their line in the file (the heading is line 1), with what is wrong. */
+  /**
+   * Rows that were not understood, by their line in the file (the heading is line 1), with what is
+   * wrong.
+   */
   readonly problems: readonly { readonly line: number; readonly message: string }[];
 }
 
@@ -32,12 +38,17 @@ const SAYS: readonly (readonly [LogColumn, RegExp])[] = [
   ['brix', /brix|solids|refract|°bx/i],
 ];
 
-/** The columns by their headings, each once; the first that looks like a time is the time. What is not known is ignored. */
+/**
+ * The columns by their headings, each once; the first that looks like a time is the time. What is
+ * not known is ignored.
+ */
 export function guessLogColumns(heading: readonly string[]): LogOptions {
   const taken = new Set<LogColumn>();
   const columns = heading.map((name): LogColumn => {
     // Brix before temperature: its unit is written with a degree sign too.
-    const found = [...SAYS].reverse().find(([column, says]) => !taken.has(column) && says.test(name.replaceAll('_', ' ')))?.[0];
+    const found = [...SAYS]
+      .reverse()
+      .find(([column, says]) => !taken.has(column) && says.test(name.replaceAll('_', ' ')))?.[0];
     if (found === undefined) return 'ignored';
     taken.add(found);
     return found;
@@ -45,17 +56,24 @@ export function guessLogColumns(heading: readonly string[]): LogOptions {
   const says = (column: LogColumn): string => heading[columns.indexOf(column)] ?? '';
   return {
     columns,
-    temperature: /°?\s*\bF\b|fahrenheit/i.test(says('temperature').replaceAll('_', ' ')) ? 'F' : 'C',
-    weight: /\blbs?\b|pound/i.test(says('weight').replaceAll('_', ' ')) ? 'lb' : /\bg\b|gram/i.test(says('weight').replaceAll('_', ' ')) ? 'g' : 'kg',
+    temperature: /°?\s*\bF\b|fahrenheit/i.test(says('temperature').replaceAll('_', ' '))
+      ? 'F'
+      : 'C',
+    weight: /\blbs?\b|pound/i.test(says('weight').replaceAll('_', ' '))
+      ? 'lb'
+      : /\bg\b|gram/i.test(says('weight').replaceAll('_', ' '))
+        ? 'g'
+        : 'kg',
     begins: NaN,
   };
-} // prettier-ignore
+}
 
 const DAY_MS = 86_400_000;
 
 /**
- * The rows of a logged boil. Times may be dates with a clock, a clock alone ("18:04:30", on the day it begins, past midnight when
- * they fall), or count from the start in seconds (or minutes, where the heading says so). A decimal comma is understood.
+ * The rows of a logged boil. Times may be dates with a clock, a clock alone ("18:04:30", on the day
+ * it begins, past midnight when they fall), or count from the start in seconds (or minutes, where
+ * the heading says so). A decimal comma is understood.
  *
  * @param rows the table as text, with its heading first
  * @returns never throws; what a row says is read or named
@@ -66,7 +84,8 @@ export function readBoilLog(rows: readonly (readonly string[])[], options: LogOp
   const at = (column: LogColumn): number => columns.indexOf(column);
   const looks: LoggedLook[] = [];
   const problems: { line: number; message: string }[] = [];
-  if (at('time') < 0) return { looks, problems: [{ line: 1, message: 'no column is the time; say which one is' }] };
+  if (at('time') < 0)
+    return { looks, problems: [{ line: 1, message: 'no column is the time; say which one is' }] };
   const factor = /\bmin/i.test((heading[at('time')] ?? '').replaceAll('_', ' ')) ? 60_000 : 1000;
   let midnight = 0;
   let before = -Infinity;
@@ -76,30 +95,51 @@ export function readBoilLog(rows: readonly (readonly string[])[], options: LogOp
     const say = (message: string): void => void problems.push({ line, message });
     const text = (row[at('time')] ?? '').trim();
     let time = readTime(text, begins, factor);
-    if (time === undefined) return say(`"${text}" is not a time; write 2026-09-12T18:04:30, 18:04:30, or seconds from the start`);
+    if (time === undefined)
+      return say(
+        `"${text}" is not a time; write 2026-09-12T18:04:30, 18:04:30, or seconds from the start`,
+      );
     if (/^\d{1,2}:\d\d/.test(text)) {
       // The clock went past midnight.
       if (time + midnight < before - DAY_MS / 2) midnight += DAY_MS;
       time += midnight;
     }
     before = time;
-    const number = (column: LogColumn, name: ValueName, toSi: (value: number) => number): number | undefined => {
-      const cell = at(column) < 0 ? '' : (row[at(column)] ?? '').trim().replace(/\s*(°?\s*[CF]|kg|g|lbs?|%|°?bx)$/i, '');
+    const number = (
+      column: LogColumn,
+      name: ValueName,
+      toSi: (value: number) => number,
+    ): number | undefined => {
+      const cell =
+        at(column) < 0
+          ? ''
+          : (row[at(column)] ?? '').trim().replace(/\s*(°?\s*[CF]|kg|g|lbs?|%|°?bx)$/i, '');
       if (cell === '') return undefined;
       const value = toSi(Number(cell.replace(',', '.')));
       const [least, most] = VALUE_LIMITS[name];
       if (value >= least && value <= most) return value;
-      say(Number.isFinite(value) ? `${cell} is no ${column} an instrument shows` : `"${cell}" is not a number; write one, such as 98.4`);
+      say(
+        Number.isFinite(value)
+          ? `${cell} is no ${column} an instrument shows`
+          : `"${cell}" is not a number; write one, such as 98.4`,
+      );
       return undefined;
     };
-    const temperature_C = number('temperature', 'temperature_C', (value) => (temperature === 'F' ? celsius(value) : value));
+    const temperature_C = number('temperature', 'temperature_C', (value) =>
+      temperature === 'F' ? celsius(value) : value,
+    );
     const mass_kg = number('weight', 'mass_kg', (value) => value * unitById(weight).si);
     const percent = number('brix', 'percent', (value) => value);
     if (temperature_C === undefined && mass_kg === undefined && percent === undefined) return;
-    looks.push({ at: time, ...(temperature_C !== undefined && { temperature_C }), ...(mass_kg !== undefined && { mass_kg }), ...(percent !== undefined && { percent }) });
+    looks.push({
+      at: time,
+      ...(temperature_C !== undefined && { temperature_C }),
+      ...(mass_kg !== undefined && { mass_kg }),
+      ...(percent !== undefined && { percent }),
+    });
   });
   return { looks: looks.sort((a, b) => a.at - b.at), problems };
-} // prettier-ignore
+}
 
 function readTime(text: string, begins: number, factor: number): number | undefined {
   const clock = /^(\d{1,2}):(\d\d)(?::(\d\d)(?:[.,]\d+)?)?$/.exec(text);
@@ -115,7 +155,9 @@ function readTime(text: string, begins: number, factor: number): number | undefi
     // Seconds or milliseconds since 1970 are written by loggers too.
     if (counted > 1e12) return counted;
     if (counted > 1e9) return counted * 1000;
-    return Number.isFinite(counted) && Number.isFinite(begins) ? begins + counted * factor : undefined;
+    return Number.isFinite(counted) && Number.isFinite(begins)
+      ? begins + counted * factor
+      : undefined;
   }
   if (!/^\d{4}-\d\d-\d\d/.test(text)) return undefined;
   const date = Date.parse(text.replace(' ', 'T'));

@@ -36,15 +36,19 @@ export type Imported =
   | { readonly ok: false; readonly message: string };
 
 /**
- * A formula from what a person pasted or a file holds: our own document, a schema.org Recipe as JSON or within a page of
- * HTML, or plain text. What cannot be understood stays as written, in its line. A tested source is never taken from an
- * import, nor a measured pH: both are of a person and a batch.
+ * A formula from what a person pasted or a file holds: our own document, a schema.org Recipe as
+ * JSON or within a page of HTML, or plain text. What cannot be understood stays as written, in its
+ * line. A tested source is never taken from an import, nor a measured pH: both are of a person and
+ * a batch.
  *
  * @param text at most 2 MB
  */
 export function importFormula(text: string): Imported {
   if (text.length > LARGEST_IMPORT)
-    return { ok: false, message: `that is ${(text.length / 1e6).toFixed(1)} MB; a recipe is at most 2 MB` };
+    return {
+      ok: false,
+      message: `that is ${(text.length / 1e6).toFixed(1)} MB; a recipe is at most 2 MB`,
+    };
   const trimmed = text.trim();
   if (trimmed === '') return { ok: false, message: 'there is nothing in it' };
   const json = /^[[{]/.test(trimmed) ? parse(trimmed) : undefined;
@@ -84,7 +88,19 @@ function fromJson(json: unknown): Imported {
 }
 
 /** Fields of our own document that an import may carry. */
-const KEPT = ['title', 'kind', 'method', 'decimal', 'finish', 'jars', 'processing', 'preSterilised', 'statedYield', 'notes', 'steps'] as const; // prettier-ignore
+const KEPT = [
+  'title',
+  'kind',
+  'method',
+  'decimal',
+  'finish',
+  'jars',
+  'processing',
+  'preSterilised',
+  'statedYield',
+  'notes',
+  'steps',
+] as const;
 
 function fromDocument(own: Partial<FormulaDocument>): Imported {
   const { problems } = readFormula(own);
@@ -93,7 +109,10 @@ function fromDocument(own: Partial<FormulaDocument>): Imported {
   const rawLines = own.lines ?? [];
   const lines = rawLines.map((line) => {
     const { amount } = line;
-    return { ...line, amount: typeof amount === 'string' ? amount : `${amount.value} ${amount.unit}` };
+    return {
+      ...line,
+      amount: typeof amount === 'string' ? amount : `${amount.value} ${amount.unit}`,
+    };
   });
   const document: FormulaDocument = {
     ...emptyFormula(own.title ?? 'A formula'),
@@ -122,13 +141,25 @@ const LONGEST_INGREDIENT = 200;
 
 /** Words of a title that tell the kind; the first that fits. */
 const KIND_WORDS: readonly (readonly [RegExp, Kind])[] = [
-  [/\bcurd\b/i, 'curd'], [/marmalade/i, 'marmalade'], [/\bbutter\b/i, 'fruit-butter'], [/syrup/i, 'syrup'], [/conserve|whole.fruit/i, 'conserve'],
-  [/(pepper|onion|garlic|herb|rosemary|thyme|mint|wine|chill?i)\b.*\bjelly/i, 'savoury-jelly'], [/sauce/i, 'jellied-sauce'], [/jelly|gelée/i, 'jelly'],
-]; // prettier-ignore
+  [/\bcurd\b/i, 'curd'],
+  [/marmalade/i, 'marmalade'],
+  [/\bbutter\b/i, 'fruit-butter'],
+  [/syrup/i, 'syrup'],
+  [/conserve|whole.fruit/i, 'conserve'],
+  [/(pepper|onion|garlic|herb|rosemary|thyme|mint|wine|chill?i)\b.*\bjelly/i, 'savoury-jelly'],
+  [/sauce/i, 'jellied-sauce'],
+  [/jelly|gelée/i, 'jelly'],
+];
 
 const METHOD_OF_INGREDIENT: Readonly<Record<string, Method>> = {
-  'pectin-powder': 'powdered-pectin', 'pectin-low-sugar': 'powdered-pectin', 'pectin-liquid': 'liquid-pectin', 'pectin-calcium': 'calcium-pectin', 'jam-sugar': 'jam-sugar', 'jam-sugar-two-to-one': 'jam-sugar', 'jam-sugar-three-to-one': 'jam-sugar',
-}; // prettier-ignore
+  'pectin-powder': 'powdered-pectin',
+  'pectin-low-sugar': 'powdered-pectin',
+  'pectin-liquid': 'liquid-pectin',
+  'pectin-calcium': 'calcium-pectin',
+  'jam-sugar': 'jam-sugar',
+  'jam-sugar-two-to-one': 'jam-sugar',
+  'jam-sugar-three-to-one': 'jam-sugar',
+};
 
 /** "3 lb (about 6 cups) plums" as its amount and the second one. */
 function twoAmounts(text: string): { text: string; alsoStated: string | undefined } {
@@ -156,8 +187,8 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
       ...(ingredientById(shorter.ingredient ?? '') ? shorter : whole),
       ...(alsoStated !== undefined && !boxed && { alsoStated }),
     };
-    const problem = readFormula({ ...emptyFormula('line'), lines: [line] }).problems.find(({ path }) =>
-      path.startsWith('lines'),
+    const problem = readFormula({ ...emptyFormula('line'), lines: [line] }).problems.find(
+      ({ path }) => path.startsWith('lines'),
     );
     return { text, line, problem: problem?.message };
   });

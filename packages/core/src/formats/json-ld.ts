@@ -58,9 +58,27 @@ export function recipeFromJsonLd(value: unknown): FoundRecipe | undefined {
   };
 }
 
-const ENTITIES: Readonly<Record<string, string>> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: ' ', frac12: '½', frac14: '¼', frac34: '¾', deg: '°', ndash: '–', mdash: '—', rsquo: '’', lsquo: '‘' }; // prettier-ignore
+const ENTITIES: Readonly<Record<string, string>> = {
+  amp: '&',
+  lt: '<',
+  gt: '>',
+  quot: '"',
+  apos: "'",
+  nbsp: ' ',
+  frac12: '½',
+  frac14: '¼',
+  frac34: '¾',
+  deg: '°',
+  ndash: '–',
+  mdash: '—',
+  rsquo: '’',
+  lsquo: '‘',
+};
 
-/** The words of a piece of HTML, a line a block. Nothing in it is run; a tag ends at the next bracket, so that no text takes long. */
+/**
+ * The words of a piece of HTML, a line a block. Nothing in it is run; a tag ends at the next
+ * bracket, so that no text takes long.
+ */
 export function plainText(html: string): string {
   return html
     .replace(/<(script|style|noscript|template|svg)\b[\s\S]*?(?:<\/\1\s*>|$)/gi, ' ')
@@ -71,8 +89,13 @@ export function plainText(html: string): string {
       /&(?:#(\d{1,6})|#x([\da-f]{1,6})|([a-z\d]{2,8}));/gi,
       (whole, decimal?: string, hex?: string, name?: string) => {
         const code =
-          decimal !== undefined ? Number(decimal) : hex !== undefined ? parseInt(hex, 16) : undefined;
-        if (code !== undefined) return code > 31 && code < 0x110000 ? String.fromCodePoint(code) : ' ';
+          decimal !== undefined
+            ? Number(decimal)
+            : hex !== undefined
+              ? parseInt(hex, 16)
+              : undefined;
+        if (code !== undefined)
+          return code > 31 && code < 0x110000 ? String.fromCodePoint(code) : ' ';
         return ENTITIES[name?.toLowerCase() ?? ''] ?? whole;
       },
     );
@@ -110,10 +133,15 @@ export const ingredientTexts = (document: FormulaDocument): string[] =>
     const name = counted && read.amount.value <= 1 ? one : many;
     // A count may have its noun with it.
     const text = counted && read.rest === one ? amount : `${amount} ${name}`.trim();
-    return line.form === undefined || line.form === known?.usualForm ? text : `${text}, ${line.form}`;
+    return line.form === undefined || line.form === known?.usualForm
+      ? text
+      : `${text}, ${line.form}`;
   });
 
-/** The document as a schema.org Recipe. What only we know (kind, method, finish) goes in its keywords and steps. */
+/**
+ * The document as a schema.org Recipe. What only we know (kind, method, finish) goes in its
+ * keywords and steps.
+ */
 export function toJsonLd(document: FormulaDocument, yieldText?: string): Json {
   return {
     '@context': 'https://schema.org',

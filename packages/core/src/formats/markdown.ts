@@ -5,10 +5,15 @@ import type { FormulaDocument } from '../formula/index.js';
 import { ingredientTexts } from './json-ld.js';
 
 /** Characters that would be read as Markdown or HTML. */
-const escaped = (text: string): string => text.replace(/[\\`*_{}[\]<>#|]/g, '\\$&').replace(/\r?\n/g, ' ');
+const escaped = (text: string): string =>
+  text.replace(/[\\`*_{}[\]<>#|]/g, '\\$&').replace(/\r?\n/g, ' ');
 
 /** The formula as a Markdown card: what goes in, where to stop, what comes out, how it keeps. */
-export function toMarkdown(document: FormulaDocument, made: Balance | null, keeping: Keeping | null): string {
+export function toMarkdown(
+  document: FormulaDocument,
+  made: Balance | null,
+  keeping: Keeping | null,
+): string {
   const lines = [
     `# ${escaped(document.title)}`,
     '',
@@ -24,7 +29,9 @@ export function toMarkdown(document: FormulaDocument, made: Balance | null, keep
       '## What will come out',
       '',
       `- Stop near ${finish.temperature_C.mid.toFixed(1)} °C (${fahrenheit(finish.temperature_C.mid).toFixed(0)} °F), ${finish.solubleSolidsPercent.low.toFixed(0)} to ${finish.solubleSolidsPercent.high.toFixed(0)} % soluble solids`,
-      ...jars.map(({ size, count }) => `- ${count.low.toFixed(1)} to ${count.high.toFixed(1)} × ${size}`),
+      ...jars.map(
+        ({ size, count }) => `- ${count.low.toFixed(1)} to ${count.high.toFixed(1)} × ${size}`,
+      ),
       '',
     );
   }
@@ -42,7 +49,12 @@ export function toMarkdown(document: FormulaDocument, made: Balance | null, keep
     );
   }
   if (document.steps && document.steps.length > 0)
-    lines.push('## Steps', '', ...document.steps.map((step, i) => `${i + 1}. ${escaped(step)}`), '');
+    lines.push(
+      '## Steps',
+      '',
+      ...document.steps.map((step, i) => `${i + 1}. ${escaped(step)}`),
+      '',
+    );
   if (document.notes !== undefined && document.notes !== '')
     lines.push('## Notes', '', escaped(document.notes), '');
   return lines.join('\n');

@@ -20,12 +20,14 @@ const UNIT_WORD =
   /\b(cups?|c\.|tbsps?|tsps?|tablespoons?|teaspoons?|lbs?|pounds?|oz|ounces?|g|grams?|kg|kilos?|ml|l|litres?|liters?|quarts?|pints?|gallons?|pecks?|bushels?|box(?:es)?|pouch(?:es)?|packets?|pinch|dash|large|medium|small|lemons?|limes?|oranges?|apples?|eggs?|yolks?|peppers?|vanilla pods?)\b/i;
 const YIELD =
   /\b(?:yield|yields|makes|gives|fills)\b\s*:?\s*(?:about\s+|approximately\s+|approx\.?\s+|up to\s+)?(.+)$/i;
-const HEADING = /^(?:ingredients?|method|directions|instructions|procedure|you will need|zutaten)\s*:?$/i;
+const HEADING =
+  /^(?:ingredients?|method|directions|instructions|procedure|you will need|zutaten)\s*:?$/i;
 const STEP_NUMBER = /^(?:step\s*)?\d{1,2}[.)]\s+/i;
 
 /**
- * A recipe from text as people paste it: the first line is the title, lines that begin with an amount and name a measure or
- * a piece are ingredients, a line that says what it makes is the yield, and the rest are steps.
+ * A recipe from text as people paste it: the first line is the title, lines that begin with an
+ * amount and name a measure or a piece are ingredients, a line that says what it makes is the
+ * yield, and the rest are steps.
  */
 export function recipeFromText(text: string): FoundRecipe {
   const lines = text

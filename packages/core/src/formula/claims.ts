@@ -24,7 +24,10 @@ export interface Claims {
   readonly statedYield: { readonly count: number; readonly jar: JarSize } | undefined;
 }
 
-/** Earliest year of tested formulas that are still current: the US guide was rewritten in 1988 and 1994. Common practice. */
+/**
+ * Earliest year of tested formulas that are still current: the US guide was rewritten in 1988 and
+ * 1994. Common practice.
+ */
 const EARLIEST_TESTED = 1988;
 const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
@@ -52,7 +55,10 @@ export function readClaims(reader: Reader, doc: Json): Claims {
   };
 }
 
-function readTestedSource(reader: Reader, doc: Json): Pick<Claims, 'testedSource' | 'testedSourceVoid'> {
+function readTestedSource(
+  reader: Reader,
+  doc: Json,
+): Pick<Claims, 'testedSource' | 'testedSourceVoid'> {
   const value = doc.testedSource;
   const no = (why: string | undefined): Pick<Claims, 'testedSource' | 'testedSourceVoid'> => ({
     testedSource: undefined,
@@ -60,16 +66,23 @@ function readTestedSource(reader: Reader, doc: Json): Pick<Claims, 'testedSource
   });
   if (value === undefined || value === null) return no(undefined);
   if (!isObject(value)) {
-    reader.problem('testedSource', `${quoted(value)}: write { "publisher", "year", "unchanged": true }`);
+    reader.problem(
+      'testedSource',
+      `${quoted(value)}: write { "publisher", "year", "unchanged": true }`,
+    );
     return no(undefined);
   }
   const { publisher, year, unchanged } = value;
-  if (typeof publisher !== 'string' || publisher.trim().length < 3) return no('it names no publisher');
+  if (typeof publisher !== 'string' || publisher.trim().length < 3)
+    return no('it names no publisher');
   if (typeof year !== 'number' || !Number.isInteger(year) || year < EARLIEST_TESTED || year > 2100)
     return no(`it names no year from ${EARLIEST_TESTED} on`);
   if (unchanged !== true) return no('it is not attested as made unchanged');
   if (isOfAnother(doc, value)) return no('the formula was edited after it was attested');
-  return { testedSource: { publisher: publisher.trim().slice(0, 120), year }, testedSourceVoid: undefined };
+  return {
+    testedSource: { publisher: publisher.trim().slice(0, 120), year },
+    testedSourceVoid: undefined,
+  };
 }
 
 /** Whether a claim carries the fingerprint of another formula than the one it stands in. */
@@ -85,7 +98,10 @@ function isOfAnother(doc: Json, claim: unknown): boolean {
 function readMeasuredPH(reader: Reader, value: unknown): MeasuredPH | undefined {
   if (value === undefined || value === null) return undefined;
   if (!isObject(value)) {
-    reader.problem('measuredPH', `${quoted(value)}: write { "value", "meterCalibratedOn", "measuredOn" }`);
+    reader.problem(
+      'measuredPH',
+      `${quoted(value)}: write { "value", "meterCalibratedOn", "measuredOn" }`,
+    );
     return undefined;
   }
   const pH = reader.number('measuredPH.value', value.value, 1.5, 9, 'a pH');
@@ -108,7 +124,10 @@ function readStatedYield(
 ): { readonly count: number; readonly jar: JarSize } | undefined {
   if (value === undefined) return undefined;
   const wrong = (): undefined => {
-    reader.problem('statedYield', `${quoted(value)}: write a count and a jar size, such as "6 half-pint"`);
+    reader.problem(
+      'statedYield',
+      `${quoted(value)}: write a count and a jar size, such as "6 half-pint"`,
+    );
     return undefined;
   };
   const read = typeof value === 'string' ? readJarCount(value, reader.decimal) : undefined;
@@ -130,7 +149,10 @@ export function jarCalled(text: string): JarSize | undefined {
   );
 }
 
-/** Reads "12 half-pint" or "about 6 x 340 g". @returns undefined where it is not a count and a jar size */
+/**
+ * Reads "12 half-pint" or "about 6 x 340 g".
+ * @returns undefined where it is not a count and a jar size
+ */
 export function readJarCount(
   text: string,
   decimal: Decimal = '.',
@@ -139,5 +161,7 @@ export function readJarCount(
     /^(?:about\s+)?(\S+(?:\s+\d+\/\d+)?)\s+(?:x\s+)?(.+)$/i.exec(text.trim()) ?? [];
   const amount = parseAmount(number, decimal);
   const jar = jarCalled(rest);
-  return amount.ok && jar && amount.amount.value <= 2000 ? { count: amount.amount.value, jar } : undefined;
+  return amount.ok && jar && amount.amount.value <= 2000
+    ? { count: amount.amount.value, jar }
+    : undefined;
 }

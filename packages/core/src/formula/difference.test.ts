@@ -1,13 +1,21 @@
 import { documentOf } from '../testing/formula.js';
 import { differences } from './index.js';
 
-const before = documentOf([['2.4 kg', 'damson'], ['300 ml', 'water'], ['2.2 kg', 'white-sugar']]); // prettier-ignore
+const before = documentOf([
+  ['2.4 kg', 'damson'],
+  ['300 ml', 'water'],
+  ['2.2 kg', 'white-sugar'],
+]);
 
 test('nothing changed is nothing said', () =>
   expect(differences(before, structuredClone(before))).toEqual([]));
 
 test('amounts, what came in and what went out are told by their names', () => {
-  const after = documentOf([['2.4 kg', 'damson'], ['2 kg', 'white-sugar'], ['30 ml', 'lemon-juice-bottled']]); // prettier-ignore
+  const after = documentOf([
+    ['2.4 kg', 'damson'],
+    ['2 kg', 'white-sugar'],
+    ['30 ml', 'lemon-juice-bottled'],
+  ]);
   expect(differences(before, after)).toEqual([
     'white sugar 2 kg, before 2.2 kg',
     'in: 30 ml lemon juice, bottled',
@@ -20,7 +28,15 @@ test('the same fruit twice is matched by its amount first', () => {
     ['1 kg', 'plum'],
     ['500 g', 'plum'],
   ]);
-  expect(differences(twice, documentOf([['500 g', 'plum'], ['1.2 kg', 'plum']]))).toEqual(['plums, pitted 1.2 kg, before 1 kg']); // prettier-ignore
+  expect(
+    differences(
+      twice,
+      documentOf([
+        ['500 g', 'plum'],
+        ['1.2 kg', 'plum'],
+      ]),
+    ),
+  ).toEqual(['plums, pitted 1.2 kg, before 1 kg']);
 });
 
 test('kind, way, finish, jars, process, title and notes are each a sentence', () => {
@@ -44,5 +60,7 @@ test('kind, way, finish, jars, process, title and notes are each a sentence', ()
 });
 
 test('the order alone is told', () => {
-  expect(differences(before, { ...before, lines: before.lines.toReversed() })).toEqual(['lines in another order']);
-}); // prettier-ignore
+  expect(differences(before, { ...before, lines: before.lines.toReversed() })).toEqual([
+    'lines in another order',
+  ]);
+});

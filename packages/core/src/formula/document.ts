@@ -58,7 +58,9 @@ export const FINISHES = [
 ] as const;
 export type FinishType = (typeof FINISHES)[number];
 
-/** The finishes a method is usually cooked to; another is computed with a warning. Common practice. */
+/**
+ * The finishes a method is usually cooked to; another is computed with a warning. Common practice.
+ */
 export const USUAL_FINISHES: Readonly<Record<Method, readonly FinishType[]>> = {
   'long-boil': ['gel-temperature', 'soluble-solids', 'weight'],
   'powdered-pectin': ['hard-boil'],
@@ -95,7 +97,10 @@ export interface CustomComposition {
   densityKgPerM3?: number;
 }
 
-/** Measured values that beat the table for set and yield; for keeping they can only make the verdict worse. */
+/**
+ * Measured values that beat the table for set and yield; for keeping they can only make the verdict
+ * worse.
+ */
 export interface Overrides {
   solubleSolidsPercent?: number;
   pH?: number;
@@ -146,7 +151,9 @@ export interface DocumentJar {
 export const PROCESSINGS = ['boiling-water', 'steam', 'hot-fill', 'none'] as const;
 export type Processing = (typeof PROCESSINGS)[number];
 
-/** A tested formula, attested by the maker. Set by a person, dropped by import, void after any edit. */
+/**
+ * A tested formula, attested by the maker. Set by a person, dropped by import, void after any edit.
+ */
 export interface TestedSource {
   publisher: string;
   year: number;
@@ -188,7 +195,9 @@ export interface FormulaDocument {
   steps?: string[];
 }
 
-/** Id of the fruit the document names first, or undefined: what the batch is tinted and sorted by. */
+/**
+ * Id of the fruit the document names first, or undefined: what the batch is tinted and sorted by.
+ */
 export function firstFruit({
   lines,
 }: {
@@ -200,7 +209,10 @@ export function firstFruit({
   })?.ingredient;
 }
 
-/** The document as it is made in a kitchen: there the kitchen's own place holds, not the one it was written for. */
+/**
+ * The document as it is made in a kitchen: there the kitchen's own place holds, not the one it was
+ * written for.
+ */
 export function withoutPlace<D extends FormulaDocument>(document: D): D {
   const made = { ...document };
   delete made.place;
@@ -220,15 +232,37 @@ export const emptyFormula = (title: string, jarSize = 'half-pint'): FormulaDocum
 });
 
 /**
- * What a tested formula consists of, as one short text: kind, method, lines, finish, jars and processing. Any edit of
- * them changes it, so an attestation that carries it is void after the edit. Title and notes are free.
+ * What a tested formula consists of, as one short text: kind, method, lines, finish, jars and
+ * processing. Any edit of them changes it, so an attestation that carries it is void after the
+ * edit. Title and notes are free.
  */
 export function fingerprint(document: FormulaDocument): string {
-  const { kind, method, lines, finish, jars, processing = 'boiling-water', preSterilised = false } = document;
+  const {
+    kind,
+    method,
+    lines,
+    finish,
+    jars,
+    processing = 'boiling-water',
+    preSterilised = false,
+  } = document;
   const told = JSON.stringify([
-    kind, method, lines.map(({ ingredient, name, form, ripeness, amount, composition, overrides }) => [ingredient, name, form, ripeness, amount, composition, overrides]),
-    finish, jars.map(({ size, headspace }) => [size, headspace]), processing, preSterilised,
-  ]); // prettier-ignore
+    kind,
+    method,
+    lines.map(({ ingredient, name, form, ripeness, amount, composition, overrides }) => [
+      ingredient,
+      name,
+      form,
+      ripeness,
+      amount,
+      composition,
+      overrides,
+    ]),
+    finish,
+    jars.map(({ size, headspace }) => [size, headspace]),
+    processing,
+    preSterilised,
+  ]);
   // FNV-1a over both halves of the text: an honest slip is caught, it is no seal against forgery.
   let low = 0x811c9dc5;
   let high = 0x01000193;

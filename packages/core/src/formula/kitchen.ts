@@ -53,9 +53,13 @@ export interface Kitchen extends Place {
 /** A measured jar further than this from its name is another jar, share of its volume. */
 export const MEASURED_JAR_DOUBT = 0.2;
 
-export const isSameStove = (one: Stove, other: Stove): boolean => one.pan === other.pan && one.ring === other.ring; // prettier-ignore
+export const isSameStove = (one: Stove, other: Stove): boolean =>
+  one.pan === other.pan && one.ring === other.ring;
 
-/** The kitchen with the pan and ring a boil is on in place of the usual ones, as far as they are known, and what boils on them told. */
+/**
+ * The kitchen with the pan and ring a boil is on in place of the usual ones, as far as they are
+ * known, and what boils on them told.
+ */
 export function onStove(kitchen: Kitchen, stove: Stove): Kitchen {
   if (stove.pan === undefined && stove.ring === undefined) return kitchen;
   const found = kitchen.pans?.find(({ id }) => id === stove.pan);
@@ -64,10 +68,13 @@ export function onStove(kitchen: Kitchen, stove: Stove): Kitchen {
   const strongest_W = kitchen.pan?.heat_W;
   const heat_W = ring_W ?? strongest_W;
   // A pan's evaporation was measured on the ring it is used on, the strongest.
-  const weaker = ring_W !== undefined && strongest_W !== undefined ? Math.min(ring_W / strongest_W, 1) : 1;
+  const weaker =
+    ring_W !== undefined && strongest_W !== undefined ? Math.min(ring_W / strongest_W, 1) : 1;
   const pan: Pan = {
     ...own,
-    ...(own.evaporation_kgPerH !== undefined && { evaporation_kgPerH: own.evaporation_kgPerH * weaker }),
+    ...(own.evaporation_kgPerH !== undefined && {
+      evaporation_kgPerH: own.evaporation_kgPerH * weaker,
+    }),
     ...(heat_W !== undefined && { heat_W }),
   };
   const told = kitchen.learned?.stoves?.find((each) => isSameStove(each, stove))?.heat_W;
@@ -79,7 +86,12 @@ export function onStove(kitchen: Kitchen, stove: Stove): Kitchen {
 }
 
 /** The place alone. */
-export const placeIn = ({ altitude_m, pressure_kPa, boilingPoint_C, offset_K }: Kitchen): Place => ({
+export const placeIn = ({
+  altitude_m,
+  pressure_kPa,
+  boilingPoint_C,
+  offset_K,
+}: Kitchen): Place => ({
   ...(altitude_m !== undefined && { altitude_m }),
   ...(pressure_kPa !== undefined && { pressure_kPa }),
   ...(boilingPoint_C !== undefined && { boilingPoint_C }),

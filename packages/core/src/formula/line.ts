@@ -3,10 +3,13 @@ import { readName, type Form, type NameReading } from '../produce/index.js';
 import type { FormulaLine } from './document.js';
 
 /**
- * Turns one typed line, "2 1/2 cups blackcurrants", into a line of a document. What cannot be understood stays as
- * typed in the field it belongs to, where {@link readFormula} names it.
+ * Turns one typed line, "2 1/2 cups blackcurrants", into a line of a document. What cannot be
+ * understood stays as typed in the field it belongs to, where {@link readFormula} names it.
  */
-export function lineFromText(text: string, decimal: Decimal = '.'): FormulaLine & { amount: string } {
+export function lineFromText(
+  text: string,
+  decimal: Decimal = '.',
+): FormulaLine & { amount: string } {
   const reading = readAmount(text, decimal);
   if (!reading.ok) return { amount: '', ingredient: text.trim() };
   const typed = text.trim();
@@ -20,7 +23,8 @@ export function lineFromText(text: string, decimal: Decimal = '.'): FormulaLine 
           .trim();
   const named = readName(said);
   if (!named.ok) {
-    // "1.8 cupz sugar": a known name after one unknown word means that the word was meant as the unit.
+    // "1.8 cupz sugar": a known name after one unknown word means that the word was meant as the
+    // unit.
     const [word = '', ...rest] = said.split(/\s+/);
     const afterUnit =
       reading.amount.unit.kind === 'piece' && rest.length > 0 ? readName(rest.join(' ')) : named;

@@ -62,18 +62,27 @@ export function readFinish(reader: Reader, value: unknown, kind: Kind, method: M
       return {
         type,
         percent:
-          percent === undefined ? within(65, 0.015) : { low: percent - 1, mid: percent, high: percent + 1 },
+          percent === undefined
+            ? within(65, 0.015)
+            : { low: percent - 1, mid: percent, high: percent + 1 },
       };
     }
     case 'hard-boil': {
       const minutes = value.minutes ?? 1;
       if (typeof minutes === 'number' && minutes > 0 && minutes <= 30) return { type, minutes };
-      reader.problem('finish.minutes', `${quoted(minutes)}: write the minutes of hard boil, up to 30`);
+      reader.problem(
+        'finish.minutes',
+        `${quoted(minutes)}: write the minutes of hard boil, up to 30`,
+      );
       return { type, minutes: 1 };
     }
     case 'weight': {
       const amount = reader.amount('finish.mass', value.mass);
-      if (amount && amount.unit.kind === 'mass' && amount.value * amount.unit.si <= MOST_IN_A_LINE_KG * 2)
+      if (
+        amount &&
+        amount.unit.kind === 'mass' &&
+        amount.value * amount.unit.si <= MOST_IN_A_LINE_KG * 2
+      )
         return { type, mass_kg: within(amount.value * amount.unit.si, 0.01) };
       if (amount)
         reader.problem(
@@ -87,7 +96,8 @@ export function readFinish(reader: Reader, value: unknown, kind: Kind, method: M
       const percent = reader.percent('finish.percent', value.percent, 10, 80);
       return {
         type,
-        percent: percent === undefined ? undefined : { low: percent - 3, mid: percent, high: percent + 3 },
+        percent:
+          percent === undefined ? undefined : { low: percent - 3, mid: percent, high: percent + 3 },
       };
     }
     case 'curd': {
@@ -106,7 +116,8 @@ export function readFinish(reader: Reader, value: unknown, kind: Kind, method: M
               ok: false as const,
               message: `${quoted(value.temperature)}: write a temperature such as "170 F"`,
             };
-      if (read.ok && read.value >= 60 && read.value <= 95) return { type, temperature_C: read.value };
+      if (read.ok && read.value >= 60 && read.value <= 95)
+        return { type, temperature_C: read.value };
       reader.problem(
         'finish.temperature',
         read.ok
@@ -118,7 +129,10 @@ export function readFinish(reader: Reader, value: unknown, kind: Kind, method: M
   }
 }
 
-/** A rise over boiling water a finish may ask for, K: from hardly thicker than water to hard candy. Common practice. */
+/**
+ * A rise over boiling water a finish may ask for, K: from hardly thicker than water to hard candy.
+ * Common practice.
+ */
 export const RISE_LIMITS_K = { least: 0.5, most: 15 } as const;
 
 /** Where a curd is taken off: 170 F. Common practice; eggs are cooked by then. */
@@ -167,7 +181,10 @@ export function readJars(
   ];
   if (value === undefined) return fallback;
   if (!Array.isArray(value) || value.length > 20) {
-    reader.problem('jars', `${quoted(value)}: write a list of sizes, such as [{ "size": "half-pint" }]`);
+    reader.problem(
+      'jars',
+      `${quoted(value)}: write a list of sizes, such as [{ "size": "half-pint" }]`,
+    );
     return fallback;
   }
   const jars = value.map((entry: unknown, i) => {
@@ -190,20 +207,28 @@ export function readJars(
   return jars.length === 0 ? fallback : jars;
 }
 
-/** Headspace by kind: 1/2 in for curds and syrups, else 1/4 in. National Center for Home Food Preservation, from memory. */
+/**
+ * Headspace by kind: 1/2 in for curds and syrups, else 1/4 in. National Center for Home Food
+ * Preservation, from memory.
+ */
 export const usualHeadspace_mm = (kind: Kind): number =>
   kind === 'curd' || kind === 'syrup' ? HALF_INCH_MM : QUARTER_INCH_MM;
 
 function readHeadspace(reader: Reader, path: string, value: unknown, usual: number): number {
   if (value === undefined) return usual;
   const inches =
-    typeof value === 'string' ? /^\s*(?:(\d+)\/(\d+)|([\d.]+))\s*(?:in|inch|")\s*$/.exec(value) : null;
+    typeof value === 'string'
+      ? /^\s*(?:(\d+)\/(\d+)|([\d.]+))\s*(?:in|inch|")\s*$/.exec(value)
+      : null;
   const millimetres = typeof value === 'string' ? /^\s*([\d.]+)\s*mm\s*$/.exec(value) : null;
   const mm = inches
     ? (inches[3] === undefined ? Number(inches[1]) / Number(inches[2]) : Number(inches[3])) * 25.4
     : Number(millimetres?.[1] ?? NaN);
   if (mm >= 3 && mm <= 40) return mm;
-  reader.problem(path, `${quoted(value)}: write a headspace such as "1/4 in" or "6 mm", 3 to 40 mm`);
+  reader.problem(
+    path,
+    `${quoted(value)}: write a headspace such as "1/4 in" or "6 mm", 3 to 40 mm`,
+  );
   return usual;
 }
 
@@ -211,6 +236,9 @@ function readAvailable(reader: Reader, path: string, value: unknown): { availabl
   if (value === undefined) return {};
   if (typeof value === 'number' && Number.isInteger(value) && value >= 0 && value <= 10_000)
     return { available: value };
-  reader.problem(path, `${quoted(value)}: write how many jars of this size there are, a whole number`);
+  reader.problem(
+    path,
+    `${quoted(value)}: write how many jars of this size there are, a whole number`,
+  );
   return {};
 }

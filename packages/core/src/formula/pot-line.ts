@@ -39,7 +39,9 @@ export interface PotLine {
 /** An ingredient of the maker's own, not in the table. */
 export const OWN_INGREDIENT = 'own';
 
-/** More than a household puts in one pot, kg; a larger amount is taken for a slip. Common practice. */
+/**
+ * More than a household puts in one pot, kg; a larger amount is taken for a slip. Common practice.
+ */
 export const MOST_IN_A_LINE_KG = 100;
 
 /** One line of the document as what goes into the pot, or undefined with its problems noted. */
@@ -56,7 +58,9 @@ export function readLine(
   }
   const amount = reader.amount(`${path}.amount`, value.amount);
   const own = value.ingredient === undefined && value.name !== undefined;
-  const named = own ? readOwnIngredient(reader, path, value) : readKnownIngredient(reader, path, value);
+  const named = own
+    ? readOwnIngredient(reader, path, value)
+    : readKnownIngredient(reader, path, value);
   if (!amount || !named) return undefined;
   const { form } = named;
   const profile = pectins.find((each) => each.ingredient === named.ingredient.id);
@@ -83,7 +87,9 @@ export function readLine(
       : reader.oneOf(`${path}.ripeness`, value.ripeness, RIPENESS, 'ripe');
   const byTable = compositionOf(ingredient, form, ripeness);
   const goesIn =
-    value.goesIn === undefined ? undefined : reader.oneOf(`${path}.goesIn`, value.goesIn, STAGES, 'start');
+    value.goesIn === undefined
+      ? undefined
+      : reader.oneOf(`${path}.goesIn`, value.goesIn, STAGES, 'start');
   const also = readAlsoStated(reader, `${path}.alsoStated`, value.alsoStated, ingredient, form);
   return {
     index,
@@ -115,11 +121,19 @@ function readAlsoStated(
   return undefined;
 }
 
-/** Half the 5-95 % range a kitchen's instruments leave. Common practice: refractometer 0.5 Brix, meter 0.1, titration a tenth. */
+/**
+ * Half the 5-95 % range a kitchen's instruments leave. Common practice: refractometer 0.5 Brix,
+ * meter 0.1, titration a tenth.
+ */
 const MEASURED = { brix: 0.5, pH: 0.1, titration: 0.1, pectin: 0.3 } as const;
 
 /** The composition with what the maker measured in place of the table's values. */
-function withOverrides(reader: Reader, path: string, value: unknown, table: Composition): Composition {
+function withOverrides(
+  reader: Reader,
+  path: string,
+  value: unknown,
+  table: Composition,
+): Composition {
   if (value === undefined) return table;
   if (!isObject(value)) {
     reader.problem(path, `${quoted(value)}: write measured values, such as { "pH": 3.4 }`);
@@ -140,9 +154,11 @@ function withOverrides(reader: Reader, path: string, value: unknown, table: Comp
   }
   if (value.pectinPercent !== undefined) {
     const pectin = reader.percent(`${path}.pectinPercent`, value.pectinPercent, 0, 100);
-    if (pectin !== undefined) composition = { ...composition, pectin: within(pectin / 100, MEASURED.pectin) };
+    if (pectin !== undefined)
+      composition = { ...composition, pectin: within(pectin / 100, MEASURED.pectin) };
   }
-  const pH = value.pH === undefined ? undefined : reader.number(`${path}.pH`, value.pH, 1.5, 9, 'a pH');
+  const pH =
+    value.pH === undefined ? undefined : reader.number(`${path}.pH`, value.pH, 1.5, 9, 'a pH');
   const acid =
     value.titratableAcidityPercent === undefined
       ? undefined
@@ -173,7 +189,10 @@ function readKnownIngredient(
   value: Json,
 ): { ingredient: Ingredient; form: Form } | undefined {
   if (typeof value.ingredient !== 'string') {
-    reader.problem(`${path}.ingredient`, `${quoted(value.ingredient)}: write a fruit, sugar, acid or water`);
+    reader.problem(
+      `${path}.ingredient`,
+      `${quoted(value.ingredient)}: write a fruit, sugar, acid or water`,
+    );
     return undefined;
   }
   const reading = readName(value.ingredient.replaceAll('-', ' '));
@@ -201,14 +220,18 @@ function readOwnIngredient(
   const soluble = reader.percent(`${at}.solubleSolidsPercent`, given.solubleSolidsPercent, 0, 100);
   if (soluble === undefined) return undefined;
   const optional = (key: string, least: number, most: number, what: string): number | undefined =>
-    given[key] === undefined ? undefined : reader.number(`${at}.${key}`, given[key], least, most, what);
+    given[key] === undefined
+      ? undefined
+      : reader.number(`${at}.${key}`, given[key], least, most, what);
   const insoluble = optional('insolubleSolidsPercent', 0, 100 - soluble, 'a per cent') ?? 0;
   const density = optional('densityKgPerM3', 50, 2500, 'kilograms per cubic metre');
   const pH = optional('pH', 1.5, 9, 'a pH');
   const acid = optional('titratableAcidityPercent', 0, 100, 'a per cent');
   const pectin = optional('pectinPercent', 0, 100, 'a per cent') ?? 0;
   const main: MainAcid =
-    given.acid === undefined ? 'citric' : reader.oneOf(`${at}.acid`, given.acid, MAIN_ACIDS, 'citric');
+    given.acid === undefined
+      ? 'citric'
+      : reader.oneOf(`${at}.acid`, given.acid, MAIN_ACIDS, 'citric');
   const source = 'given in the document';
   const spread = (mid: number, share = 0.1): Sourced => ({
     low: mid * (1 - share),
@@ -219,16 +242,30 @@ function readOwnIngredient(
   return {
     form: 'whole',
     ingredient: {
-      id: OWN_INGREDIENT, name: [name, name], synonyms: [], category: 'extra', usualForm: 'whole', liquid: false, invertShare: 0.8,
-      solubleSolidsPercent: spread(soluble), insolubleSolidsPercent: spread(insoluble), sugarsPercent: spread(soluble * 0.8),
+      id: OWN_INGREDIENT,
+      name: [name, name],
+      synonyms: [],
+      category: 'extra',
+      usualForm: 'whole',
+      liquid: false,
+      invertShare: 0.8,
+      solubleSolidsPercent: spread(soluble),
+      insolubleSolidsPercent: spread(insoluble),
+      sugarsPercent: spread(soluble * 0.8),
       // Without a pH it may be anything a kitchen handles: keeping never goes by it in any case.
       acidity: {
-        pH: pH === undefined ? { low: 3, mid: 4.5, high: 7, source } : { low: pH - 0.2, mid: pH, high: pH + 0.2, source },
+        pH:
+          pH === undefined
+            ? { low: 3, mid: 4.5, high: 7, source }
+            : { low: pH - 0.2, mid: pH, high: pH + 0.2, source },
         titratablePercent: spread(acid ?? 0.2, 0.25),
         shares: { citric: 0, malic: 0, tartaric: 0, acetic: 0, [main]: 1 },
       },
-      pectinPercent: spread(pectin, 0.4), calcium_mg: 0, acidClass: 'low-acid', cautions: [],
+      pectinPercent: spread(pectin, 0.4),
+      calcium_mg: 0,
+      acidClass: 'low-acid',
+      cautions: [],
       gramsPerCup: density === undefined ? {} : { whole: (density * unitById('cup').si) / 1e6 },
     },
-  }; // prettier-ignore
+  };
 }

@@ -1,6 +1,13 @@
 import { isProduce } from '../produce/index.js';
 import type { Place } from '../water/index.js';
-import { KINDS, METHODS, METHODS_OF_KIND, type FormulaDocument, type Kind, type Method } from './document.js';
+import {
+  KINDS,
+  METHODS,
+  METHODS_OF_KIND,
+  type FormulaDocument,
+  type Kind,
+  type Method,
+} from './document.js';
 import { readFinish, readJars, readPlace, type Finish, type PotJar } from './pot-finish.js';
 import { OWN_INGREDIENT, readLine, type PotLine } from './pot-line.js';
 import { readClaims, type Claims } from './claims.js';
@@ -35,13 +42,17 @@ const MOST_LINES = 200;
  *
  * @param document anything, such as parsed JSON; never throws for what it holds
  * @param kitchen its pectins, measured jars and pan; its place when the document names none
- * @returns the understood part in SI units, and one problem for everything that was not, with its path
+ * @returns the understood part in SI units, and one problem for everything that was not, with its
+ * path
  */
 export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   const reader = new Reader();
   const doc: Json = isObject(document) ? document : {};
   if (!isObject(document))
-    reader.problem('', `${quoted(document)}: a formula is a JSON object with "kind", "method" and "lines"`);
+    reader.problem(
+      '',
+      `${quoted(document)}: a formula is a JSON object with "kind", "method" and "lines"`,
+    );
   else if (doc.format !== undefined && doc.format !== 'idle-kettle/formula')
     reader.problem('format', `${quoted(doc.format)}: write "idle-kettle/formula"`);
   if (doc.version !== undefined && doc.version !== 1)
@@ -49,7 +60,12 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   if (doc.decimal === ',') reader.decimal = ',';
 
   const kind = reader.oneOf('kind', doc.kind, KINDS, 'jam');
-  const method = reader.oneOf('method', doc.method, METHODS, METHODS_OF_KIND[kind][0] ?? 'long-boil');
+  const method = reader.oneOf(
+    'method',
+    doc.method,
+    METHODS,
+    METHODS_OF_KIND[kind][0] ?? 'long-boil',
+  );
   if (!METHODS_OF_KIND[kind].includes(method))
     reader.problem(
       'method',
@@ -58,7 +74,8 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   const given = Array.isArray(doc.lines) ? (doc.lines as unknown[]) : [];
   if (!Array.isArray(doc.lines))
     reader.problem('lines', `${quoted(doc.lines)}: write a list of { "ingredient", "amount" }`);
-  else if (given.length === 0) reader.problem('lines', 'nothing is in the pot; add a fruit and its amount');
+  else if (given.length === 0)
+    reader.problem('lines', 'nothing is in the pot; add a fruit and its amount');
   else if (given.length > MOST_LINES)
     reader.problem('lines', `${given.length} lines; at most ${MOST_LINES} are computed`);
   const lines = given
@@ -113,13 +130,17 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   };
 }
 
-/** What of a document was not understood, as the person wrote it: the lines with a problem, and what else is wrong. */
+/**
+ * What of a document was not understood, as the person wrote it: the lines with a problem, and what
+ * else is wrong.
+ */
 export function notUnderstoodIn(document: FormulaDocument, problems: readonly Problem[]): string[] {
   const told = problems.map(({ path, message }) => {
     const index = /^lines\[(\d+)\]/.exec(path)?.[1];
     const line = index === undefined ? undefined : document.lines[Number(index)];
     if (!line) return message;
-    const amount = typeof line.amount === 'string' ? line.amount : `${line.amount.value} ${line.amount.unit}`;
+    const amount =
+      typeof line.amount === 'string' ? line.amount : `${line.amount.value} ${line.amount.unit}`;
     return `${amount} ${line.ingredient ?? line.name ?? ''}`.trim() || message;
   });
   return [...new Set(told)];

@@ -30,7 +30,8 @@ export class Reader {
   }
 
   oneOf<T extends string>(path: string, value: unknown, allowed: readonly T[], fallback: T): T {
-    if (typeof value === 'string' && (allowed as readonly string[]).includes(value)) return value as T;
+    if (typeof value === 'string' && (allowed as readonly string[]).includes(value))
+      return value as T;
     const guess = typeof value === 'string' ? nearest(value, allowed)[0] : undefined;
     this.problem(
       path,
@@ -39,7 +40,13 @@ export class Reader {
     return fallback;
   }
 
-  number(path: string, value: unknown, least: number, most: number, what: string): number | undefined {
+  number(
+    path: string,
+    value: unknown,
+    least: number,
+    most: number,
+    what: string,
+  ): number | undefined {
     if (typeof value === 'number' && value >= least && value <= most) return value;
     this.problem(path, `${quoted(value)}: write ${what} from ${least} to ${most}`);
     return undefined;
@@ -61,7 +68,10 @@ export class Reader {
       return this.amount(path, `${number.toFixed(6)} ${typeof unit === 'string' ? unit : ''}`);
     }
     if (typeof value !== 'string') {
-      this.problem(path, `${quoted(value)}: write a number and a unit, such as "1.2 kg" or "2 1/2 cups"`);
+      this.problem(
+        path,
+        `${quoted(value)}: write a number and a unit, such as "1.2 kg" or "2 1/2 cups"`,
+      );
       return undefined;
     }
     const reading = parseAmount(value, this.decimal);

@@ -1,13 +1,26 @@
 import { FORMS, RIPENESS } from '../produce/index.js';
 import { JAR_SIZES } from '../jars/index.js';
-import { FINISHES, KINDS, MAIN_ACIDS, METHODS, METHODS_OF_KIND, PROCESSINGS, STAGES } from './document.js';
+import {
+  FINISHES,
+  KINDS,
+  MAIN_ACIDS,
+  METHODS,
+  METHODS_OF_KIND,
+  PROCESSINGS,
+  STAGES,
+} from './document.js';
 
 const percent = { type: 'number', minimum: 0, maximum: 100 } as const;
-const text = (maxLength: number, description: string) => ({ type: 'string', maxLength, description });
+const text = (maxLength: number, description: string) => ({
+  type: 'string',
+  maxLength,
+  description,
+});
 
 /**
- * JSON Schema (2020-12) of the formula document, made from the types' own tables. `docs/formula.schema.json` is its print;
- * a test keeps the two the same. Ingredients are not listed: spellings and synonyms are read too, see `readFormula`.
+ * JSON Schema (2020-12) of the formula document, made from the types' own tables.
+ * `docs/formula.schema.json` is its print; a test keeps the two the same. Ingredients are not
+ * listed: spellings and synonyms are read too, see `readFormula`.
  */
 export function formulaSchema(): Record<string, unknown> {
   return {
@@ -110,14 +123,20 @@ export function formulaSchema(): Record<string, unknown> {
           form: { enum: [...FORMS] },
           ripeness: { enum: [...RIPENESS] },
           variety: text(60, 'of the fruit, in your words'),
-          goesIn: { enum: [...STAGES], description: 'when it goes in, where that is not the usual time' },
+          goesIn: {
+            enum: [...STAGES],
+            description: 'when it goes in, where that is not the usual time',
+          },
           amount: {
             oneOf: [
               text(80, 'a number and a unit: "2 1/2 cups", "1.2 kg", "about 11 medium"'),
               {
                 type: 'object',
                 required: ['value', 'unit'],
-                properties: { value: { type: 'number', exclusiveMinimum: 0 }, unit: { type: 'string' } },
+                properties: {
+                  value: { type: 'number', exclusiveMinimum: 0 },
+                  unit: { type: 'string' },
+                },
               },
             ],
           },

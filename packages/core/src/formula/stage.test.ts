@@ -21,17 +21,34 @@ test.each([
 });
 
 test('sugar goes into juice at once', () => {
-  expect(usualStage('jelly', 'long-boil', { id: 'white-sugar', category: 'sweetener' }, false)).toBe('start');
+  expect(
+    usualStage('jelly', 'long-boil', { id: 'white-sugar', category: 'sweetener' }, false),
+  ).toBe('start');
 });
 
 describe('an order that mixes the schools is explained', () => {
-  const codes = (lines: Lines, rest: Partial<FormulaDocument>, goesIn: Record<string, Stage>): string[] => {
+  const codes = (
+    lines: Lines,
+    rest: Partial<FormulaDocument>,
+    goesIn: Record<string, Stage>,
+  ): string[] => {
     const document = documentOf(lines, rest);
-    const moved = document.lines.map((line) => ({ ...line, ...(goesIn[line.ingredient ?? ''] && { goesIn: goesIn[line.ingredient ?? ''] }) })); // prettier-ignore
-    return balance(pot({ ...document, lines: moved }))?.warnings.map(({ code }) => code) ?? []; // prettier-ignore
+    const moved = document.lines.map((line) => ({
+      ...line,
+      ...(goesIn[line.ingredient ?? ''] && { goesIn: goesIn[line.ingredient ?? ''] }),
+    }));
+    return balance(pot({ ...document, lines: moved }))?.warnings.map(({ code }) => code) ?? [];
   };
-  const BOXED: Lines = [['1.1 kg', 'sour-cherry', 'crushed'], ['1 box', 'pectin-powder'], ['1.25 kg', 'white-sugar']]; // prettier-ignore
-  const POUCHED: Lines = [['1 kg', 'pear', 'crushed'], ['1.35 kg', 'white-sugar'], ['1 pouch', 'pectin-liquid']]; // prettier-ignore
+  const BOXED: Lines = [
+    ['1.1 kg', 'sour-cherry', 'crushed'],
+    ['1 box', 'pectin-powder'],
+    ['1.25 kg', 'white-sugar'],
+  ];
+  const POUCHED: Lines = [
+    ['1 kg', 'pear', 'crushed'],
+    ['1.35 kg', 'white-sugar'],
+    ['1 pouch', 'pectin-liquid'],
+  ];
   test('sugar before powdered pectin', () => {
     expect(codes(BOXED, POWDER, {})).not.toContain('sugar-before-pectin');
     expect(codes(BOXED, POWDER, { 'white-sugar': 'start' })).toContain('sugar-before-pectin');
@@ -39,10 +56,15 @@ describe('an order that mixes the schools is explained', () => {
   });
   test('liquid pectin with the fruit', () => {
     expect(codes(POUCHED, LIQUID, { 'pectin-liquid': 'start' })).toContain('liquid-pectin-first');
-    expect(codes(POUCHED, LIQUID, { 'pectin-liquid': 'off-heat' })).not.toContain('liquid-pectin-first');
+    expect(codes(POUCHED, LIQUID, { 'pectin-liquid': 'off-heat' })).not.toContain(
+      'liquid-pectin-first',
+    );
   });
   test('sugar on hard skins', () => {
-    const lines: Lines = [['1 kg', 'damson'], ['900 g', 'white-sugar']]; // prettier-ignore
+    const lines: Lines = [
+      ['1 kg', 'damson'],
+      ['900 g', 'white-sugar'],
+    ];
     expect(codes(lines, {}, { 'white-sugar': 'start' })).toContain('sugar-before-soft');
   });
 });

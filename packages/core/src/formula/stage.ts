@@ -6,8 +6,9 @@ const SOFT_FORMS: ReadonlySet<Form> = new Set(['juice', 'puree']);
 const LATE: ReadonlySet<string> = new Set(['vanilla', 'essential-oil', 'liqueur', 'nuts']);
 
 /**
- * When an ingredient goes in, by the way to a set: powdered pectin before the sugar, liquid pectin after it, calcium pectin in
- * the sweetener at the boil; in a long boil sugar waits until skins are soft, since it toughens them. Common practice.
+ * When an ingredient goes in, by the way to a set: powdered pectin before the sugar, liquid pectin
+ * after it, calcium pectin in the sweetener at the boil; in a long boil sugar waits until skins are
+ * soft, since it toughens them. Common practice.
  *
  * @param softening whether the pot holds fruit whose skin or flesh has to soften first
  */

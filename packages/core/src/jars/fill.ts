@@ -9,8 +9,8 @@ export interface JarChoice {
 }
 
 /**
- * Puts a volume into jars in the order given: each size takes what it can before the next begins, and the last takes
- * the rest even beyond what is available, so that a shortage shows.
+ * Puts a volume into jars in the order given: each size takes what it can before the next begins,
+ * and the last takes the rest even beyond what is available, so that a shortage shows.
  *
  * @returns fractional jars per choice
  */
@@ -27,7 +27,10 @@ export function fillInOrder(
   });
 }
 
-/** Clean hot jars to have at hand: the high end of the range rounded up, and one spare. Common practice. */
+/**
+ * Clean hot jars to have at hand: the high end of the range rounded up, and one spare. Common
+ * practice.
+ */
 export function jarsToHaveHot(counts: readonly Range[]): number {
   const high = counts.reduce((sum, count) => sum + count.high, 0);
   return high < 0.05 ? 0 : Math.ceil(high) + 1;

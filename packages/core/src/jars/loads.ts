@@ -20,10 +20,13 @@ export interface CannerLoads {
 }
 
 /**
- * Loads of one canner for jars of several sizes: each takes its share of the room. Undefined where it is not said how many of a size
- * fit, or there are no jars.
+ * Loads of one canner for jars of several sizes: each takes its share of the room. Undefined where
+ * it is not said how many of a size fit, or there are no jars.
  */
-export function cannerLoads(canner: CannerSpace, jars: readonly SizeCount[]): CannerLoads | undefined {
+export function cannerLoads(
+  canner: CannerSpace,
+  jars: readonly SizeCount[],
+): CannerLoads | undefined {
   let room = 0;
   let all = 0;
   for (const { size, count } of jars) {

@@ -6,14 +6,18 @@ export interface JarSize {
   readonly name: readonly [string, string];
   /** Millilitres filled to 1/4 in (6.35 mm) below the rim; what a canning jar is named after. */
   readonly volumeToQuarterInch_ml: number;
-  /** The same as its owner measured it; the process goes by the name on the jar or by this, whichever is larger. */
+  /**
+   * The same as its owner measured it; the process goes by the name on the jar or by this,
+   * whichever is larger.
+   */
   readonly measured_ml?: number;
   readonly mouth: Mouth;
   readonly source: string;
 }
 
 const NAMED = 'nominal capacity is the fill to 1/4 in; common practice';
-const BY_WEIGHT = 'jars sold by jam weight, brimful capacity less 6 mm; common practice, from memory';
+const BY_WEIGHT =
+  'jars sold by jam weight, brimful capacity less 6 mm; common practice, from memory';
 
 /** Inside diameter of the mouth, mm. Common practice, measured on ordinary jars. */
 const MOUTH_MM: Readonly<Record<Mouth, number>> = { regular: 60, wide: 76, twist: 56 };
@@ -21,7 +25,13 @@ const MOUTH_MM: Readonly<Record<Mouth, number>> = { regular: 60, wide: 76, twist
 /** A US half-pint, ml: half of 473.2. NIST Handbook 44. */
 export const HALF_PINT_ML = 236.6;
 
-const named = (id: string, one: string, many: string, ml: number, mouth: Mouth = 'regular'): JarSize => ({
+const named = (
+  id: string,
+  one: string,
+  many: string,
+  ml: number,
+  mouth: Mouth = 'regular',
+): JarSize => ({
   id,
   name: [one, many],
   volumeToQuarterInch_ml: ml,
@@ -29,7 +39,10 @@ const named = (id: string, one: string, many: string, ml: number, mouth: Mouth =
   source: NAMED,
 });
 
-/** Millilitres between two headspaces in a mouth of this width. @param difference_mm may be negative */
+/**
+ * Millilitres between two headspaces in a mouth of this width.
+ * @param difference_mm may be negative
+ */
 const mouthVolume_ml = (mouth: Mouth, difference_mm: number): number =>
   (Math.PI / 4) * MOUTH_MM[mouth] ** 2 * difference_mm * 1e-3;
 
@@ -63,7 +76,10 @@ export const JAR_SIZES: readonly JarSize[] = [
 /** The jar with this id, or undefined. */
 export const findJar = (id: string): JarSize | undefined => JAR_SIZES.find((jar) => jar.id === id);
 
-/** 1/4 in, the headspace of jams, jellies, marmalades and butters, mm. National Center for Home Food Preservation, from memory. */
+/**
+ * 1/4 in, the headspace of jams, jellies, marmalades and butters, mm. National Center for Home Food
+ * Preservation, from memory.
+ */
 export const QUARTER_INCH_MM = 6.35;
 
 /** 1/2 in, the headspace of curds, fruit in syrup and relishes, mm. Same source. */

@@ -16,7 +16,8 @@ export interface JarStock {
 }
 
 /**
- * Jars instead, where a size runs out: the ones nearest in size that are in stock, until the volume is put up.
+ * Jars instead, where a size runs out: the ones nearest in size that are in stock, until the volume
+ * is put up.
  *
  * @param volume_ml what is still to be filled
  * @returns whole jars, and what they leave over; nothing where no other jar is in stock
@@ -32,7 +33,9 @@ export function jarsInstead(
     .filter((each) => each.size !== size && (each.count === undefined || each.count > 0))
     .flatMap(({ size: id, count, measured_ml }) => {
       const jar = jarOf(id, measured_ml);
-      return jar ? [{ id, count: count ?? Infinity, fill_ml: fillVolume_ml(jar, headspace_mm) }] : [];
+      return jar
+        ? [{ id, count: count ?? Infinity, fill_ml: fillVolume_ml(jar, headspace_mm) }]
+        : [];
     })
     .sort((a, b) => Math.abs(a.fill_ml - wanted) - Math.abs(b.fill_ml - wanted));
   let left_ml = volume_ml;
@@ -50,11 +53,16 @@ export function jarsInstead(
 const NEARLY = 0.04;
 
 /**
- * The largest jar that a remainder fills to its headspace, so that it can be processed as a full one.
+ * The largest jar that a remainder fills to its headspace, so that it can be processed as a full
+ * one.
  *
  * @param part how full the part jar is, 0 to 1
  */
-export function smallerJarFor(size: string, part: number, headspace_mm: number): JarSize | undefined {
+export function smallerJarFor(
+  size: string,
+  part: number,
+  headspace_mm: number,
+): JarSize | undefined {
   const jar = findJar(size);
   if (!jar) return undefined;
   const left_ml = part * fillVolume_ml(jar, headspace_mm);

@@ -11,7 +11,10 @@ import {
 } from '../balance/index.js';
 import type { PotFormula, PotLine } from '../formula/index.js';
 
-/** Weakest acid that may be in the bottle, as citric acid, per cent: 4 % acetic for vinegar, 4.5 % for bottled lemon or lime. */
+/**
+ * Weakest acid that may be in the bottle, as citric acid, per cent: 4 % acetic for vinegar, 4.5 %
+ * for bottled lemon or lime.
+ */
 const WEAKEST: Readonly<Record<string, number>> = {
   'lemon-juice-bottled': 4.5,
   'lime-juice-bottled': 4.5,
@@ -27,16 +30,19 @@ function gatePoint(line: PotLine): LinePoint {
   if (line.composition === line.byTable) return byTable;
   const measured = linePoint(line);
   const alone = (point: LinePoint): number =>
-    pHOfContents(contentsAt(point, { ...middleOf(point), mass: 1, ripeness: point.inputs.ripeness.low }), 1);
+    pHOfContents(
+      contentsAt(point, { ...middleOf(point), mass: 1, ripeness: point.inputs.ripeness.low }),
+      1,
+    );
   return alone(measured) > alone(byTable) ? measured : byTable;
 }
 
 /**
- * The highest pH a pot may have: the upper end of the 90 % range after all additions, from the table's own ranges, with
- * bottled juice and vinegar at the weakest their labels allow.
+ * The highest pH a pot may have: the upper end of the 90 % range after all additions, from the
+ * table's own ranges, with bottled juice and vinegar at the weakest their labels allow.
  *
- * What the maker measured or wrote for an ingredient counts only where it is worse. A pot boiled down less is a little
- * less acid, so it is taken as it goes in.
+ * What the maker measured or wrote for an ingredient counts only where it is worse. A pot boiled
+ * down less is a little less acid, so it is taken as it goes in.
  *
  * @param extra further lines to count in, for a remedy
  */

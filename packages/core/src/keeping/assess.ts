@@ -23,15 +23,20 @@ export interface Keeping {
   readonly storage: Storage;
 }
 
-/** Hot-filled jars ask for this much soluble solids at least, per cent. Long custom in Britain and Europe. */
+/**
+ * Hot-filled jars ask for this much soluble solids at least, per cent. Long custom in Britain and
+ * Europe.
+ */
 const HOT_FILL_SOLIDS = 60;
 
 /**
- * Whether a batch keeps, by the rules in their order. Of rules 1 to 3 the first that applies decides; otherwise 4 to 7 all
- * apply and the strictest wins. The model's own estimate can refuse; it never grants what a rule withholds.
+ * Whether a batch keeps, by the rules in their order. Of rules 1 to 3 the first that applies
+ * decides; otherwise 4 to 7 all apply and the strictest wins. The model's own estimate can refuse;
+ * it never grants what a rule withholds.
  *
  * @param made the balance of the same formula, if the caller has it
- * @returns the verdict with its reasons, and the process from the published tables at the stated altitude
+ * @returns the verdict with its reasons, and the process from the published tables at the stated
+ * altitude
  */
 export function assessKeeping(
   formula: PotFormula,
@@ -65,7 +70,10 @@ export function assessKeeping(
   if (verdict === 'shelf') {
     const { processing, processMinutes } = formula.claims;
     if (!row || 'none' in row) {
-      strict('fridge', reason('no-row', row ? row.none : 'no table has a time for this; no row, no shelf'));
+      strict(
+        'fridge',
+        reason('no-row', row ? row.none : 'no table has a time for this; no row, no shelf'),
+      );
     } else {
       safestProcess = processOf(formula, row.row, PROCESS_BANDS[3], 'the longest band');
       if (processing === 'hot-fill')
@@ -78,11 +86,17 @@ export function assessKeeping(
           ),
         );
       else if (processing === 'none')
-        strict('fridge', reason('no-process', 'jars that are not processed are kept in the fridge'));
+        strict(
+          'fridge',
+          reason('no-process', 'jars that are not processed are kept in the fridge'),
+        );
       else if (processing === 'steam' && !row.row.steam)
         strict(
           'fridge',
-          reason('no-steam', `${row.row.name} has no time in an atmospheric steam canner; use boiling water`),
+          reason(
+            'no-steam',
+            `${row.row.name} has no time in an atmospheric steam canner; use boiling water`,
+          ),
         );
       else if (!band)
         strict(
@@ -118,7 +132,10 @@ export function assessKeeping(
   }
   if (formula.claims.testedSourceVoid !== undefined)
     reasons.push(
-      reason('attestation-void', `the tested source does not count: ${formula.claims.testedSourceVoid}`),
+      reason(
+        'attestation-void',
+        `the tested source does not count: ${formula.claims.testedSourceVoid}`,
+      ),
     );
   return {
     verdict,
@@ -127,12 +144,17 @@ export function assessKeeping(
     limitPH: asked.limitPH,
     process: verdict === 'shelf' ? process : null,
     safestProcess:
-      verdict === 'shelf' || reasons.some(({ code }) => code === 'altitude-needed') ? safestProcess : null,
+      verdict === 'shelf' || reasons.some(({ code }) => code === 'altitude-needed')
+        ? safestProcess
+        : null,
     storage: storageOf(formula.kind, verdict, solids),
   };
 }
 
-/** Soluble solids a keeping rule may count on, per cent: the low end, and never more for what the maker wrote. */
+/**
+ * Soluble solids a keeping rule may count on, per cent: the low end, and never more for what the
+ * maker wrote.
+ */
 function lowSolids(formula: PotFormula, made: Balance | null): number {
   const written = made?.finish.solubleSolidsPercent.low ?? 0;
   if (formula.lines.every((line) => line.composition === line.byTable)) return written;

@@ -11,8 +11,8 @@ export const PROCESS_BANDS = [
 export type ProcessBand = (typeof PROCESS_BANDS)[number];
 
 /**
- * The band of the process tables for a stated altitude. Nothing else may choose the band: a thermometer 1 C high or
- * a pressure reduced to sea level would take a band off.
+ * The band of the process tables for a stated altitude. Nothing else may choose the band: a
+ * thermometer 1 C high or a pressure reduced to sea level would take a band off.
  *
  * @param altitude_m metres as stated by the maker, or undefined
  * @returns the band, or null when no altitude is stated

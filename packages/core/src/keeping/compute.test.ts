@@ -4,7 +4,10 @@ import { documentOf } from '../testing/formula.js';
 import { assessKeeping, computeFormula } from './index.js';
 
 const UP = { altitude_m: 1180 };
-const DAMSON = documentOf([['2.4 kg', 'damson'], ['2.2 kg', 'white-sugar']]); // prettier-ignore
+const DAMSON = documentOf([
+  ['2.4 kg', 'damson'],
+  ['2.2 kg', 'white-sugar'],
+]);
 
 test('what is computed together is what is computed apart', () => {
   const { formula, problems, balance: made, keeping } = computeFormula(DAMSON, UP);
@@ -15,16 +18,28 @@ test('what is computed together is what is computed apart', () => {
 });
 
 test.each([
-  ['an ingredient', { lines: [...DAMSON.lines, { amount: '1 kg', ingredient: 'moonberry' }] }, '“1 kg moonberry”'],
-  ['an amount', { lines: [...DAMSON.lines, { amount: 'lots', ingredient: 'plum' }] }, '“lots plum”'],
+  [
+    'an ingredient',
+    { lines: [...DAMSON.lines, { amount: '1 kg', ingredient: 'moonberry' }] },
+    '“1 kg moonberry”',
+  ],
+  [
+    'an amount',
+    { lines: [...DAMSON.lines, { amount: 'lots', ingredient: 'plum' }] },
+    '“lots plum”',
+  ],
   ['a finish', { finish: { type: 'weight', mass: 'a lot' } }, 'finish'],
 ])('%s that is not understood: the rest is computed, but no shelf', (_, change, named) => {
-  const { problems, balance: made, keeping } = computeFormula({ ...DAMSON, ...change } as typeof DAMSON, UP);
+  const {
+    problems,
+    balance: made,
+    keeping,
+  } = computeFormula({ ...DAMSON, ...change } as typeof DAMSON, UP);
   expect(problems).toHaveLength(1);
   expect(made?.massIn_kg.mid).toBeCloseTo(4.6, 6);
   expect(keeping).toMatchObject({ verdict: 'fridge', process: null });
   expect(`${keeping.reasons[0]?.text ?? ''} ${problems[0]?.path ?? ''}`).toContain(named);
-}); // prettier-ignore
+});
 
 test('nothing in the pot: no balance, no shelf, no exception', () => {
   const { balance: made, keeping } = computeFormula({ ...DAMSON, lines: [] }, UP);

@@ -1,8 +1,9 @@
 import type { PotFormula } from '../formula/index.js';
 
 /**
- * The one published curd for the shelf, kilograms to one cup (0.244 kg) of bottled lemon or lime juice: 2 1/2 cups superfine
- * sugar, 3/4 cup butter, 7 yolks, 4 eggs; up to 1/2 cup zest. National Center for Home Food Preservation, from memory.
+ * The one published curd for the shelf, kilograms to one cup (0.244 kg) of bottled lemon or lime
+ * juice: 2 1/2 cups superfine sugar, 3/4 cup butter, 7 yolks, 4 eggs; up to 1/2 cup zest. National
+ * Center for Home Food Preservation, from memory.
  */
 const PATTERN = { sugar: 0.5125, butter: 0.17, 'egg-yolk': 0.119, egg: 0.2, zest: 0.048 } as const;
 const JUICE_KG = 0.244;
@@ -15,7 +16,8 @@ export function curdDepartures(formula: PotFormula): string[] {
   const departures: string[] = [];
   for (const { ingredient, mass_kg, composition, byTable } of formula.lines) {
     const { id } = ingredient;
-    if (composition !== byTable) departures.push(`${ingredient.name[1]} with measured values of its own`);
+    if (composition !== byTable)
+      departures.push(`${ingredient.name[1]} with measured values of its own`);
     if (id === 'lemon-juice-bottled' || id === 'lime-juice-bottled') mass.juice += mass_kg.mid;
     else if (id === 'white-sugar' || id === 'caster-sugar') mass.sugar += mass_kg.mid;
     else if (id === 'butter' || id === 'egg-yolk' || id === 'egg') mass[id] += mass_kg.mid;
@@ -32,7 +34,8 @@ export function curdDepartures(formula: PotFormula): string[] {
         `it takes ${Math.round(PATTERN[key] * scale * 1000)} g of ${key === 'egg-yolk' ? 'egg yolk' : key} to this much juice, not ${Math.round(mass[key] * 1000)} g`,
       );
   }
-  if (mass.zest > PATTERN.zest * scale * (1 + SAME)) departures.push('more zest than the pattern has');
+  if (mass.zest > PATTERN.zest * scale * (1 + SAME))
+    departures.push('more zest than the pattern has');
   if (formula.finish.type !== 'curd' || formula.finish.temperature_C < 76.5)
     departures.push('it is cooked to 170 F (77 C)');
   return departures;

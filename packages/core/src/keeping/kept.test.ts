@@ -1,4 +1,13 @@
-import { canGo, KEPT_IN, keptAsMade, keptIn, lastDay, PART_JAR, withOpenLids, type KeptIn } from './index.js';
+import {
+  canGo,
+  KEPT_IN,
+  keptAsMade,
+  keptIn,
+  lastDay,
+  PART_JAR,
+  withOpenLids,
+  type KeptIn,
+} from './index.js';
 
 const SHELF = keptAsMade('shelf', 'acid and sweet enough', 12);
 const FRIDGE = keptAsMade('fridge', 'not processed', 1);
@@ -47,13 +56,24 @@ test('nothing is kept that is not to be kept, and nothing gets to the shelf by b
 test('what was opened stays opened or is frozen; shelf jars go anywhere', () => {
   for (const place of [null, ...KEPT_IN]) expect(canGo(null, place)).toBe(true);
   expect(KEPT_IN.filter((place) => canGo('opened', place))).toEqual(['freezer', 'opened']);
-  expect(KEPT_IN.filter((place) => canGo('fridge', place))).toEqual(['fridge', 'freezer', 'opened']);
-  expect(KEPT_IN.filter((place) => canGo('freezer', place))).toEqual(['fridge', 'freezer', 'opened']);
+  expect(KEPT_IN.filter((place) => canGo('fridge', place))).toEqual([
+    'fridge',
+    'freezer',
+    'opened',
+  ]);
+  expect(KEPT_IN.filter((place) => canGo('freezer', place))).toEqual([
+    'fridge',
+    'freezer',
+    'opened',
+  ]);
 });
 
 test('open lids take shelf jars off the shelf, and make nothing kinder', () => {
   expect(withOpenLids(SHELF, 0)).toBe(SHELF);
-  expect(withOpenLids(SHELF, 1)).toMatchObject({ verdict: 'fridge', reason: expect.stringMatching(/^one of them has not sealed/) as string }); // prettier-ignore
+  expect(withOpenLids(SHELF, 1)).toMatchObject({
+    verdict: 'fridge',
+    reason: expect.stringMatching(/^one of them has not sealed/) as string,
+  });
   expect(withOpenLids(SHELF, 3).reason).toMatch(/^3 of them have not sealed/);
   for (const kept of [FRIDGE, STOP]) expect(withOpenLids(kept, 2)).toBe(kept);
 });

@@ -1,10 +1,15 @@
 import type { KeepingVerdict } from './verdict.js';
 
-/** Where jars are kept instead of where their batch would have them: a jar that was opened is in the fridge too. */
+/**
+ * Where jars are kept instead of where their batch would have them: a jar that was opened is in the
+ * fridge too.
+ */
 export const KEPT_IN = ['fridge', 'freezer', 'opened'] as const;
 export type KeptIn = (typeof KEPT_IN)[number];
 
-/** Whole months at their best, from the day they were made or the day they were put where they are. */
+/**
+ * Whole months at their best, from the day they were made or the day they were put where they are.
+ */
 export interface Span {
   readonly from: 'made' | 'moved';
   readonly months: number;
@@ -19,7 +24,10 @@ export interface Kept {
   readonly spans: readonly Span[];
 }
 
-/** Four weeks in the fridge and a year in the freezer. Common practice, as the guides have it; months. */
+/**
+ * Four weeks in the fridge and a year in the freezer. Common practice, as the guides have it;
+ * months.
+ */
 const FRIDGE_MONTHS = 1;
 const FREEZER_MONTHS = 12;
 
@@ -29,7 +37,10 @@ const WORDS: Readonly<Record<KeptIn, string>> = {
   opened: 'opened: in the fridge, and eaten first',
 };
 
-/** Jars where their batch would have them. @param months whole months at their best; 0 where they are not kept */
+/**
+ * Jars where their batch would have them.
+ * @param months whole months at their best; 0 where they are not kept
+ */
 export const keptAsMade = (verdict: KeepingVerdict, reason: string, months: number): Kept => ({
   verdict,
   reason,
@@ -44,27 +55,42 @@ export const PART_JAR = keptAsMade(
 );
 
 /**
- * How jars keep that were moved into the cold, or opened. What is not to be kept stays so wherever it stands; the cold never makes
- * shelf jars of anything, and only frost gives a jar more time than it had.
+ * How jars keep that were moved into the cold, or opened. What is not to be kept stays so wherever
+ * it stands; the cold never makes shelf jars of anything, and only frost gives a jar more time than
+ * it had.
  *
  * @param made how they would keep where their batch would have them
  */
 export function keptIn(made: Kept, place: KeptIn | null): Kept {
   if (place === null || made.verdict === 'stop') return made;
   return place === 'freezer'
-    ? { verdict: 'freezer', reason: WORDS.freezer, spans: [{ from: 'moved', months: FREEZER_MONTHS }] }
-    : { verdict: 'fridge', reason: WORDS[place], spans: [...made.spans, { from: 'moved', months: FRIDGE_MONTHS }] }; // prettier-ignore
+    ? {
+        verdict: 'freezer',
+        reason: WORDS.freezer,
+        spans: [{ from: 'moved', months: FREEZER_MONTHS }],
+      }
+    : {
+        verdict: 'fridge',
+        reason: WORDS[place],
+        spans: [...made.spans, { from: 'moved', months: FRIDGE_MONTHS }],
+      };
 }
 
-/** Jars among which so many have not sealed: none of them is a shelf jar until those are seen to. */
+/**
+ * Jars among which so many have not sealed: none of them is a shelf jar until those are seen to.
+ */
 export const withOpenLids = (kept: Kept, open: number): Kept =>
   open === 0 || kept.verdict !== 'shelf'
     ? kept
-    : keptAsMade('fridge', `${open === 1 ? 'one of them has' : `${open} of them have`} not sealed: see to it at the Jar station`, FRIDGE_MONTHS); // prettier-ignore
+    : keptAsMade(
+        'fridge',
+        `${open === 1 ? 'one of them has' : `${open} of them have`} not sealed: see to it at the Jar station`,
+        FRIDGE_MONTHS,
+      );
 
 /**
- * Whether jars that are kept in one way can be kept in another from now on: nothing comes back to the shelf from the cold, and what
- * was opened stays opened unless it is frozen.
+ * Whether jars that are kept in one way can be kept in another from now on: nothing comes back to
+ * the shelf from the cold, and what was opened stays opened unless it is frozen.
  *
  * @param from where they are; null for where their batch would have them
  */
@@ -86,6 +112,8 @@ export function lastDay(
   moved: string | null,
   addMonths: (day: string, months: number) => string,
 ): string | null {
-  const ends = spans.map(({ from, months }) => addMonths((from === 'moved' ? moved : null) ?? made, months));
+  const ends = spans.map(({ from, months }) =>
+    addMonths((from === 'moved' ? moved : null) ?? made, months),
+  );
   return ends.sort()[0] ?? null;
 }

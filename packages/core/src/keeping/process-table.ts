@@ -45,21 +45,48 @@ const row = (
 
 /** The rows, each named as in its table. */
 export const PROCESS_ROWS = {
-  jamSterile: row('jam-jelly-pre-sterilised', 'jam, jelly, marmalade; pre-sterilised jars', PINT_ML, [5, 10, 10, 15], { preSterilised: true }),
-  jam: row('jam-jelly', 'jam, jelly, marmalade; jars not pre-sterilised', PINT_ML, [10, 15, 15, 20]),
-  butterSterile: row('fruit-butter-pre-sterilised', 'fruit butter; pre-sterilised jars', PINT_ML, [5, 10, 10, 15], { preSterilised: true }),
+  jamSterile: row(
+    'jam-jelly-pre-sterilised',
+    'jam, jelly, marmalade; pre-sterilised jars',
+    PINT_ML,
+    [5, 10, 10, 15],
+    { preSterilised: true },
+  ),
+  jam: row(
+    'jam-jelly',
+    'jam, jelly, marmalade; jars not pre-sterilised',
+    PINT_ML,
+    [10, 15, 15, 20],
+  ),
+  butterSterile: row(
+    'fruit-butter-pre-sterilised',
+    'fruit butter; pre-sterilised jars',
+    PINT_ML,
+    [5, 10, 10, 15],
+    { preSterilised: true },
+  ),
   butter: row('fruit-butter', 'fruit butter; jars not pre-sterilised', PINT_ML, [10, 15, 15, 20]),
   butterQuart: row('fruit-butter-quart', 'fruit butter; quart jars', QUART_ML, [10, 15, 15, 20]),
-  syrup: row('fruit-syrup', 'fruit syrup', PINT_ML, [10, 15, 15, 20], { headspace_mm: HALF_INCH_MM }),
+  syrup: row('fruit-syrup', 'fruit syrup', PINT_ML, [10, 15, 15, 20], {
+    headspace_mm: HALF_INCH_MM,
+  }),
   cranberry: row('cranberry-sauce', 'cranberry sauce, jellied or whole', PINT_ML, [15, 20, 20, 25]),
-  curd: row('lemon-curd', 'lemon curd', HALF_PINT_ML, [15, 20, 20, 25], { headspace_mm: HALF_INCH_MM, steam: false }),
-  appleSauce: row('apple-sauce', 'apple sauce, hot', PINT_ML, [15, 20, 20, 25], { headspace_mm: HALF_INCH_MM }),
-} as const; // prettier-ignore
+  curd: row('lemon-curd', 'lemon curd', HALF_PINT_ML, [15, 20, 20, 25], {
+    headspace_mm: HALF_INCH_MM,
+    steam: false,
+  }),
+  appleSauce: row('apple-sauce', 'apple sauce, hot', PINT_ML, [15, 20, 20, 25], {
+    headspace_mm: HALF_INCH_MM,
+  }),
+} as const;
 
 /** Minutes of a row in a band. */
 export const minutesIn = (process: ProcessRow, band: ProcessBand): number =>
   process.minutes[PROCESS_BANDS.findIndex(({ id }) => id === band.id)] ?? process.minutes[3];
 
-/** Minutes to boil jars sterile: 10, and 1 more for every 1,000 ft. Same guide, from memory. @param altitude_m as stated */
+/**
+ * Minutes to boil jars sterile: 10, and 1 more for every 1,000 ft. Same guide, from memory.
+ * @param altitude_m as stated
+ */
 export const sterilisingMinutes = (altitude_m: number): number =>
   10 + Math.ceil(Math.max(altitude_m, 0) / 304.8);

@@ -5,15 +5,39 @@ import type { FormulaDocument } from '../formula/index.js';
 import { minutesIn, PROCESS_BANDS, PROCESS_ROWS, sterilisingMinutes } from './index.js';
 
 describe('the process tables', () => {
-  // USDA Complete Guide to Home Canning and the National Center for Home Food Preservation (from memory): minutes by band.
+  // USDA Complete Guide to Home Canning and the National Center for Home Food Preservation (from
+  // memory): minutes by band.
   test.each([
-    ['jamSterile', [5, 10, 10, 15]], ['jam', [10, 15, 15, 20]], ['butterSterile', [5, 10, 10, 15]], ['butter', [10, 15, 15, 20]], ['butterQuart', [10, 15, 15, 20]],
-    ['syrup', [10, 15, 15, 20]], ['cranberry', [15, 20, 20, 25]], ['curd', [15, 20, 20, 25]], ['appleSauce', [15, 20, 20, 25]],
-  ] as const)('%s: %j', (row, minutes) => expect(PROCESS_BANDS.map((band) => minutesIn(PROCESS_ROWS[row], band))).toEqual(minutes)); // prettier-ignore
+    ['jamSterile', [5, 10, 10, 15]],
+    ['jam', [10, 15, 15, 20]],
+    ['butterSterile', [5, 10, 10, 15]],
+    ['butter', [10, 15, 15, 20]],
+    ['butterQuart', [10, 15, 15, 20]],
+    ['syrup', [10, 15, 15, 20]],
+    ['cranberry', [15, 20, 20, 25]],
+    ['curd', [15, 20, 20, 25]],
+    ['appleSauce', [15, 20, 20, 25]],
+  ] as const)('%s: %j', (row, minutes) =>
+    expect(PROCESS_BANDS.map((band) => minutesIn(PROCESS_ROWS[row], band))).toEqual(minutes),
+  );
 
-  const at = (altitude_m: number, rest: Partial<FormulaDocument> = {}, lines: Lines = [['1 kg', 'damson'], SUGAR]) => keep(['', lines, rest, { altitude_m }]).process; // prettier-ignore
-  test.each([[0, 10], [304, 10], [310, 15], [914, 15], [1180, 15], [1828, 15], [1830, 20], [3000, 20]])('damson jam at %i m: %i minutes', (altitude, minutes) =>
-    expect(at(altitude)?.minutes).toBe(minutes)); // prettier-ignore
+  const at = (
+    altitude_m: number,
+    rest: Partial<FormulaDocument> = {},
+    lines: Lines = [['1 kg', 'damson'], SUGAR],
+  ) => keep(['', lines, rest, { altitude_m }]).process;
+  test.each([
+    [0, 10],
+    [304, 10],
+    [310, 15],
+    [914, 15],
+    [1180, 15],
+    [1828, 15],
+    [1830, 20],
+    [3000, 20],
+  ])('damson jam at %i m: %i minutes', (altitude, minutes) =>
+    expect(at(altitude)?.minutes).toBe(minutes),
+  );
   test('pre-sterilised jars shorten it, and must be sterilised when it is under 10 minutes', () => {
     expect(at(0, { preSterilised: true })).toMatchObject({ minutes: 5, preSterilise: true });
     expect(at(1180, { preSterilised: true })).toMatchObject({ minutes: 10, preSterilise: true });
@@ -72,11 +96,15 @@ describe('the process tables', () => {
   });
   test('higher is never shorter', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 4000 }), fc.integer({ min: 0, max: 1500 }), (low, more) => {
-        const minutes = (altitude_m: number): number =>
-          keep(['', [['1 kg', 'damson'], SUGAR], {}, { altitude_m }]).process?.minutes ?? 0;
-        expect(minutes(low + more)).toBeGreaterThanOrEqual(minutes(low));
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: 4000 }),
+        fc.integer({ min: 0, max: 1500 }),
+        (low, more) => {
+          const minutes = (altitude_m: number): number =>
+            keep(['', [['1 kg', 'damson'], SUGAR], {}, { altitude_m }]).process?.minutes ?? 0;
+          expect(minutes(low + more)).toBeGreaterThanOrEqual(minutes(low));
+        },
+      ),
       { numRuns: 40 },
     );
   });

@@ -10,4 +10,8 @@ export const RULES =
 export const ACIDIFIED = '21 CFR 114: pH 4.6 divides; 4.2 leaves the usual margin';
 export const PRACTICE = 'common practice, no source';
 
-export const reason = (code: string, text: string, source = RULES): KeepingReason => ({ code, text, source });
+export const reason = (code: string, text: string, source = RULES): KeepingReason => ({
+  code,
+  text,
+  source,
+});

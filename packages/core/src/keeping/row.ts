@@ -20,12 +20,16 @@ export interface Process {
 /** Under this a spread moulds soon after opening, per cent soluble solids. Common practice. */
 export const LOW_SOLIDS = 55;
 type RowChoice =
-  { readonly row: ProcessRow; readonly notes: readonly KeepingReason[] } | { readonly none: string };
+  | { readonly row: ProcessRow; readonly notes: readonly KeepingReason[] }
+  | { readonly none: string };
 
 /** By its name, or by a measurement that says clearly more. */
 const largestVolume_ml = ({ volumeToQuarterInch_ml: named, measured_ml = 0 }: JarSize): number =>
   measured_ml > named * NAMED_WITHIN ? measured_ml : named;
-/** A measured jar up to a twentieth over its name is that jar, filled and read as kitchens do. Common practice. */
+/**
+ * A measured jar up to a twentieth over its name is that jar, filled and read as kitchens do.
+ * Common practice.
+ */
 const NAMED_WITHIN = 1.05;
 const MEASURING_ML = 0.5;
 
@@ -37,7 +41,10 @@ export function rowFor(formula: PotFormula, solids: number): RowChoice {
   const notes: KeepingReason[] = [];
   if (claims.preSterilised && !sterile)
     notes.push(
-      reason('low-solids-process', 'under 55 % solids the short time for pre-sterilised jars is not used'),
+      reason(
+        'low-solids-process',
+        'under 55 % solids the short time for pre-sterilised jars is not used',
+      ),
     );
   const as = (text: string): void => {
     notes.push(reason('row', text));
@@ -107,11 +114,17 @@ export function rowFor(formula: PotFormula, solids: number): RowChoice {
 const START = {
   'boiling-water':
     'when the water, at least 1 in (2.5 cm) over the jars, is at a full rolling boil; from zero again if the boil stops',
-  steam: "when the canner's dial or vent shows full steam for your altitude; from zero again if it stops",
+  steam:
+    "when the canner's dial or vent shows full steam for your altitude; from zero again if it stops",
 } as const;
 
 /** The process of a row in an altitude band. @param told the band in words */
-export function processOf(formula: PotFormula, row: ProcessRow, band: ProcessBand, told: string): Process {
+export function processOf(
+  formula: PotFormula,
+  row: ProcessRow,
+  band: ProcessBand,
+  told: string,
+): Process {
   const method = formula.claims.processing === 'steam' && row.steam ? 'steam' : 'boiling-water';
   return {
     method,

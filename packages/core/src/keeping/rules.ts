@@ -6,17 +6,29 @@ import { ACIDIFIED, reason, type KeepingReason } from './reason.js';
 import type { KeepingVerdict } from './verdict.js';
 
 export interface KeepingOptions {
-  /** The day the batch is made, as "2026-11-23"; a measured pH must be of it. Without it no measured pH counts. */
+  /**
+   * The day the batch is made, as "2026-11-23"; a measured pH must be of it. Without it no measured
+   * pH counts.
+   */
   readonly on?: string;
-  /** What is in the pot but could not be understood, as typed: of such a pot nothing kind can be said. */
+  /**
+   * What is in the pot but could not be understood, as typed: of such a pot nothing kind can be
+   * said.
+   */
   readonly notUnderstood?: readonly string[];
 }
 
-/** Highest worst pH of acid fruit on the shelf: 0.2 under the line of 4.6. 21 CFR 114 with a margin of ours. */
+/**
+ * Highest worst pH of acid fruit on the shelf: 0.2 under the line of 4.6. 21 CFR 114 with a margin
+ * of ours.
+ */
 export const ACID_LIMIT = 4.4;
 /** The same for fruit whose published range reaches up to 4.6. */
 export const BORDERLINE_LIMIT = 4.2;
-/** Highest equilibrium pH that counts when it was measured: 4.6 is the line, 4.2 leaves the usual margin. 21 CFR 114. */
+/**
+ * Highest equilibrium pH that counts when it was measured: 4.6 is the line, 4.2 leaves the usual
+ * margin. 21 CFR 114.
+ */
 const MEASURED_LIMIT = 4.2;
 /** No spread is sharper; a meter that says so is wrong. Common practice. */
 const SHARPEST_PH = 2;
@@ -24,7 +36,10 @@ const SHARPEST_PH = 2;
 const FAT_TRACE_KG = 0.0026;
 /** Drops of a flavouring oil, kg. Common practice. */
 const DROPS_KG = 0.0013;
-/** A measured pH belongs to the batch when it was taken within this many days of it. A choice of ours. */
+/**
+ * A measured pH belongs to the batch when it was taken within this many days of it. A choice of
+ * ours.
+ */
 const OF_THIS_BATCH_DAYS = 31;
 
 /** What rules 1 to 4 say. */
@@ -57,11 +72,13 @@ export function decide(
   if (lines.length === 0 || !made) return no('fridge', reason('nothing', 'nothing is in the pot'));
   const mass = made.massIn_kg.mid;
   const named = (test: (line: PotLine) => boolean): PotLine[] => lines.filter(test);
-  const names = (list: readonly PotLine[]): string => [...new Set(list.map(({ label }) => label))].join(', ');
+  const names = (list: readonly PotLine[]): string =>
+    [...new Set(list.map(({ label }) => label))].join(', ');
   const ids = (...wanted: string[]) => named(({ ingredient }) => wanted.includes(ingredient.id));
   const fat_kg = ids('butter', 'cooking-oil').reduce((sum, line) => sum + line.mass_kg.mid, 0);
 
-  const underOil = ids('cooking-oil').reduce((sum, line) => sum + line.mass_kg.mid, 0) > FAT_TRACE_KG;
+  const underOil =
+    ids('cooking-oil').reduce((sum, line) => sum + line.mass_kg.mid, 0) > FAT_TRACE_KG;
   const inOil = ids(
     'garlic',
     'herb-infusion',
@@ -193,7 +210,10 @@ export function decide(
   if (produce.length === 0)
     return no(
       'fridge',
-      reason('no-acid', 'nothing acid is in the pot: there is no rule by which it keeps on the shelf'),
+      reason(
+        'no-acid',
+        'nothing acid is in the pot: there is no rule by which it keeps on the shelf',
+      ),
     );
   const touches = named(({ ingredient }) => ingredient.acidClass === 'borderline');
   const limitPH = touches.length > 0 ? BORDERLINE_LIMIT : ACID_LIMIT;
@@ -201,7 +221,9 @@ export function decide(
   const highest = Math.max(worst, formula.claims.measuredPH?.value ?? 0);
   if (highest > limitPH + 1e-9) {
     const route =
-      formula.claims.measuredPH && formula.claims.measuredPH.value > limitPH ? undefined : byRoute();
+      formula.claims.measuredPH && formula.claims.measuredPH.value > limitPH
+        ? undefined
+        : byRoute();
     return (
       route ?? {
         verdict: 'fridge',
@@ -245,7 +267,8 @@ function classOf(line: PotLine, potMass_kg: number, lines: readonly PotLine[]): 
 
 const FATS: ReadonlySet<string> = new Set(['butter', 'cooking-oil', 'essential-oil']);
 
-type Measured = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string };
+type Measured =
+  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string };
 
 function measuredRoute(formula: PotFormula, { on }: KeepingOptions): Measured | undefined {
   const told = formula.claims.measuredPH;

@@ -14,12 +14,19 @@ const SHELF_MONTHS = 12;
 const LOW_SOLIDS_MONTHS = 6;
 const CURD_SHELF_MONTHS = 3;
 
-/** Storage by kind, verdict and solids. National Center for Home Food Preservation and common practice, from memory. */
+/**
+ * Storage by kind, verdict and solids. National Center for Home Food Preservation and common
+ * practice, from memory.
+ */
 export function storageOf(kind: Kind, verdict: KeepingVerdict, solidsPercent: number): Storage {
   switch (verdict) {
     case 'shelf': {
       const months =
-        kind === 'curd' ? CURD_SHELF_MONTHS : solidsPercent < LOW_SOLIDS ? LOW_SOLIDS_MONTHS : SHELF_MONTHS;
+        kind === 'curd'
+          ? CURD_SHELF_MONTHS
+          : solidsPercent < LOW_SOLIDS
+            ? LOW_SOLIDS_MONTHS
+            : SHELF_MONTHS;
       return {
         where: 'cool-dark-dry',
         months,

@@ -16,7 +16,9 @@ export interface SetApart extends LoggedReading {
   readonly reason: string;
 }
 
-/** What is known of a boil when its readings are looked through. Times in milliseconds since 1970. */
+/**
+ * What is known of a boil when its readings are looked through. Times in milliseconds since 1970.
+ */
 export interface Surroundings {
   readonly startedAt: number | undefined;
   readonly endedAt: number | undefined;
@@ -29,7 +31,10 @@ export interface Surroundings {
 const SECOND_MS = 1000;
 const MINUTE_MS = 60 * SECOND_MS;
 const HOUR_MS = 60 * MINUTE_MS;
-/** A pot of spread is between freezing and toffee; anything else is a slip of the finger or of the unit. */
+/**
+ * A pot of spread is between freezing and toffee; anything else is a slip of the finger or of the
+ * unit.
+ */
 const BELIEVABLE_C = { least: 0, most: 130 } as const;
 /** An instrument's clock may be this far ahead of the server's. */
 const AHEAD_MS = 2 * MINUTE_MS;
@@ -44,11 +49,15 @@ const MOMENT_MS = 3 * MINUTE_MS;
 const FITS_K = 6;
 
 const ago = (ms: number): string =>
-  ms < 2 * HOUR_MS ? `${Math.round(ms / MINUTE_MS)} min` : ms < 48 * HOUR_MS ? `${Math.round(ms / HOUR_MS)} h` : `${Math.round(ms / (24 * HOUR_MS))} days`; // prettier-ignore
+  ms < 2 * HOUR_MS
+    ? `${Math.round(ms / MINUTE_MS)} min`
+    : ms < 48 * HOUR_MS
+      ? `${Math.round(ms / HOUR_MS)} h`
+      : `${Math.round(ms / (24 * HOUR_MS))} days`;
 
 /**
- * Readings that can be of this pot, and those that cannot, each with its reason. Nothing is thrown away. Limits are common
- * practice, no source.
+ * Readings that can be of this pot, and those that cannot, each with its reason. Nothing is thrown
+ * away. Limits are common practice, no source.
  *
  * @param looks by time
  */
@@ -95,6 +104,11 @@ function whySetApart(
     return undefined;
   }
   // A probe that slipped out, or was rinsed: unless the pot itself was cooled.
-  if (jump > 0 || instrument !== before.instrument || disturbed.some((each) => each <= at && at - each < MOMENT_MS)) return undefined; // prettier-ignore
+  if (
+    jump > 0 ||
+    instrument !== before.instrument ||
+    disturbed.some((each) => each <= at && at - each < MOMENT_MS)
+  )
+    return undefined;
   return `it fell from ${before.temperature_C.toFixed(0)} to ${told} in ${Math.round((at - before.at) / SECOND_MS)} s: is the tip out of the pot?`;
 }

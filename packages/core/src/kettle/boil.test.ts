@@ -62,7 +62,9 @@ test('undo takes an event back, and undoing the undo brings it back', () => {
       .log.filter((entry) => entry.undone)
       .map((entry) => entry.event.id),
   ).toEqual([done.id]);
-  expect(boilFrom([light, reading, done, undo, event('undo', 8, { eventId: undo.id })]).phase).toBe('done');
+  expect(boilFrom([light, reading, done, undo, event('undo', 8, { eventId: undo.id })]).phase).toBe(
+    'done',
+  );
 });
 
 test('readings no pot can have are kept, set apart with the reason', () => {

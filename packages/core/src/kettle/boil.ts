@@ -1,5 +1,13 @@
 import { sift, type LoggedReading, type SetApart } from './believable.js';
-import type { BatchEvent, EventBodies, EventOf, JarsFilled, Pause, SomeJars, UnsealedPlace } from './event.js'; // prettier-ignore
+import type {
+  BatchEvent,
+  EventBodies,
+  EventOf,
+  JarsFilled,
+  Pause,
+  SomeJars,
+  UnsealedPlace,
+} from './event.js';
 import type { Stove } from '../formula/index.js';
 import type { Vessel } from './heat.js';
 
@@ -37,7 +45,8 @@ export interface Boil {
   readonly brix: readonly LoggedValue[];
   readonly sugarInAt: number | undefined;
   readonly wish:
-    { readonly by: 'ready' | 'start'; readonly at: number; readonly with?: readonly string[] } | undefined;
+    | { readonly by: 'ready' | 'start'; readonly at: number; readonly with?: readonly string[] }
+    | undefined;
   /** When steps of the plan were done, by their code: as ticked, or as the log tells of itself. */
   readonly stepsDone: ReadonlyMap<string, number>;
   /** When the flame was turned up or down. */
@@ -53,7 +62,8 @@ export interface Boil {
     readonly kept: Pause;
   }[];
   /** The simulated instruments that boil it, if any do, and how the batch's clock runs since. */
-  readonly simulated: (EventBodies['simulated'] & { readonly id: string; readonly at: number }) | undefined;
+  readonly simulated:
+    (EventBodies['simulated'] & { readonly id: string; readonly at: number }) | undefined;
   /** The last one-minute boil that was started. */
   readonly minute: { readonly startedAt: number; readonly endsAt: number } | undefined;
   readonly jarred: readonly JarsFilled[];
@@ -95,12 +105,16 @@ const MINUTE_MS = 60_000;
 /** Steps of a plan with which the sugar is in. */
 const SUGARED: ReadonlySet<string> = new Set(['sugar', 'macerate']);
 
-/** Events in the order they happened, each once; ties are settled by id so that every device agrees. */
+/**
+ * Events in the order they happened, each once; ties are settled by id so that every device agrees.
+ */
 export function inOrder(events: readonly BatchEvent[]): BatchEvent[] {
   const once = new Map(events.map((event) => [event.id, event]));
   // A probe leaves thousands: each time is read once.
   const timed = [...once.values()].map((event) => ({ event, at: Date.parse(event.at) }));
-  return timed.sort((a, b) => a.at - b.at || (a.event.id < b.event.id ? -1 : 1)).map(({ event }) => event);
+  return timed
+    .sort((a, b) => a.at - b.at || (a.event.id < b.event.id ? -1 : 1))
+    .map(({ event }) => event);
 }
 
 /** Ids taken back. An undo can itself be taken back, which brings the event back. */
@@ -115,12 +129,17 @@ function undoneIds(ordered: readonly BatchEvent[]): Set<string> {
 /**
  * The state of a boil from its events, in any order and with repeats.
  *
- * Deterministic: two devices that hold the same events see the same boil, whatever order they arrived in.
+ * Deterministic: two devices that hold the same events see the same boil, whatever order they
+ * arrived in.
  */
 export function boilFrom(events: readonly BatchEvent[]): Boil {
   const ordered = inOrder(events);
   const undone = undoneIds(ordered);
-  const log = ordered.map((event) => ({ event, at: Date.parse(event.at), undone: undone.has(event.id) }));
+  const log = ordered.map((event) => ({
+    event,
+    at: Date.parse(event.at),
+    undone: undone.has(event.id),
+  }));
   const looks: LoggedReading[] = [];
   const weighings: LoggedValue[] = [];
   const brix: LoggedValue[] = [];
@@ -277,13 +296,23 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
         break;
     }
   }
-  const disturbed = log.flatMap(({ event, at, undone: gone }) => !gone && ['addition', 'off-heat', 'paused', 'sugar-in'].includes(event.type) ? [at] : []); // prettier-ignore
-  const { readings, setApart } = sift(looks, { startedAt, endedAt, disturbed, simulated: simulated !== undefined }); // prettier-ignore
+  const disturbed = log.flatMap(({ event, at, undone: gone }) =>
+    !gone && ['addition', 'off-heat', 'paused', 'sugar-in'].includes(event.type) ? [at] : [],
+  );
+  const { readings, setApart } = sift(looks, {
+    startedAt,
+    endedAt,
+    disturbed,
+    simulated: simulated !== undefined,
+  });
   return {
     phase,
     startedAt,
     endedAt,
-    stove: { ...(light?.body.pan !== undefined && { pan: light.body.pan }), ...(light?.body.ring !== undefined && { ring: light.body.ring }) }, // prettier-ignore
+    stove: {
+      ...(light?.body.pan !== undefined && { pan: light.body.pan }),
+      ...(light?.body.ring !== undefined && { ring: light.body.ring }),
+    },
     gelTemperature_C: light?.body.gelTemperature_C,
     boilingPoint_C: light?.body.boilingPoint_C,
     readings,
@@ -298,7 +327,8 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
     stirredAt,
     pauses,
     simulated,
-    minute: minuteAt === undefined ? undefined : { startedAt: minuteAt, endsAt: minuteAt + MINUTE_MS },
+    minute:
+      minuteAt === undefined ? undefined : { startedAt: minuteAt, endsAt: minuteAt + MINUTE_MS },
     jarred,
     process: { begun, lost },
     processed,
@@ -314,7 +344,13 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
   };
 }
 
-/** Milliseconds the pot has been on the heat up to `now` (milliseconds since 1970); time off the heat is left out. */
+/**
+ * Milliseconds the pot has been on the heat up to `now` (milliseconds since 1970); time off the
+ * heat is left out.
+ */
 export function timeOnHeat_ms(boil: Boil, now: number): number {
-  return boil.heat.reduce((sum, { from, to }) => sum + Math.max(Math.min(to ?? now, now) - from, 0), 0);
+  return boil.heat.reduce(
+    (sum, { from, to }) => sum + Math.max(Math.min(to ?? now, now) - from, 0),
+    0,
+  );
 }

@@ -5,8 +5,9 @@ const STEPS = 61;
 const SHARES = [0, 0.5, 1] as const;
 
 /**
- * The boiling curve at one pressure, solved once on a grid of solids and invert share, so that a boil of hours can be
- * followed second by second. Within 0.03 C of the solver up to 80 % solids (see the tests).
+ * The boiling curve at one pressure, solved once on a grid of solids and invert share, so that a
+ * boil of hours can be followed second by second. Within 0.03 C of the solver up to 80 % solids
+ * (see the tests).
  */
 export class BoilingCurve {
   private constructor(
@@ -14,7 +15,11 @@ export class BoilingCurve {
     private readonly grid: Float64Array,
   ) {}
 
-  /** Solves the curve. @param pressure_kPa 45 to 110 @param curve which curve of sucrose, 0 to 1; see `waterActivity` */
+  /**
+   * Solves the curve.
+   * @param pressure_kPa 45 to 110
+   * @param curve which curve of sucrose, 0 to 1; see `waterActivity`
+   */
   static solved(pressure_kPa: number, curve = 0.5): BoilingCurve {
     const grid = new Float64Array(STEPS * SHARES.length);
     for (let i = 0; i < STEPS; i++)
@@ -32,7 +37,11 @@ export class BoilingCurve {
     );
   }
 
-  /** Boiling temperature, Celsius. @param solids mass fraction, 0 to 0.9 @param invertShare 0 to 1 */
+  /**
+   * Boiling temperature, Celsius.
+   * @param solids mass fraction, 0 to 0.9
+   * @param invertShare 0 to 1
+   */
   at(solids: number, invertShare: number): number {
     const x = Math.min(Math.max(solids / STEP, 0), STEPS - 1.000001);
     const i = Math.floor(x);

@@ -3,8 +3,9 @@ export const BURNERS = ['gas', 'electric', 'induction', 'outdoor'] as const;
 export type Burner = (typeof BURNERS)[number];
 
 /**
- * Share of a burner's power that reaches a pan: gas about 45 %, induction about 85 % (appliance tests, from memory); an electric
- * plate between them and an outdoor flame in the wind below, a guess.
+ * Share of a burner's power that reaches a pan: gas about 45 %, induction about 85 % (appliance
+ * tests, from memory); an electric plate between them and an outdoor flame in the wind below, a
+ * guess.
  */
 const REACHES_PAN: Readonly<Record<Burner, number>> = {
   gas: 0.45,

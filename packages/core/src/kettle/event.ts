@@ -6,7 +6,13 @@ export const TEST_WAYS = ['plate', 'sheet', 'finger'] as const;
 export type TestWay = (typeof TEST_WAYS)[number];
 
 /** From "runs off" to "stands": the verdicts of a set test. */
-export const TEST_VERDICTS = ['runs', 'slowly closes', 'holds a line', 'wrinkles', 'stiff'] as const;
+export const TEST_VERDICTS = [
+  'runs',
+  'slowly closes',
+  'holds a line',
+  'wrinkles',
+  'stiff',
+] as const;
 export type TestVerdict = (typeof TEST_VERDICTS)[number];
 
 /** How an instrument's value came in; what a hand typed has neither. */
@@ -56,7 +62,10 @@ export type Judged = (typeof JUDGED)[number];
 /** The most points for each. Common practice, no source. */
 export const MOST_POINTS = 10;
 
-/** How a jar had set once it was opened, a word for each score from -2 to 2. Common practice, no source. */
+/**
+ * How a jar had set once it was opened, a word for each score from -2 to 2. Common practice, no
+ * source.
+ */
 export const SET_WORDS = ['runs', 'soft', 'just right', 'firm', 'stiff'] as const;
 
 /** What came of an entry at a show, the best first. */
@@ -65,16 +74,24 @@ export type ShowResult = (typeof SHOW_RESULTS)[number];
 
 /** What an event of each type carries. */
 export interface EventBodies {
-  /** When the jars should be ready, or the work begin, ISO 8601; a later wish replaces an earlier one. */
+  /**
+   * When the jars should be ready, or the work begin, ISO 8601; a later wish replaces an earlier
+   * one.
+   */
   planned: {
     readonly by: 'ready' | 'start';
     readonly at: string;
-    /** Codes of optional steps that are taken up: fruit that stands in its sugar, peel that soaks. */
+    /**
+     * Codes of optional steps that are taken up: fruit that stands in its sugar, peel that soaks.
+     */
     readonly with?: readonly string[];
   };
   /** A step of the plan is done. */
   step: { readonly code: string };
-  /** The pot goes on the heat. The place as it was known then, so that a later change of kitchen does not rewrite this boil. */
+  /**
+   * The pot goes on the heat. The place as it was known then, so that a later change of kitchen
+   * does not rewrite this boil.
+   */
   light: Stove & { readonly gelTemperature_C: number; readonly boilingPoint_C: number };
   reading: { readonly temperature_C: number } & ByInstrument;
   /** The pot on the scale, less the empty pan. */
@@ -99,8 +116,8 @@ export interface EventBodies {
   /** The cook is put off: taken down and kept till it goes on again. */
   paused: { readonly kept: Pause };
   /**
-   * Simulated instruments boil this batch, its clock running so many times as fast from this event on.
-   * `realAt` is the moment by the device's own clock, ISO 8601.
+   * Simulated instruments boil this batch, its clock running so many times as fast from this event
+   * on. `realAt` is the moment by the device's own clock, ISO 8601.
    */
   simulated: { readonly speed: number; readonly realAt: string } & SimulatedErrors;
   'off-heat': Readonly<Record<string, never>>;
@@ -108,11 +125,17 @@ export interface EventBodies {
   done: Readonly<Record<string, never>>;
   /** The jars as counted; a later count replaces an earlier one. */
   jarred: { readonly jars: readonly JarsFilled[] };
-  /** The canner is at its full boil, or the steam at its mark: the time counts from here, so many minutes by the table then. */
+  /**
+   * The canner is at its full boil, or the steam at its mark: the time counts from here, so many
+   * minutes by the table then.
+   */
   'process-begun': { readonly minutes: number };
   /** The boil stopped, or the steam fell: the time counts from zero again. */
   'process-lost': Readonly<Record<string, never>>;
-  /** The filled jars went through the canner; only the jars named, with new lids, where some had not sealed. The altitude as it was stated then. */
+  /**
+   * The filled jars went through the canner; only the jars named, with new lids, where some had not
+   * sealed. The altitude as it was stated then.
+   */
   processed: {
     readonly method: 'boiling-water' | 'steam';
     readonly minutes: number;
@@ -125,12 +148,20 @@ export interface EventBodies {
   seals: { readonly size: string; readonly failed: readonly number[] };
   /** Jars that had not sealed went into the cold instead, or were thrown out. */
   unsealed: SomeJars & { readonly kept: UnsealedPlace };
-  /** After a jar was opened: its set from -2 (runs) over 0 (just right) to 2 (stiff), its taste from 1 to 5. */
+  /**
+   * After a jar was opened: its set from -2 (runs) over 0 (just right) to 2 (stiff), its taste from
+   * 1 to 5.
+   */
   scored: { readonly set: number; readonly taste: number };
   /** A jar held against the sheet of a show: points from 0 to {@link MOST_POINTS} for each. */
   judged: Readonly<Record<Judged, number>>;
   /** Entered at a show, in which of its classes and on which day, and what came of it. */
-  shown: { readonly show: string; readonly class: string; readonly on: string; readonly result: ShowResult };
+  shown: {
+    readonly show: string;
+    readonly class: string;
+    readonly on: string;
+    readonly result: ShowResult;
+  };
   undo: { readonly eventId: string };
 }
 
@@ -169,7 +200,10 @@ export const EVENT_TYPES = [
 ] as const satisfies (keyof EventBodies)[];
 export type EventType = (typeof EVENT_TYPES)[number];
 
-/** One thing that happened to a batch. Never changed once made: a slip is taken back by an `undo` event. */
+/**
+ * One thing that happened to a batch. Never changed once made: a slip is taken back by an `undo`
+ * event.
+ */
 export type BatchEvent = {
   [T in EventType]: {
     /** Made by the device that saw it happen; the same id twice is the same event. */

@@ -27,7 +27,10 @@ export interface Verdict {
     { readonly early: Witness; readonly late: Witness; readonly trust: Witness } | undefined;
 }
 
-/** The scale is surest, then the refractometer, then a thermometer boiled in water that day. Common practice. */
+/**
+ * The scale is surest, then the refractometer, then a thermometer boiled in water that day. Common
+ * practice.
+ */
 const TRUST: Readonly<Record<Witness, number>> = {
   scale: 5,
   refractometer: 4,
@@ -49,7 +52,10 @@ const BY_VERDICT: Readonly<Record<TestVerdict, Far>> = {
 
 /** Evidence older than this is of another pot, ms. Common practice. */
 const STALE_MS = 12 * 60_000;
-/** Kelvin short of the line, share over the finish mass, and per cent short of the solids, that count as near and as there. */
+/**
+ * Kelvin short of the line, share over the finish mass, and per cent short of the solids, that
+ * count as near and as there.
+ */
 const NEAR = { K: 1, mass: 0.06, percent: 2.5 } as const;
 const THERE = { K: 0.15, mass: 0.01, percent: 0.5 } as const;
 const PAST = { K: 1.2, mass: 0.05, percent: 2.5 } as const;
@@ -58,12 +64,17 @@ const far = (short: number, near: number, there: number, past: number): Far =>
   short > near ? 'not-yet' : short > there ? 'near' : short > -past ? 'there' : 'past';
 
 /**
- * What the thermometer, the scale, the refractometer and the tests say together, and whether they contradict each other. The
- * last of each counts, while it is fresh.
+ * What the thermometer, the scale, the refractometer and the tests say together, and whether they
+ * contradict each other. The last of each counts, while it is fresh.
  *
  * @param now milliseconds since 1970
  */
-export function weighEvidence(boil: Boil, formula: PotFormula, watched: Watched, now: number): Verdict {
+export function weighEvidence(
+  boil: Boil,
+  formula: PotFormula,
+  watched: Watched,
+  now: number,
+): Verdict {
   const evidence: Evidence[] = [];
   const fresh = <T extends { readonly at: number }>(entry: T | undefined): T | undefined =>
     entry && now - entry.at <= STALE_MS ? entry : undefined;
@@ -73,7 +84,8 @@ export function weighEvidence(boil: Boil, formula: PotFormula, watched: Watched,
       by: 'thermometer',
       at: reading.at,
       says: far(boil.gelTemperature_C - reading.temperature_C, NEAR.K, THERE.K, PAST.K),
-      trust: boilingPointAt(formula.place).from === 'measured' ? TRUST.thermometer : TRUST_UNCHECKED,
+      trust:
+        boilingPointAt(formula.place).from === 'measured' ? TRUST.thermometer : TRUST_UNCHECKED,
     });
   const weighing = fresh(boil.weighings.at(-1));
   if (weighing)
@@ -88,16 +100,29 @@ export function weighEvidence(boil: Boil, formula: PotFormula, watched: Watched,
     evidence.push({
       by: 'refractometer',
       at: brix.at,
-      says: far(watched.finishSolidsPercent - brix.value, NEAR.percent, THERE.percent, PAST.percent),
+      says: far(
+        watched.finishSolidsPercent - brix.value,
+        NEAR.percent,
+        THERE.percent,
+        PAST.percent,
+      ),
       trust: TRUST.refractometer,
     });
   for (const way of ['plate', 'sheet', 'finger'] as const) {
-    const test = boil.log.findLast(({ event, undone }) => !undone && event.type === 'test' && event.body.way === way);
+    const test = boil.log.findLast(
+      ({ event, undone }) => !undone && event.type === 'test' && event.body.way === way,
+    );
     if (test?.event.type === 'test' && fresh(test))
-      evidence.push({ by: way, at: test.at, says: BY_VERDICT[test.event.body.verdict], trust: TRUST[way] });
+      evidence.push({
+        by: way,
+        at: test.at,
+        says: BY_VERDICT[test.event.body.verdict],
+        trust: TRUST[way],
+      });
   }
   const weight = evidence.reduce((sum, { trust }) => sum + trust, 0);
-  const mean = evidence.reduce((sum, { says, trust }) => sum + FAR.indexOf(says) * trust, 0) / weight;
+  const mean =
+    evidence.reduce((sum, { says, trust }) => sum + FAR.indexOf(says) * trust, 0) / weight;
   const bySide = [...evidence].sort((a, b) => FAR.indexOf(a.says) - FAR.indexOf(b.says));
   const [early, late] = [bySide[0], bySide.at(-1)];
   return {
@@ -108,4 +133,4 @@ export function weighEvidence(boil: Boil, formula: PotFormula, watched: Watched,
         ? { early: early.by, late: late.by, trust: late.trust >= early.trust ? late.by : early.by }
         : undefined,
   };
-} // prettier-ignore
+}

@@ -1,9 +1,19 @@
 import { Z90, type Range } from '../range/index.js';
 import { BoilingCurve, boilingCurve } from './boiling-curve.js';
-import { advance, massOfPot, PAN_DIAMETER_M, putInto, solidsOf, type Kettle, type PotState } from './heat.js';
+import {
+  advance,
+  massOfPot,
+  PAN_DIAMETER_M,
+  putInto,
+  solidsOf,
+  type Kettle,
+  type PotState,
+} from './heat.js';
 import { binned, type Bin, type Look } from './looks.js';
 
-/** When the flame was changed; `share` of the heat before it if the cook knows, 0 for off the heat. */
+/**
+ * When the flame was changed; `share` of the heat before it if the cook knows, 0 for off the heat.
+ */
 export interface HeatChange {
   readonly time_s: number;
   readonly share?: number;
@@ -53,11 +63,19 @@ export interface ForecastInput {
 const DRIFT_SD_K_PER_H = 0.6;
 /** Vukov's rate is good to a factor of two: standard deviation of its logarithm. */
 const INVERSION_SD = 0.42;
-/** Which curve of sucrose is right: 0 to 1, standard deviation about the middle. Handbooks lie between the two. */
+/**
+ * Which curve of sucrose is right: 0 to 1, standard deviation about the middle. Handbooks lie
+ * between the two.
+ */
 const CURVE_SD = 0.35;
-/** Vapour off the open surface before the boil: factor, standard deviation of its logarithm. Draughts and lids; a guess. */
+/**
+ * Vapour off the open surface before the boil: factor, standard deviation of its logarithm.
+ * Draughts and lids; a guess.
+ */
 const SURFACE_SD = 0.35;
-/** A change of flame whose size is not known: factor, standard deviation of its logarithm. A guess. */
+/**
+ * A change of flame whose size is not known: factor, standard deviation of its logarithm. A guess.
+ */
 const CHANGE_SD = 0.5;
 /** A pot this near its boiling point boils. */
 const AT_BOIL_K = 0.05;
@@ -66,13 +84,24 @@ const STEP_S = 15;
 export const MOST_AHEAD_S = 4 * 3600;
 
 /** What is fitted, each with a normal prior of mean 0 and standard deviation 1 in its own unit. */
-export const FITTED = ['solids', 'power', 'offset', 'drift', 'inversion', 'curve', 'surface'] as const;
+export const FITTED = [
+  'solids',
+  'power',
+  'offset',
+  'drift',
+  'inversion',
+  'curve',
+  'surface',
+] as const;
 
 /** Follows the pot for one set of parameters and compares it with the looks. */
 export class ForecastModel {
   private readonly kettleLow: Kettle;
   private readonly kettleHigh: Kettle;
-  /** Looks closer together than this are compared as one, with their mean and their count: twice a step. */
+  /**
+   * Looks closer together than this are compared as one, with their mean and their count: twice a
+   * step.
+   */
   private readonly bins: readonly Bin[];
 
   constructor(
@@ -132,7 +161,11 @@ export class ForecastModel {
     let factor = 1;
     let put = 0;
     for (let time = 0; time <= until_s; time += STEP_S) {
-      for (let next = this.changes[change]; next && next.time_s <= time; next = this.changes[++change]) {
+      for (
+        let next = this.changes[change];
+        next && next.time_s <= time;
+        next = this.changes[++change]
+      ) {
         if (next.share !== undefined) factor = next.share;
         else factor *= Math.exp((theta[FITTED.length + unknown++] ?? 0) * CHANGE_SD);
       }

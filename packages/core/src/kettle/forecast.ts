@@ -12,23 +12,32 @@ export interface Forecast {
   readonly offset_K: Range;
   readonly invertShare: Range;
   /** The pot now, by the fit. */
-  readonly now: { readonly mass_kg: number; readonly solidsPercent: number; readonly temperature_C: number };
+  readonly now: {
+    readonly mass_kg: number;
+    readonly solidsPercent: number;
+    readonly temperature_C: number;
+  };
   /** Where the curve is going: reading against time, for the band that is drawn. */
   readonly path: readonly { readonly time_s: number; readonly reading_C: number }[];
   /** Root mean square of what the fit leaves, in standard deviations of the instruments. */
   readonly misfit: number;
 }
 
-/** A flame wanders; over the minutes left it does not average out fully. Share, standard deviation; a guess. */
+/**
+ * A flame wanders; over the minutes left it does not average out fully. Share, standard deviation;
+ * a guess.
+ */
 const WANDER_SD = 0.05;
 
 /**
- * Time left from the readings so far: maximum a posteriori fit of the kettle model (starting solids, heat, thermometer
- * offset and drift, inversion, curve, surface, and one factor for every change of flame), by Gauss-Newton steps with damping; the
- * range by the fit's covariance, carried to the time left. With no readings it is the prior alone.
+ * Time left from the readings so far: maximum a posteriori fit of the kettle model (starting
+ * solids, heat, thermometer offset and drift, inversion, curve, surface, and one factor for every
+ * change of flame), by Gauss-Newton steps with damping; the range by the fit's covariance, carried
+ * to the time left. With no readings it is the prior alone.
  *
  * @param input see its fields; looks in any order
- * @returns never a straight line through readings: the pot is followed to the target by the same model
+ * @returns never a straight line through readings: the pot is followed to the target by the same
+ * model
  */
 export function forecast(input: ForecastInput): Forecast {
   const looks = [...input.looks]
@@ -41,7 +50,8 @@ export function forecast(input: ForecastInput): Forecast {
   let theta = new Float64Array(n);
   let residuals = model.residuals(theta);
   let cost = square(residuals) + square(theta);
-  // A pot that boils early by a strong flame or late by a draughty one look alike at first: begin at the best of a few.
+  // A pot that boils early by a strong flame or late by a draughty one look alike at first: begin
+  // at the best of a few.
   if (looks.length > 2)
     for (const power of [-1.6, -0.8, 0, 0.8, 1.6])
       for (const surface of [-1, 0, 1]) {
@@ -110,7 +120,11 @@ export function forecast(input: ForecastInput): Forecast {
       mid: now.invertShare,
       high: Math.min(now.invertShare + 0.1, 1),
     },
-    now: { mass_kg: massOfPot(now), solidsPercent: solidsOf(now) * 100, temperature_C: now.temperature_C },
+    now: {
+      mass_kg: massOfPot(now),
+      solidsPercent: solidsOf(now) * 100,
+      temperature_C: now.temperature_C,
+    },
     path: model.path(
       theta,
       Math.min(Math.max(end, input.now_s) + 300, input.now_s + (input.mostAhead_s ?? MOST_AHEAD_S)),

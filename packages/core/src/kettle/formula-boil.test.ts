@@ -12,7 +12,11 @@ const prepared = (lines: Lines, rest: Partial<FormulaDocument> = {}): PreparedPo
 const boil = (of: PreparedPot, watts = 1600): Simulation =>
   simulateFormula(of, { net_W: () => watts, seed: 7, readEvery_s: 30, most_s: 12 * 3600 });
 
-const PLUM: Lines = [['2 kg', 'plum'], ['1.8 kg', 'white-sugar'], ['300 ml', 'water']]; // prettier-ignore
+const PLUM: Lines = [
+  ['2 kg', 'plum'],
+  ['1.8 kg', 'white-sugar'],
+  ['300 ml', 'water'],
+];
 const water_C = boilingPointAt({ altitude_m: 1180 }).boilingPoint_C.mid;
 
 test('a gel temperature: stops 8 F above water of that height, near the mass the balance says', () => {
@@ -31,7 +35,10 @@ test('a weight and a share of solids are met within a step', () => {
   const { state } = byWeight;
   expect(state.water + state.soluble + state.insoluble).toBeCloseTo(3.2, 2);
   const bySolids = boil(prepared(PLUM, { finish: { type: 'soluble-solids', percent: 62 } }));
-  expect(bySolids.state.soluble / (bySolids.state.soluble + bySolids.state.water)).toBeCloseTo(0.62, 2);
+  expect(bySolids.state.soluble / (bySolids.state.soluble + bySolids.state.water)).toBeCloseTo(
+    0.62,
+    2,
+  );
 });
 
 test('a timed boil counts its minute from the first full boil', () => {
@@ -40,7 +47,14 @@ test('a timed boil counts its minute from the first full boil', () => {
     end_s,
     boilFrom_s = NaN,
   } = boil(
-    prepared([['5 cups', 'blackcurrant', 'crushed'], ['1 box', 'pectin-powder'], ['7 cups', 'white-sugar']], POWDER), // prettier-ignore
+    prepared(
+      [
+        ['5 cups', 'blackcurrant', 'crushed'],
+        ['1 box', 'pectin-powder'],
+        ['7 cups', 'white-sugar'],
+      ],
+      POWDER,
+    ),
   );
   expect(finished).toBe(true);
   expect(end_s - boilFrom_s).toBeGreaterThanOrEqual(59);
@@ -49,7 +63,15 @@ test('a timed boil counts its minute from the first full boil', () => {
 
 test('a curd stops at its temperature, a butter at its consistency', () => {
   const curd = boil(
-    prepared([['240 ml', 'lemon-juice-bottled'], ['500 g', 'caster-sugar'], ['4 each', 'egg'], ['170 g', 'butter']], CURD), // prettier-ignore
+    prepared(
+      [
+        ['240 ml', 'lemon-juice-bottled'],
+        ['500 g', 'caster-sugar'],
+        ['4 each', 'egg'],
+        ['170 g', 'butter'],
+      ],
+      CURD,
+    ),
     700,
   );
   expect(curd.state.temperature_C).toBeGreaterThanOrEqual(76.6);

@@ -4,7 +4,10 @@ import { boilingCurve } from './boiling-curve.js';
 import { PAN_DIAMETER_M, solidsOf, type Kettle, type PotState } from './heat.js';
 import { simulateBoil, type SimulateOptions, type Simulation } from './simulate.js';
 
-/** What is in the pot of a formula when it goes on the heat. @param temperature_C of the pot then */
+/**
+ * What is in the pot of a formula when it goes on the heat.
+ * @param temperature_C of the pot then
+ */
 export function startOf({ contents }: PreparedPot, temperature_C: number): PotState {
   const { mass, soluble, insoluble, hexose } = contents;
   return {
@@ -16,7 +19,10 @@ export function startOf({ contents }: PreparedPot, temperature_C: number): PotSt
   };
 }
 
-/** The finish of a formula as something a boil can be watched for; a timed one counts from the first full boil. */
+/**
+ * The finish of a formula as something a boil can be watched for; a timed one counts from the first
+ * full boil.
+ */
 export function finishWatch(
   { formula, outcome, contents, rule }: PreparedPot,
   kettle: Kettle,
@@ -51,16 +57,24 @@ export function finishWatch(
 const START_C = 60;
 
 /**
- * A boil of a formula from the sugar to its finish, or to what `until` says; see {@link simulateBoil}.
+ * A boil of a formula from the sugar to its finish, or to what `until` says; see {@link
+ * simulateBoil}.
  *
  * @param from_C how warm the pot is at first
  */
-export function simulateFormula(pot: PreparedPot, options: SimulateOptions, from_C = START_C): Simulation {
+export function simulateFormula(
+  pot: PreparedPot,
+  options: SimulateOptions,
+  from_C = START_C,
+): Simulation {
   const { pressure_kPa } = boilingPointAt(pot.formula.place);
   const kettle: Kettle = {
     curve: boilingCurve(pressure_kPa),
     diameter_m: PAN_DIAMETER_M,
     pH: pot.outcome.pH,
   };
-  return simulateBoil(startOf(pot, from_C), kettle, { until: finishWatch(pot, kettle), ...options });
+  return simulateBoil(startOf(pot, from_C), kettle, {
+    until: finishWatch(pot, kettle),
+    ...options,
+  });
 }

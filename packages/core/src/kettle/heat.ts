@@ -9,7 +9,10 @@ import {
 } from '../water/index.js';
 import type { BoilingCurve } from './boiling-curve.js';
 
-/** What goes into a pot is as warm as this, and so is one that has not been on the heat, C. Common practice. */
+/**
+ * What goes into a pot is as warm as this, and so is one that has not been on the heat, C. Common
+ * practice.
+ */
 export const PANTRY_C = 20;
 /** Open surface of a household preserving pan, m. Common practice. */
 export const PAN_DIAMETER_M = 0.28;
@@ -37,11 +40,16 @@ export interface Kettle {
 }
 
 /** Soluble solids of the liquid, mass fraction. */
-export const solidsOf = ({ water, soluble }: PotState): number => soluble / Math.max(soluble + water, 1e-9);
-export const massOfPot = ({ water, soluble, insoluble }: PotState): number => water + soluble + insoluble;
+export const solidsOf = ({ water, soluble }: PotState): number =>
+  soluble / Math.max(soluble + water, 1e-9);
+export const massOfPot = ({ water, soluble, insoluble }: PotState): number =>
+  water + soluble + insoluble;
 
-/** Heat capacity of a syrup with fruit, J/(kg K). Sugar technology, from memory: 4187 (1 - 0.6 s). */
-const heatCapacity = (state: PotState): number => 4187 * (1 - 0.6 * (state.soluble / massOfPot(state)));
+/**
+ * Heat capacity of a syrup with fruit, J/(kg K). Sugar technology, from memory: 4187 (1 - 0.6 s).
+ */
+const heatCapacity = (state: PotState): number =>
+  4187 * (1 - 0.6 * (state.soluble / massOfPot(state)));
 
 /** How fast a pot changes. */
 export interface Rates {
@@ -57,8 +65,8 @@ export interface Rates {
 /**
  * The kettle's rates: how fast water leaves and the temperature climbs.
  *
- * Below the boil the heat warms the pot and the surface gives off vapour; on the boil the temperature follows the boiling
- * curve and the heat that is left over evaporates water.
+ * Below the boil the heat warms the pot and the surface gives off vapour; on the boil the
+ * temperature follows the boiling curve and the heat that is left over evaporates water.
  *
  * @param net_W heat into the pot
  * @param into an object to write into, for callers in a hurry
@@ -76,13 +84,15 @@ export function rates(
   into.boiling = state.temperature_C >= boilsAt - 0.05 && heat > 0;
   into.invert =
     state.temperature_C > 60
-      ? ((1 - state.invertShare) * inversionRate_perMin(1 - solids * 0.9, state.temperature_C, kettle.pH)) /
+      ? ((1 - state.invertShare) *
+          inversionRate_perMin(1 - solids * 0.9, state.temperature_C, kettle.pH)) /
         60
       : 0;
   if (into.boiling) {
     // Part of the heat lifts the pot along the curve as it thickens: K for every kg that leaves.
     const climb =
-      (kettle.curve.slope(solids, state.invertShare) * solids) / Math.max(state.soluble + state.water, 1e-6);
+      (kettle.curve.slope(solids, state.invertShare) * solids) /
+      Math.max(state.soluble + state.water, 1e-6);
     const water = heat / (LATENT_J_PER_KG + capacity * climb);
     into.water = -water;
     into.temperature = water * climb;
@@ -107,7 +117,8 @@ export function rates(
 const scratch: Rates = { water: 0, temperature: 0, invert: 0, boiling: false };
 
 /**
- * Moves a pot on by one step, in place: Euler's method, with the temperature put back onto the boiling curve while it boils.
+ * Moves a pot on by one step, in place: Euler's method, with the temperature put back onto the
+ * boiling curve while it boils.
  *
  * @param step_s up to about 20
  * @param inversion factor on the rate of inversion
@@ -123,7 +134,8 @@ export function advance(
   const { water, temperature, invert, boiling } = rates(state, net_W, kettle, scratch);
   if (!boiling && temperature > 0) {
     // It comes to the boil within the step: the rest of the step is spent boiling.
-    const toBoil = (kettle.curve.at(solidsOf(state), state.invertShare) - state.temperature_C) / temperature;
+    const toBoil =
+      (kettle.curve.at(solidsOf(state), state.invertShare) - state.temperature_C) / temperature;
     if (toBoil >= 0 && toBoil < step_s) {
       state.water = Math.max(state.water + water * toBoil, 0.01);
       state.invertShare = Math.min(state.invertShare + invert * inversion * toBoil, 1);
@@ -160,7 +172,10 @@ export const VESSELS = [
 ] as const;
 export type Vessel = (typeof VESSELS)[number];
 
-/** Water lost, kg an hour. Common practice and a guess. A pan at a rolling boil: {@link panLoss_kgPerH}. */
+/**
+ * Water lost, kg an hour. Common practice and a guess. A pan at a rolling boil: {@link
+ * panLoss_kgPerH}.
+ */
 export const VESSEL_LOSS_KG_PER_H: Readonly<Record<Exclude<Vessel, 'pan'>, Range>> = {
   'slow-cooker-lid-on': { low: 0.01, mid: 0.02, high: 0.03 },
   'slow-cooker-lid-ajar': { low: 0.06, mid: 0.09, high: 0.12 },
@@ -169,7 +184,9 @@ export const VESSEL_LOSS_KG_PER_H: Readonly<Record<Exclude<Vessel, 'pan'>, Range
   'low-stove': { low: 0.3, mid: 0.4, high: 0.5 },
 };
 
-/** Heat that makes a pot at its boil lose so much water, with what its walls lose to the room, W. */
+/**
+ * Heat that makes a pot at its boil lose so much water, with what its walls lose to the room, W.
+ */
 export function vesselHeat_W(vessel: Exclude<Vessel, 'pan'>, boilsAt_C = 100): Range {
   const { low, mid, high } = VESSEL_LOSS_KG_PER_H[vessel];
   return {

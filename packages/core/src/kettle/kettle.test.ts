@@ -1,5 +1,10 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { GEL_RISE_C, panLoss_kgPerH, saturationTemperature_C, standardPressure_kPa } from '../water/index.js';
+import {
+  GEL_RISE_C,
+  panLoss_kgPerH,
+  saturationTemperature_C,
+  standardPressure_kPa,
+} from '../water/index.js';
 import { syrupBoilingPoint_C } from '../syrup/index.js';
 import { forecastBefore, quantile, trialBoil } from '../testing/boils.js';
 import {
@@ -16,7 +21,7 @@ import {
   type Kettle,
   type PotState,
 } from './index.js';
-import { errorsAgainst, report } from '../testing/report.js'; // prettier-ignore
+import { errorsAgainst, report } from '../testing/report.js';
 
 interface Odex {
   readonly Solver: new (n: number) => {
@@ -50,19 +55,26 @@ test('the boiling curve on its grid is the solver within 0.03 C up to 80 % solid
     const curve = BoilingCurve.solved(pressure);
     for (let s = 0.01; s <= 0.8; s += 0.013)
       for (const share of [0, 0.2, 0.4, 0.7, 1])
-        expect(grid(curve.at(s, share) - syrupBoilingPoint_C(s, share, pressure))).toBeLessThan(0.03);
+        expect(grid(curve.at(s, share) - syrupBoilingPoint_C(s, share, pressure))).toBeLessThan(
+          0.03,
+        );
   }
 });
 
-// The model's differential equations solved by odex (an extrapolation integrator after Hairer, Norsett and Wanner), from
-// the boil on, where they are smooth.
+// The model's differential equations solved by odex (an extrapolation integrator after Hairer,
+// Norsett and Wanner), from the boil on, where they are smooth.
 test('Euler steps of a second follow odex within 0.02 C and 3 g over 15 minutes of boil', () => {
   const start: PotState = {
     ...BERRIES,
     temperature_C: KETTLE.curve.at(solidsOf(BERRIES), BERRIES.invertShare),
   };
   const net = 1500;
-  const ours = simulateBoil(start, KETTLE, { net_W: () => net, seed: 1, readEvery_s: 60, most_s: 900 });
+  const ours = simulateBoil(start, KETTLE, {
+    net_W: () => net,
+    seed: 1,
+    readEvery_s: 60,
+    most_s: 900,
+  });
   const slope = (_t: number, [water = 0, invertShare = 0]: number[]): number[] => {
     const state = { ...start, water, invertShare };
     state.temperature_C = KETTLE.curve.at(solidsOf(state), invertShare);
@@ -77,11 +89,14 @@ test('Euler steps of a second follow odex within 0.02 C and 3 g over 15 minutes 
     const [water = NaN, invertShare = NaN] = y;
     const state = { ...start, water, invertShare };
     expect(stepMass(massOfPot(state) - trueMass_kg)).toBeLessThan(0.003);
-    expect(stepHeat(KETTLE.curve.at(solidsOf(state), invertShare) - trueTemperature_C)).toBeLessThan(0.02);
+    expect(
+      stepHeat(KETTLE.curve.at(solidsOf(state), invertShare) - trueTemperature_C),
+    ).toBeLessThan(0.02);
   }
 });
 
-// Common practice, no source: 1 kg fruit + 1 kg sugar + 400 ml water: 15 min simmer, then about 10 min rolling boil.
+// Common practice, no source: 1 kg fruit + 1 kg sugar + 400 ml water: 15 min simmer, then about 10
+// min rolling boil.
 test.each([[1300], [1900]])(
   'tart berries at %i W reach the gel in 6 to 14 minutes of boil, at about 1.70 kg',
   (watts) => {
@@ -114,12 +129,13 @@ test('net 1.0 to 2.3 kW gives off 1.2 to 3.3 kg an hour', () => {
     [2300, 3.3],
   ] as const)
     expect(Math.abs(panLoss_kgPerH(watts) / kg - 1)).toBeLessThan(0.1);
-  // Gas of 3.4 kW gives a pan as much as induction of 1.8 kW (appliance tests, from memory: 45 % and 85 %).
+  // Gas of 3.4 kW gives a pan as much as induction of 1.8 kW (appliance tests, from memory: 45 %
+  // and 85 %).
   expect(burnerHeat_W('gas', 3.4) / burnerHeat_W('induction', 1.8)).toBeCloseTo(1, 2);
 });
 
-// Common practice: 16 cups of unsweetened sauce take 6 h or more on a low stove to butter; a slow cooker with its lid on
-// hardly loses water.
+// Common practice: 16 cups of unsweetened sauce take 6 h or more on a low stove to butter; a slow
+// cooker with its lid on hardly loses water.
 test('hours of a butter', () => {
   const water = 16 * 0.244 * (1 - 0.115 / 0.275);
   expect(hoursToLose(water, 'low-stove').high).toBeGreaterThan(6);
@@ -140,12 +156,14 @@ test('the same seed gives the same boil, another another', () => {
 });
 
 describe('forecast', () => {
-  // 200 boils; kitchens and seeds 1 to 200 were fixed before any forecast was run, and none is dropped. The truth has
-  // another curve of sucrose, weather, thermometer drift, amounts and inversion than the model; see testing/boils.ts.
+  // 200 boils; kitchens and seeds 1 to 200 were fixed before any forecast was run, and none is
+  // dropped. The truth has another curve of sucrose, weather, thermometer drift, amounts and
+  // inversion than the model; see testing/boils.ts.
   const boils = Array.from({ length: 200 }, (_, i) => trialBoil(i + 1));
 
   test('with 5 minutes to go: median error under 1 min, nine in ten under 2.2, the range holds 85 to 97 %, at most 5 wide', () => {
-    // Other moments take a minute more: FORECAST_AT=5,10,7,3,2 prints the table of docs/accuracy.md.
+    // Other moments take a minute more: FORECAST_AT=5,10,7,3,2 prints the table of
+    // docs/accuracy.md.
     const rows = (process.env.FORECAST_AT ?? '5')
       .split(',')
       .map(Number)
@@ -179,17 +197,41 @@ describe('forecast', () => {
     const some = boils.slice(0, 40);
     const error = (mass: boolean): number =>
       quantile(
-        some.map((boil) => Math.abs(forecastBefore(boil, 10, { temperature: true, mass }).error_min)),
+        some.map((boil) =>
+          Math.abs(forecastBefore(boil, 10, { temperature: true, mass }).error_min),
+        ),
         0.5,
       );
     expect(error(true)).toBeLessThan(error(false));
   });
 
   const input = (more: Partial<ForecastInput> = {}): ForecastInput => ({
-    start: BERRIES, startDoubt: 0.05, pressure_kPa: SEA, pH: 3.1, diameter_m: 0.3, net_W: { low: 1000, mid: 1550, high: 2400 }, offset_K: { low: -0.2, mid: 0, high: 0.2 },
-    looks: [], target: { type: 'temperature', reading_C: saturationTemperature_C(SEA) + GEL_RISE_C }, now_s: 0, ...more,
-  }); // prettier-ignore
-  const boil = (net_W: (t: number) => number, noise_K = 0.05) => simulateBoil(BERRIES, KETTLE, { net_W, seed: 3, readEvery_s: 20, instruments: { noise_K, offset_K: 0, drift_KPerH: 0, scaleNoise_kg: 0.002, brixNoise_percent: 0.1 }, until: ({ temperature_C }) => temperature_C >= saturationTemperature_C(SEA) + GEL_RISE_C }); // prettier-ignore
+    start: BERRIES,
+    startDoubt: 0.05,
+    pressure_kPa: SEA,
+    pH: 3.1,
+    diameter_m: 0.3,
+    net_W: { low: 1000, mid: 1550, high: 2400 },
+    offset_K: { low: -0.2, mid: 0, high: 0.2 },
+    looks: [],
+    target: { type: 'temperature', reading_C: saturationTemperature_C(SEA) + GEL_RISE_C },
+    now_s: 0,
+    ...more,
+  });
+  const boil = (net_W: (t: number) => number, noise_K = 0.05) =>
+    simulateBoil(BERRIES, KETTLE, {
+      net_W,
+      seed: 3,
+      readEvery_s: 20,
+      instruments: {
+        noise_K,
+        offset_K: 0,
+        drift_KPerH: 0,
+        scaleNoise_kg: 0.002,
+        brixNoise_percent: 0.1,
+      },
+      until: ({ temperature_C }) => temperature_C >= saturationTemperature_C(SEA) + GEL_RISE_C,
+    });
 
   test('with no reading it is the prior, wide; with readings it narrows onto the truth', () => {
     const truth = boil(() => 1400);
@@ -197,13 +239,16 @@ describe('forecast', () => {
     expect(prior.left_s.low).toBeLessThan(truth.end_s);
     expect(prior.left_s.high).toBeGreaterThan(truth.end_s);
     const now_s = truth.end_s * 0.7;
-    const later = forecast(input({ looks: truth.readings.filter(({ time_s }) => time_s <= now_s), now_s }));
+    const later = forecast(
+      input({ looks: truth.readings.filter(({ time_s }) => time_s <= now_s), now_s }),
+    );
     expect(later.left_s.high - later.left_s.low).toBeLessThan(prior.left_s.high - prior.left_s.low);
     expect(Math.abs(later.left_s.mid - (truth.end_s - now_s))).toBeLessThan(90);
     expect(Math.abs(later.net_W.mid / 1400 - 1)).toBeLessThan(0.12);
   });
 
-  // The same model's heat and offset fitted by the library ml-levenberg-marquardt to the same readings.
+  // The same model's heat and offset fitted by the library ml-levenberg-marquardt to the same
+  // readings.
   test('the fitted heat agrees with ml-levenberg-marquardt', () => {
     const truth = boil(() => 1400);
     const looks = truth.readings.map(({ time_s, temperature_C }) => ({ time_s, temperature_C }));
@@ -217,9 +262,15 @@ describe('forecast', () => {
       }).readings;
       return (t: number): number => (path[Math.round(t / 20)]?.trueTemperature_C ?? NaN) + offset;
     };
-    const fitted = levenbergMarquardt({ x: looks.map(({ time_s }) => time_s), y: looks.map(({ temperature_C }) => temperature_C) }, model, { initialValues: [1.5, 0], gradientDifference: 0.01, maxIterations: 40 }); // prettier-ignore
+    const fitted = levenbergMarquardt(
+      { x: looks.map(({ time_s }) => time_s), y: looks.map(({ temperature_C }) => temperature_C) },
+      model,
+      { initialValues: [1.5, 0], gradientDifference: 0.01, maxIterations: 40 },
+    );
     const watts = (fitted.parameterValues[0] ?? NaN) * 1000;
-    const ours = forecast(input({ looks, now_s: truth.end_s, offset_K: { low: -0.2, mid: 0, high: 0.2 } }));
+    const ours = forecast(
+      input({ looks, now_s: truth.end_s, offset_K: { low: -0.2, mid: 0, high: 0.2 } }),
+    );
     expect(Math.abs(watts / 1400 - 1)).toBeLessThan(0.05);
     expect(ours.net_W.low).toBeLessThan(watts);
     expect(ours.net_W.high).toBeGreaterThan(watts);
@@ -275,7 +326,12 @@ describe('forecast', () => {
   });
 
   test('2,000 readings in well under a blink', () => {
-    const truth = simulateBoil(BERRIES, KETTLE, { net_W: () => 700, seed: 3, readEvery_s: 1, most_s: 2000 });
+    const truth = simulateBoil(BERRIES, KETTLE, {
+      net_W: () => 700,
+      seed: 3,
+      readEvery_s: 1,
+      most_s: 2000,
+    });
     const many = input({ looks: truth.readings, now_s: 2000 });
     forecast(many);
     const from = performance.now();

@@ -4,7 +4,10 @@ export type Look =
   | { readonly time_s: number; readonly mass_kg: number; readonly sd_kg?: number }
   | { readonly time_s: number; readonly solidsPercent: number };
 
-/** Standard deviations of one look. A thermometer in a moving pot wanders by more than it is read to. Common practice. */
+/**
+ * Standard deviations of one look. A thermometer in a moving pot wanders by more than it is read
+ * to. Common practice.
+ */
 const SD = { temperature_K: 0.32, mass_kg: 0.02, solids_percent: 0.7 } as const;
 const sdOf = (look: Look): number =>
   'temperature_C' in look
@@ -20,10 +23,17 @@ export interface Bin {
   readonly sd: number;
 }
 
-/** Errors of a thermometer held in the same place are alike for about this long, s: readings closer together count as one. */
+/**
+ * Errors of a thermometer held in the same place are alike for about this long, s: readings closer
+ * together count as one.
+ */
 const ALIKE_S = 24;
 
-/** The looks, a bin a kind of instrument and a spell of {@link ALIKE_S}, by time. What is no number is left out. @param looks by time */
+/**
+ * The looks, a bin a kind of instrument and a spell of {@link ALIKE_S}, by time. What is no number
+ * is left out.
+ * @param looks by time
+ */
 export function binned(looks: readonly Look[]): Bin[] {
   const open = new Map<
     Bin['kind'],
@@ -45,7 +55,11 @@ export function binned(looks: readonly Look[]): Bin[] {
   for (const look of looks) {
     const kind = 'temperature_C' in look ? 'temperature' : 'mass_kg' in look ? 'mass' : 'solids';
     const value =
-      'temperature_C' in look ? look.temperature_C : 'mass_kg' in look ? look.mass_kg : look.solidsPercent;
+      'temperature_C' in look
+        ? look.temperature_C
+        : 'mass_kg' in look
+          ? look.mass_kg
+          : look.solidsPercent;
     if (!Number.isFinite(value) || look.time_s < 0) continue;
     const group = open.get(kind);
     if (group && look.time_s - group.from <= ALIKE_S) {
@@ -54,7 +68,13 @@ export function binned(looks: readonly Look[]): Bin[] {
       group.count += 1;
     } else {
       close(kind);
-      open.set(kind, { from: look.time_s, time: look.time_s, sum: value, count: 1, one: sdOf(look) });
+      open.set(kind, {
+        from: look.time_s,
+        time: look.time_s,
+        sum: value,
+        count: 1,
+        one: sdOf(look),
+      });
     }
   }
   for (const kind of ['temperature', 'mass', 'solids'] as const) close(kind);

@@ -11,12 +11,20 @@ import {
   type MadeOptions,
 } from './index.js';
 
-const DAMSON = documentOf([['2.4 kg', 'damson'], ['2.2 kg', 'white-sugar'], ['300 ml', 'water']]); // prettier-ignore
+const DAMSON = documentOf([
+  ['2.4 kg', 'damson'],
+  ['2.2 kg', 'white-sugar'],
+  ['300 ml', 'water'],
+]);
 const UP = { altitude_m: 1180 };
 const TODAY = '2026-09-12';
 
 let seconds = 0;
-const event = <T extends keyof EventBodies>(type: T, body: EventBodies[T], id = `e${seconds}`): BatchEvent =>
+const event = <T extends keyof EventBodies>(
+  type: T,
+  body: EventBodies[T],
+  id = `e${seconds}`,
+): BatchEvent =>
   ({
     id,
     type,
@@ -37,7 +45,8 @@ const made = (
   place: object = UP,
   options: MadeOptions = {},
 ): MadeBatch => madeBatch(document, boilFrom(events), place, { on: TODAY, ...options });
-const said = ({ keeping }: MadeBatch): string => `${keeping.verdict}: ${keeping.reasons[0]?.code ?? ''}`;
+const said = ({ keeping }: MadeBatch): string =>
+  `${keeping.verdict}: ${keeping.reasons[0]?.code ?? ''}`;
 
 describe('what was added in the boil is in the batch', () => {
   test('each addition as a line, but not what was taken back', () => {
@@ -47,7 +56,9 @@ describe('what was added in the boil is in the batch', () => {
       slip,
       event('undo', { eventId: slip.id }),
     ]);
-    expect(document.lines.slice(3)).toEqual([{ amount: '2 tbsp', ingredient: 'lemon-juice-bottled' }]);
+    expect(document.lines.slice(3)).toEqual([
+      { amount: '2 tbsp', ingredient: 'lemon-juice-bottled' },
+    ]);
     expect(formula.lines).toHaveLength(4);
     expect(balance?.massIn_kg.mid).toBeCloseTo(4.93, 2);
   });
@@ -76,11 +87,16 @@ describe('a claim belongs to one formula', () => {
   };
   const stamped = <D extends FormulaDocument>(document: D, of: FormulaDocument): D => ({
     ...document,
-    ...(document.testedSource && { testedSource: { ...document.testedSource, of: fingerprint(of) } }),
+    ...(document.testedSource && {
+      testedSource: { ...document.testedSource, of: fingerprint(of) },
+    }),
     ...(document.measuredPH && { measuredPH: { ...document.measuredPH, of: fingerprint(of) } }),
   });
   const vanilla = added('1 tsp vanilla');
-  const withVanilla = { ...measured, lines: [...measured.lines, { amount: '1 tsp', ingredient: 'vanilla' }] };
+  const withVanilla = {
+    ...measured,
+    lines: [...measured.lines, { amount: '1 tsp', ingredient: 'vanilla' }],
+  };
   const edited = (document: FormulaDocument): FormulaDocument => ({
     ...document,
     lines: document.lines.map((line, i) => (i === 0 ? { ...line, amount: '3 kg' } : line)),
@@ -89,22 +105,68 @@ describe('a claim belongs to one formula', () => {
   test.each<[string, FormulaDocument, BatchEvent[], string]>([
     ['attested and made as written', attested, [processed(15)], 'shelf: tested-source'],
     ['measured and made as written', measured, [processed(15)], 'shelf: measured-pH'],
-    ['attested, stamped, made as written', stamped(attested, attested), [processed(15)], 'shelf: tested-source'],
-    ['measured, stamped, made as written', stamped(measured, measured), [processed(15)], 'shelf: measured-pH'],
+    [
+      'attested, stamped, made as written',
+      stamped(attested, attested),
+      [processed(15)],
+      'shelf: tested-source',
+    ],
+    [
+      'measured, stamped, made as written',
+      stamped(measured, measured),
+      [processed(15)],
+      'shelf: measured-pH',
+    ],
     ['attested, and something went in', attested, [vanilla, processed(15)], 'fridge: low-acid'],
-    ['attested, stamped, and something went in', stamped(attested, attested), [vanilla, processed(15)], 'fridge: low-acid'],
-    ['attested, stamped, and something not understood went in', stamped(attested, attested), [added('a bit of this'), processed(15)], 'fridge: low-acid'],
+    [
+      'attested, stamped, and something went in',
+      stamped(attested, attested),
+      [vanilla, processed(15)],
+      'fridge: low-acid',
+    ],
+    [
+      'attested, stamped, and something not understood went in',
+      stamped(attested, attested),
+      [added('a bit of this'), processed(15)],
+      'fridge: low-acid',
+    ],
     ['measured before something went in', measured, [vanilla, processed(15)], 'fridge: low-acid'],
-    ['measured, stamped, before something went in', stamped(measured, measured), [vanilla, processed(15)], 'fridge: low-acid'],
-    ['measured after it went in', stamped(measured, withVanilla), [vanilla, processed(15)], 'shelf: measured-pH'],
-    ['attested, then edited', edited(stamped(attested, attested)), [processed(15)], 'fridge: low-acid'],
-    ['measured, then edited', edited(stamped(measured, measured)), [processed(15)], 'fridge: low-acid'],
-  ])('%s', (_, document, events, verdict) => expect(said(made(events, document))).toBe(verdict)); // prettier-ignore
+    [
+      'measured, stamped, before something went in',
+      stamped(measured, measured),
+      [vanilla, processed(15)],
+      'fridge: low-acid',
+    ],
+    [
+      'measured after it went in',
+      stamped(measured, withVanilla),
+      [vanilla, processed(15)],
+      'shelf: measured-pH',
+    ],
+    [
+      'attested, then edited',
+      edited(stamped(attested, attested)),
+      [processed(15)],
+      'fridge: low-acid',
+    ],
+    [
+      'measured, then edited',
+      edited(stamped(measured, measured)),
+      [processed(15)],
+      'fridge: low-acid',
+    ],
+  ])('%s', (_, document, events, verdict) => expect(said(made(events, document))).toBe(verdict));
 
   test('why a claim does not count is said', () =>
-    expect(made([processed(15)], edited(stamped(measured, measured))).keeping.reasons.map(({ text }) => text)).toContainEqual(
-      expect.stringMatching(/measured pH does not count: the formula was edited after it was taken/),
-    )); // prettier-ignore
+    expect(
+      made([processed(15)], edited(stamped(measured, measured))).keeping.reasons.map(
+        ({ text }) => text,
+      ),
+    ).toContainEqual(
+      expect.stringMatching(
+        /measured pH does not count: the formula was edited after it was taken/,
+      ),
+    ));
 });
 
 describe('jars keep by what is in them and by the process they went through', () => {
@@ -114,28 +176,64 @@ describe('jars keep by what is in them and by the process they went through', ()
   });
   test.each<[string, BatchEvent[], object, string]>([
     ['no process in the log', [], UP, 'fridge: no-process'],
-    ['a process taken back', [event('processed', { method: 'boiling-water', minutes: 15, altitude_m: 1180 }, 'p'), event('undo', { eventId: 'p' })], UP, 'fridge: no-process'],
+    [
+      'a process taken back',
+      [
+        event('processed', { method: 'boiling-water', minutes: 15, altitude_m: 1180 }, 'p'),
+        event('undo', { eventId: 'p' }),
+      ],
+      UP,
+      'fridge: no-process',
+    ],
     ['five minutes short', [processed(10)], UP, 'stop: short-process'],
-    ['long enough for sea level only', [processed(10, 'boiling-water', 2500)], { altitude_m: 0 }, 'stop: short-process'],
-    ['no altitude was stated', [processed(15, 'boiling-water', null)], UP, 'fridge: altitude-needed'],
+    [
+      'long enough for sea level only',
+      [processed(10, 'boiling-water', 2500)],
+      { altitude_m: 0 },
+      'stop: short-process',
+    ],
+    [
+      'no altitude was stated',
+      [processed(15, 'boiling-water', null)],
+      UP,
+      'fridge: altitude-needed',
+    ],
     ['melon went in', [added('1 kg cantaloupe'), processed(15)], UP, 'fridge: low-acid'],
     ['spoons of butter went in', [added('3 tbsp butter'), processed(15)], UP, 'fridge: fat'],
-    ['something not understood went in', [added('a good glug of grandmother'), processed(15)], UP, 'fridge: not-understood'],
+    [
+      'something not understood went in',
+      [added('a good glug of grandmother'), processed(15)],
+      UP,
+      'fridge: not-understood',
+    ],
   ])('%s', (_, events, place, verdict) => {
     const batch = made(events, DAMSON, place);
     expect(said(batch)).toBe(verdict);
     expect(batch.keeping.process).toBeNull();
-  }); // prettier-ignore
+  });
 
   test('steam in the log counts where steam may be used', () => {
     expect(said(made([processed(15, 'steam')]))).toMatch(/^shelf/);
-    const curd: Lines = [['1 cup', 'lemon-juice-bottled'], ['2 1/2 cups', 'caster-sugar'], ['3/4 cup', 'butter'], ['7 each', 'egg-yolk'], ['4 each', 'egg']]; // prettier-ignore
+    const curd: Lines = [
+      ['1 cup', 'lemon-juice-bottled'],
+      ['2 1/2 cups', 'caster-sugar'],
+      ['3/4 cup', 'butter'],
+      ['7 each', 'egg-yolk'],
+      ['4 each', 'egg'],
+    ];
     const document = documentOf(curd, { kind: 'curd', method: 'egg', finish: { type: 'curd' } });
     expect(said(made([processed(20)], document))).toMatch(/^shelf/);
     expect(said(made([processed(20, 'steam')], document))).toBe('fridge: no-steam');
   });
   test('a line that is not understood gives no shelf', () =>
-    expect(said(made([processed(15)], { ...DAMSON, lines: [...DAMSON.lines, { amount: '3 handfuls', ingredient: 'gloop' }] }))).toBe('fridge: not-understood')); // prettier-ignore
+    expect(
+      said(
+        made([processed(15)], {
+          ...DAMSON,
+          lines: [...DAMSON.lines, { amount: '3 handfuls', ingredient: 'gloop' }],
+        }),
+      ),
+    ).toBe('fridge: not-understood'));
   test('the place a formula was written for is not the place it is made at', () =>
     expect(said(made([processed(10)], { ...DAMSON, place: { altitude: '0 m' } }))).toBe(
       'stop: short-process',
@@ -155,16 +253,27 @@ describe('jars keep by what is in them and by the process they went through', ()
 });
 
 describe('the jars that were filled decide, not those that were planned', () => {
-  const quarts = filled({ size: 'half-pint', full: 4, part: 0 }, { size: 'quart', full: 2, part: 0 });
+  const quarts = filled(
+    { size: 'half-pint', full: 4, part: 0 },
+    { size: 'quart', full: 2, part: 0 },
+  );
 
   test('a jar without a row has no shelf process', () => {
     expect(said(made([quarts, processed(15)]))).toBe('fridge: no-row');
-    expect(said(made([filled({ size: 'quart', full: 0, part: 0.5 }), processed(15)]))).toBe('fridge: no-row');
-    expect(said(made([filled({ size: 'quart', full: 0, part: 0 }), processed(15)]))).toMatch(/^shelf/);
+    expect(said(made([filled({ size: 'quart', full: 0, part: 0.5 }), processed(15)]))).toBe(
+      'fridge: no-row',
+    );
+    expect(said(made([filled({ size: 'quart', full: 0, part: 0 }), processed(15)]))).toMatch(
+      /^shelf/,
+    );
   });
   test('each size by itself', () => {
-    expect(said(made([quarts, processed(15)], DAMSON, UP, { size: 'half-pint' }))).toMatch(/^shelf/);
-    expect(said(made([quarts, processed(15)], DAMSON, UP, { size: 'quart' }))).toBe('fridge: no-row');
+    expect(said(made([quarts, processed(15)], DAMSON, UP, { size: 'half-pint' }))).toMatch(
+      /^shelf/,
+    );
+    expect(said(made([quarts, processed(15)], DAMSON, UP, { size: 'quart' }))).toBe(
+      'fridge: no-row',
+    );
     // Put on the shelf without having been counted.
     expect(said(made([processed(15)], DAMSON, UP, { size: 'quart' }))).toBe('fridge: no-row');
   });
@@ -178,9 +287,9 @@ describe('the jars that were filled decide, not those that were planned', () => 
         of: fingerprint(documentOf(FIGS)),
       },
     };
-    expect(said(made([filled({ size: 'half-pint', full: 6, part: 0 }), processed(15)], attested))).toBe(
-      'shelf: tested-source',
-    );
+    expect(
+      said(made([filled({ size: 'half-pint', full: 6, part: 0 }), processed(15)], attested)),
+    ).toBe('shelf: tested-source');
     expect(said(made([filled({ size: 'pint', full: 3, part: 0 }), processed(15)], attested))).toBe(
       'fridge: low-acid',
     );
@@ -201,7 +310,12 @@ describe('where it was made', () => {
 });
 
 describe('what was left out, and where it was really stopped', () => {
-  const APRICOT = documentOf([['1.6 kg', 'apricot'], ['600 g', 'tart-apple', 'chopped'], ['1.45 kg', 'white-sugar'], ['120 ml', 'lemon-juice-bottled']]); // prettier-ignore
+  const APRICOT = documentOf([
+    ['1.6 kg', 'apricot'],
+    ['600 g', 'tart-apple', 'chopped'],
+    ['1.45 kg', 'white-sugar'],
+    ['120 ml', 'lemon-juice-bottled'],
+  ]);
   const LIGHT = event('light', { gelTemperature_C: 100.5, boilingPoint_C: 96.05 });
   test('a forgotten lemon turns shelf into fridge, at once; taken back it is shelf again', () => {
     expect(made([], APRICOT, UP, { planned: true }).keeping.verdict).toBe('shelf');
@@ -209,26 +323,46 @@ describe('what was left out, and where it was really stopped', () => {
     const without = made([forgotten], APRICOT, UP, { planned: true });
     expect(without.keeping.verdict).toBe('fridge');
     expect(without.document.lines).toHaveLength(3);
-    expect(made([forgotten, event('undo', { eventId: forgotten.id })], APRICOT, UP, { planned: true }).keeping.verdict).toBe('shelf'); // prettier-ignore
+    expect(
+      made([forgotten, event('undo', { eventId: forgotten.id })], APRICOT, UP, { planned: true })
+        .keeping.verdict,
+    ).toBe('shelf');
   });
   test('stopped early it is thinner and fills more jars; as planned nothing changes', () => {
     const meant = made([LIGHT]);
-    const stop = (temperature_C: number): MadeBatch => made([LIGHT, event('reading', { temperature_C }), event('done', {})]); // prettier-ignore
+    const stop = (temperature_C: number): MadeBatch =>
+      made([LIGHT, event('reading', { temperature_C }), event('done', {})]);
     expect(stop(100.4).document.finish).toEqual(DAMSON.finish);
     const early = stop(98.8);
-    expect(early.balance?.finish.solubleSolidsPercent.mid).toBeLessThan((meant.balance?.finish.solubleSolidsPercent.mid ?? 0) - 4); // prettier-ignore
-    expect(early.balance?.jars[0]?.count.mid).toBeGreaterThan(meant.balance?.jars[0]?.count.mid ?? 99);
+    expect(early.balance?.finish.solubleSolidsPercent.mid).toBeLessThan(
+      (meant.balance?.finish.solubleSolidsPercent.mid ?? 0) - 4,
+    );
+    expect(early.balance?.jars[0]?.count.mid).toBeGreaterThan(
+      meant.balance?.jars[0]?.count.mid ?? 99,
+    );
     expect(early.balance?.set.firmness.mid).toBeLessThan(meant.balance?.set.firmness.mid ?? 0);
   });
   test('the weight is believed before the thermometer, and a look long before the end is none', () => {
-    const heavy = made([LIGHT, event('weighed', { mass_kg: 4.3 }), event('reading', { temperature_C: 100.5 }), event('done', {})]); // prettier-ignore
+    const heavy = made([
+      LIGHT,
+      event('weighed', { mass_kg: 4.3 }),
+      event('reading', { temperature_C: 100.5 }),
+      event('done', {}),
+    ]);
     expect(heavy.document.finish).toEqual({ type: 'weight', mass: '4.300 kg' });
     const long = [LIGHT, event('reading', { temperature_C: 97 })];
     const late = { ...event('done', {}), at: new Date(Date.UTC(2026, 8, 12, 19)).toISOString() };
     expect(made([...long, late]).document.finish).toEqual(DAMSON.finish);
   });
   test('boiled further than planned the verdict is no kinder for it', () => {
-    const thin = documentOf([['2.4 kg', 'damson'], ['900 g', 'white-sugar'], ['300 ml', 'water']], { finish: { type: 'soluble-solids', percent: 48 } }); // prettier-ignore
+    const thin = documentOf(
+      [
+        ['2.4 kg', 'damson'],
+        ['900 g', 'white-sugar'],
+        ['300 ml', 'water'],
+      ],
+      { finish: { type: 'soluble-solids', percent: 48 } },
+    );
     const planned = made([LIGHT], thin, UP, { planned: true });
     const further = made([LIGHT, event('brix', { percent: 64 }), event('done', {})], thin, UP, {
       planned: true,
@@ -239,7 +373,12 @@ describe('what was left out, and where it was really stopped', () => {
   });
   test('an attested formula that was stopped elsewhere is attested no more', () => {
     const tested = documentOf(FIGS, { testedSource: TESTED });
-    const stopped = made([LIGHT, event('reading', { temperature_C: 98 }), event('done', {})], tested, UP, { planned: true }); // prettier-ignore
+    const stopped = made(
+      [LIGHT, event('reading', { temperature_C: 98 }), event('done', {})],
+      tested,
+      UP,
+      { planned: true },
+    );
     expect(made([LIGHT], tested, UP, { planned: true }).keeping.verdict).toBe('shelf');
     expect(stopped.keeping.verdict).not.toBe('shelf');
   });

@@ -16,7 +16,9 @@ import { boilingPointAt } from '../water/index.js';
 import type { Boil } from './boil.js';
 import { withoutOmitted } from './pot-of-batch.js';
 
-/** A batch as it was made: the formula, what the log of its boil adds to it, and what comes of that. */
+/**
+ * A batch as it was made: the formula, what the log of its boil adds to it, and what comes of that.
+ */
 export interface MadeBatch<D extends FormulaDocument = FormulaDocument> {
   readonly document: D;
   readonly formula: PotFormula;
@@ -30,8 +32,8 @@ export interface MadeOptions {
   /** The day it was made, as "2026-11-23"; see `assessKeeping`. */
   readonly on?: string;
   /**
-   * Before the jars are put away the process is still to come, and the verdict is how they will keep after it. Otherwise a
-   * process that is not in the log was not run.
+   * Before the jars are put away the process is still to come, and the verdict is how they will
+   * keep after it. Otherwise a process that is not in the log was not run.
    */
   readonly planned?: boolean;
   /** Only the jars of this size, as the document or the count names it. */
@@ -39,8 +41,9 @@ export interface MadeOptions {
 }
 
 /**
- * A batch with everything computed from it. The verdict is of what is in the jars: the formula as written, every addition in
- * the log, the jars that were filled, and the process they went through at the altitude stated then.
+ * A batch with everything computed from it. The verdict is of what is in the jars: the formula as
+ * written, every addition in the log, the jars that were filled, and the process they went through
+ * at the altitude stated then.
  *
  * @param kitchen where it is made and with what; the place a formula was written for does not count
  */
@@ -72,31 +75,49 @@ export function madeBatch<D extends FormulaDocument>(
         ? claims
         : { ...claims, processing: 'none' },
   };
-  const options = { notUnderstood: [...notUnderstood, ...notUnderstoodIn(document, problems)], ...(on !== undefined && { on }) }; // prettier-ignore
+  const options = {
+    notUnderstood: [...notUnderstood, ...notUnderstoodIn(document, problems)],
+    ...(on !== undefined && { on }),
+  };
   const keeping = assessKeeping(judged, options, made);
   const result = { document, formula, problems, balance: made };
   if (!finish) return { ...result, keeping };
-  // Where it was really stopped can make the verdict, the process and the storage stricter, never kinder: it is a measurement of
-  // the maker's.
+  // Where it was really stopped can make the verdict, the process and the storage stricter, never
+  // kinder: it is a measurement of the maker's.
   const asPlanned = readFormula(mixed, place).formula;
   const meantBalance = balance(asPlanned);
-  const asMeant = assessKeeping({ ...asPlanned, jars: judged.jars, claims: judged.claims }, options, meantBalance);
+  const asMeant = assessKeeping(
+    { ...asPlanned, jars: judged.jars, claims: judged.claims },
+    options,
+    meantBalance,
+  );
   const strictness = ({ verdict }: Keeping): number => KEEPING_VERDICTS.indexOf(verdict);
-  const thinner = (made?.finish.solubleSolidsPercent.mid ?? 0) < (meantBalance?.finish.solubleSolidsPercent.mid ?? 0);
-  const meant = strictness(asMeant) > strictness(keeping) || (strictness(asMeant) === strictness(keeping) && !thinner);
+  const thinner =
+    (made?.finish.solubleSolidsPercent.mid ?? 0) <
+    (meantBalance?.finish.solubleSolidsPercent.mid ?? 0);
+  const meant =
+    strictness(asMeant) > strictness(keeping) ||
+    (strictness(asMeant) === strictness(keeping) && !thinner);
   return { ...result, keeping: meant ? asMeant : keeping };
-} // prettier-ignore
+}
 
 /** A look at the pot this long before the end is still one of the finish, ms. Common practice. */
 export const AT_THE_END_MS = 4 * 60_000;
-/** Nearer to the planned finish than this it was meant to be there: K, per cent of solids, share of the weight. Common practice. */
+/**
+ * Nearer to the planned finish than this it was meant to be there: K, per cent of solids, share of
+ * the weight. Common practice.
+ */
 const AS_MEANT = { K: 0.5, percent: 1.5, mass: 0.03 } as const;
 
 /**
- * Where it was really stopped, as a finish of the document, when the last look before the end says it was elsewhere than planned:
- * the weight before the refractometer before the thermometer.
+ * Where it was really stopped, as a finish of the document, when the last look before the end says
+ * it was elsewhere than planned: the weight before the refractometer before the thermometer.
  */
-function actualFinish(boil: Boil, document: FormulaDocument, place: Kitchen): FormulaDocument['finish'] | undefined {
+function actualFinish(
+  boil: Boil,
+  document: FormulaDocument,
+  place: Kitchen,
+): FormulaDocument['finish'] | undefined {
   const { endedAt, boilingPoint_C } = boil;
   if (endedAt === undefined) return undefined;
   const { formula } = readFormula(document, place);
@@ -107,25 +128,40 @@ function actualFinish(boil: Boil, document: FormulaDocument, place: Kitchen): Fo
   const weighed = lately(boil.weighings)?.value;
   if (weighed !== undefined) {
     const off = weighed / planned.finish.mass_kg.mid - 1;
-    return Math.abs(off) > AS_MEANT.mass ? { type: 'weight', mass: `${weighed.toFixed(3)} kg` } : undefined;
+    return Math.abs(off) > AS_MEANT.mass
+      ? { type: 'weight', mass: `${weighed.toFixed(3)} kg` }
+      : undefined;
   }
   const percent = lately(boil.brix)?.value;
   if (percent !== undefined) {
     const off = percent - planned.finish.solubleSolidsPercent.mid;
-    return Math.abs(off) > AS_MEANT.percent ? { type: 'soluble-solids', percent: Math.round(percent * 10) / 10 } : undefined;
+    return Math.abs(off) > AS_MEANT.percent
+      ? { type: 'soluble-solids', percent: Math.round(percent * 10) / 10 }
+      : undefined;
   }
   const reading = lately(boil.readings)?.temperature_C;
-  if (reading === undefined || boilingPoint_C === undefined || formula.finish.type !== 'gel-temperature') return undefined;
-  const rise = Math.min(Math.max(reading - boilingPoint_C, RISE_LIMITS_K.least), RISE_LIMITS_K.most);
-  return Math.abs(rise - formula.finish.rise_K) > AS_MEANT.K ? { type: 'gel-temperature', rise: `${rise.toFixed(1)} C` } : undefined;
-} // prettier-ignore
+  if (
+    reading === undefined ||
+    boilingPoint_C === undefined ||
+    formula.finish.type !== 'gel-temperature'
+  )
+    return undefined;
+  const rise = Math.min(
+    Math.max(reading - boilingPoint_C, RISE_LIMITS_K.least),
+    RISE_LIMITS_K.most,
+  );
+  return Math.abs(rise - formula.finish.rise_K) > AS_MEANT.K
+    ? { type: 'gel-temperature', rise: `${rise.toFixed(1)} C` }
+    : undefined;
+}
 
 const isSame = (one: string, other: string): boolean =>
   one === other || (findJar(one) !== undefined && findJar(one) === findJar(other));
 
 /**
- * The formula with everything the log adds to it: each addition as a line of its own, without what was left out, and jars that
- * were filled though they were not planned. A claim that does not say of which formula it is does not pass on to another one.
+ * The formula with everything the log adds to it: each addition as a line of its own, without what
+ * was left out, and jars that were filled though they were not planned. A claim that does not say
+ * of which formula it is does not pass on to another one.
  */
 function asMade<D extends FormulaDocument>(
   document: D,
@@ -137,7 +173,11 @@ function asMade<D extends FormulaDocument>(
   for (const { event, undone } of boil.log) {
     if (undone || event.type !== 'addition') continue;
     const line = lineFromText(event.body.text, document.decimal);
-    if (readFormula({ ...document, lines: [line] }).problems.some(({ path }) => path.startsWith('lines')))
+    if (
+      readFormula({ ...document, lines: [line] }).problems.some(({ path }) =>
+        path.startsWith('lines'),
+      )
+    )
       notUnderstood.push(event.body.text);
     else added.push(line);
   }
@@ -167,7 +207,10 @@ function withoutLooseClaims<D extends FormulaDocument>(document: D): D {
 /** Boiling points closer than this are one measurement, rounded, K. */
 const SAME_POINT_K = 0.05;
 
-/** A boil keeps the boiling point it was lit with, and a process the altitude it was run at, whatever the kitchen says since. */
+/**
+ * A boil keeps the boiling point it was lit with, and a process the altitude it was run at,
+ * whatever the kitchen says since.
+ */
 function placeOf({ boilingPoint_C, processed }: Boil, kitchen: Kitchen): Kitchen {
   const place = { ...kitchen };
   if (processed) {

@@ -1,6 +1,7 @@
 /*
- * Least squares with a normal prior of mean 0 and standard deviation 1 on every parameter: a step is the solution of
- * (JtJ + I) x = -(Jtr + theta), and the inverse of the matrix is the covariance. A column of `jacobian` is a parameter.
+ * Least squares with a normal prior of mean 0 and standard deviation 1 on every parameter: a step
+ * is the solution of (JtJ + I) x = -(Jtr + theta), and the inverse of the matrix is the covariance.
+ * A column of `jacobian` is a parameter.
  */
 
 /** JtJ + I (the priors) as rows. */
@@ -32,7 +33,8 @@ export function solveNormal(
     matrix[i * n + i] = (matrix[i * n + i] ?? 0) * (1 + damping);
     let sum = theta[i] ?? 0;
     const column = jacobian[i];
-    if (column) for (let k = 0; k < residuals.length; k++) sum += (column[k] ?? 0) * (residuals[k] ?? 0);
+    if (column)
+      for (let k = 0; k < residuals.length; k++) sum += (column[k] ?? 0) * (residuals[k] ?? 0);
     right[i] = -sum;
   }
   const inverse = inverted(matrix, n);

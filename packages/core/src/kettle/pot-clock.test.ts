@@ -31,7 +31,11 @@ test('while it is still put off it shows when that began', () => {
 });
 
 test('there and back again, whatever was put off how often', () => {
-  const clock = clockOf(...NIGHT, event('paused', 700, { kept: 'cool' }), event('on-heat', 760, {}));
+  const clock = clockOf(
+    ...NIGHT,
+    event('paused', 700, { kept: 'cool' }),
+    event('on-heat', 760, {}),
+  );
   for (const minute of [0, 12, 39, 41, 60, 99, 101, 500]) {
     expect(clock.seconds(clock.at(minute * 60))).toBeCloseTo(minute * 60, 6);
   }

@@ -8,10 +8,21 @@ import { potOfBatch, withoutOmitted, type PotOfBatch } from './pot-of-batch.js';
 const START = Date.parse('2026-10-03T15:00:00.000Z');
 const event = logFrom(START, 60_000);
 const LIGHT = event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 });
-const DAMSON = documentOf([['2 kg', 'damson'], ['300 ml', 'water'], ['1.8 kg', 'white-sugar']]); // prettier-ignore
+const DAMSON = documentOf([
+  ['2 kg', 'damson'],
+  ['300 ml', 'water'],
+  ['1.8 kg', 'white-sugar'],
+]);
 function potOf(events: readonly BatchEvent[], unsaid: 'in' | 'out' = 'in'): PotOfBatch {
   const boil = boilFrom([LIGHT, ...events]);
-  const pot = potOfBatch(boil, DAMSON, { altitude_m: 300 }, new PotClock(boil, START), START, unsaid);
+  const pot = potOfBatch(
+    boil,
+    DAMSON,
+    { altitude_m: 300 },
+    new PotClock(boil, START),
+    START,
+    unsaid,
+  );
   if (!pot) throw new Error('nothing in the pot');
   return pot;
 }

@@ -36,7 +36,10 @@ export function laterSugar({ kind, method, lines }: PotFormula): readonly PotLin
 }
 
 /** A document without the lines the log says were left out. */
-export function withoutOmitted<D extends FormulaDocument>(document: D, { log }: Pick<Boil, 'log'>): D {
+export function withoutOmitted<D extends FormulaDocument>(
+  document: D,
+  { log }: Pick<Boil, 'log'>,
+): D {
   const lines = [...document.lines];
   for (const { event, undone } of log) {
     if (undone || event.type !== 'omission') continue;
@@ -67,13 +70,20 @@ export function potOfBatch(
   const { sugarInAt } = boil;
   const isIn = sugarInAt === undefined ? unsaid === 'in' : sugarInAt <= from_ms;
   const later = isIn ? [] : laterSugar(formula);
-  const first = later.length === 0 ? whole : preparePot({ ...formula, lines: formula.lines.filter((line) => !later.includes(line)) }); // prettier-ignore
+  const first =
+    later.length === 0
+      ? whole
+      : preparePot({ ...formula, lines: formula.lines.filter((line) => !later.includes(line)) });
   if (!whole || !first) return undefined;
   const added: Added[] = [];
   if (sugarInAt !== undefined && later.length > 0) {
     const soluble_kg = whole.contents.soluble - first.contents.soluble;
     const insoluble = whole.contents.insoluble - first.contents.insoluble;
-    added.push({ time_s: clock.seconds(sugarInAt), soluble_kg, water_kg: whole.contents.mass - first.contents.mass - soluble_kg - insoluble }); // prettier-ignore
+    added.push({
+      time_s: clock.seconds(sugarInAt),
+      soluble_kg,
+      water_kg: whole.contents.mass - first.contents.mass - soluble_kg - insoluble,
+    });
   }
   for (const { event, at, undone } of boil.log)
     if (!undone && event.type === 'addition')
@@ -85,8 +95,20 @@ export function potOfBatch(
 }
 
 /** What an addition in the log brings; what cannot be understood brings nothing here. */
-function additionOf(text: string, written: FormulaDocument, kitchen: Kitchen): Pick<Added, 'water_kg' | 'soluble_kg'> {
-  const { formula } = readFormula({ ...withoutPlace(written), lines: [lineFromText(text, written.decimal)] }, kitchen);
+function additionOf(
+  text: string,
+  written: FormulaDocument,
+  kitchen: Kitchen,
+): Pick<Added, 'water_kg' | 'soluble_kg'> {
+  const { formula } = readFormula(
+    { ...withoutPlace(written), lines: [lineFromText(text, written.decimal)] },
+    kitchen,
+  );
   const contents = preparePot(formula)?.contents;
-  return contents ? { water_kg: contents.mass - contents.soluble - contents.insoluble, soluble_kg: contents.soluble } : { water_kg: 0, soluble_kg: 0 };
-} // prettier-ignore
+  return contents
+    ? {
+        water_kg: contents.mass - contents.soluble - contents.insoluble,
+        soluble_kg: contents.soluble,
+      }
+    : { water_kg: 0, soluble_kg: 0 };
+}

@@ -1,12 +1,13 @@
 import { logFrom } from '../testing/log.js';
-import { boilFrom, processClock, type BatchEvent, type ProcessClock } from './index.js'; // prettier-ignore
+import { boilFrom, processClock, type BatchEvent, type ProcessClock } from './index.js';
 
 const START = Date.parse('2026-10-03T18:00:00.000Z');
 const event = logFrom(START, 60_000);
 const at = (minutes: number, events: readonly BatchEvent[], table = 15): ProcessClock =>
   processClock(boilFrom(events), table, START + minutes * 60_000);
 
-// The rule: time starts at a full rolling boil, from zero again if the boil stops, then 5 minutes' rest (USDA Complete Guide, from memory).
+// The rule: time starts at a full rolling boil, from zero again if the boil stops, then 5 minutes'
+// rest (USDA Complete Guide, from memory).
 test('counts from the full boil, then the rest, then they are lifted', () => {
   const log = [event('process-begun', 10, { minutes: 15 })];
   expect(at(5, []).phase).toBe('waiting');
@@ -30,6 +31,9 @@ test('an altitude changed in mid-process never makes it shorter', () => {
 });
 
 test('once it is recorded the next load begins anew', () => {
-  const log = [event('process-begun', 0, { minutes: 15 }), event('processed', 21, { method: 'boiling-water', minutes: 15, altitude_m: 300 })]; // prettier-ignore
+  const log = [
+    event('process-begun', 0, { minutes: 15 }),
+    event('processed', 21, { method: 'boiling-water', minutes: 15, altitude_m: 300 }),
+  ];
   expect(at(22, log).phase).toBe('waiting');
 });

@@ -2,7 +2,10 @@ import type { Boil } from './boil.js';
 
 /** Where the process of the filled jars stands. */
 export interface ProcessClock {
-  /** `waiting` for the full boil or the steam's mark; `running`; `rest` with the heat off and the lid off; `over`. */
+  /**
+   * `waiting` for the full boil or the steam's mark; `running`; `rest` with the heat off and the
+   * lid off; `over`.
+   */
   readonly phase: 'waiting' | 'running' | 'rest' | 'over';
   /** What is left of it, ms; 0 where nothing runs. */
   readonly left_ms: number;
@@ -13,17 +16,25 @@ export interface ProcessClock {
 }
 
 const MINUTE_MS = 60_000;
-/** Jars rest in the canner with the heat off before they are lifted. Common practice, as in the guides. */
+/**
+ * Jars rest in the canner with the heat off before they are lifted. Common practice, as in the
+ * guides.
+ */
 const REST_MS = 5 * MINUTE_MS;
 
 /**
- * The process as the log has it: it counts from the full rolling boil, or from the steam's mark, and from zero again when that was
- * lost. It never runs shorter than the table says now, nor than it said when it was begun.
+ * The process as the log has it: it counts from the full rolling boil, or from the steam's mark,
+ * and from zero again when that was lost. It never runs shorter than the table says now, nor than
+ * it said when it was begun.
  *
  * @param minutes by the table, for the altitude stated
  * @param now milliseconds since 1970
  */
-export function processClock({ process }: Pick<Boil, 'process'>, minutes: number, now: number): ProcessClock {
+export function processClock(
+  { process }: Pick<Boil, 'process'>,
+  minutes: number,
+  now: number,
+): ProcessClock {
   const { begun, lost } = process;
   const whole = Math.max(minutes, begun?.minutes ?? 0);
   if (!begun) return { phase: 'waiting', left_ms: 0, minutes: whole, lost };

@@ -71,10 +71,12 @@ const SILENT_S = 60;
 const WANDER_S = 60;
 
 /**
- * Follows a pot on the heat in steps, with a heat that wanders and instruments that err, the same for the same seed.
+ * Follows a pot on the heat in steps, with a heat that wanders and instruments that err, the same
+ * for the same seed.
  *
  * @param kettle the same all the time, or by time in seconds where a lid is laid on or off
- * @param step_s 1 unless given; Euler's method, since a pot changes by less than a hundredth in a step
+ * @param step_s 1 unless given; Euler's method, since a pot changes by less than a hundredth in a
+ * step
  */
 export function simulateBoil(
   start: PotState,
@@ -109,7 +111,8 @@ export function simulateBoil(
   let minute = -1;
   let silent = false;
   for (; time <= most_s; time += step_s) {
-    for (let next = changes[done]; next && next.time_s <= time; next = changes[++done]) next.make(state);
+    for (let next = changes[done]; next && next.time_s <= time; next = changes[++done])
+      next.make(state);
     const here = kettleAt(time);
     shown =
       lag_s > 0

@@ -1,7 +1,14 @@
 import type { FormulaDocument } from '../formula/index.js';
 import { STARTERS } from '../starters/index.js';
 import { logFrom } from '../testing/log.js';
-import { batchNow, boilFrom, simulatedLooks, watchBoil, type BatchEvent, type SimulatedLook } from './index.js'; // prettier-ignore
+import {
+  batchNow,
+  boilFrom,
+  simulatedLooks,
+  watchBoil,
+  type BatchEvent,
+  type SimulatedLook,
+} from './index.js';
 
 const START = Date.parse('2026-10-03T15:00:00.000Z');
 const KITCHEN = { altitude_m: 1180, boilingPoint_C: 96.1 };
@@ -9,15 +16,23 @@ const event = logFrom(START);
 const QUIET = { noise_K: 0, offset_K: 0, lag_s: 0, dropouts: 0 };
 const SEED = '7d1f3c0a-1111-4000-8000-00000000000a';
 const begin = (errors: Partial<typeof QUIET> = {}, speed = 1): BatchEvent[] => [
-  event('simulated', 0, { speed, realAt: new Date(START).toISOString(), ...QUIET, ...errors }, SEED),
+  event(
+    'simulated',
+    0,
+    { speed, realAt: new Date(START).toISOString(), ...QUIET, ...errors },
+    SEED,
+  ),
   event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 }),
 ];
-const starter = (title: string): FormulaDocument => STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument; // prettier-ignore
+const starter = (title: string): FormulaDocument =>
+  STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument;
 const JELLY = starter('Redcurrant jelly');
 const looks = (events: readonly BatchEvent[], minutes: number, document = JELLY): SimulatedLook[] =>
   simulatedLooks(boilFrom(events), document, KITCHEN, START + minutes * 60_000);
 const readings = (events: readonly BatchEvent[], minutes: number, document = JELLY): BatchEvent[] =>
-  looks(events, minutes, document).map(({ at, temperature_C }) => event('reading', (at - START) / 1000, { temperature_C, instrument: SEED })); // prettier-ignore
+  looks(events, minutes, document).map(({ at, temperature_C }) =>
+    event('reading', (at - START) / 1000, { temperature_C, instrument: SEED }),
+  );
 
 test('the pot of the batch: cold at first, up to the boil, past the gel line, lighter all the time', () => {
   const seen = looks(begin(), 60);
@@ -45,10 +60,20 @@ test('offset, lag and dropouts are the instrument’s, not the pot’s', () => {
 
 test('it answers to the cook: off the heat it falls, cold water sets it back, the flame down slows it, sugar in lifts it', () => {
   const log = begin();
-  const at = (more: readonly BatchEvent[], minutes: number, document = JELLY): SimulatedLook | undefined => looks([...log, ...more], minutes, document).at(-1); // prettier-ignore
-  expect(at([event('off-heat', 1500, {})], 40)?.temperature_C).toBeLessThan(at([], 25)?.temperature_C ?? 0);
-  expect(at([event('addition', 1500, { text: '500 ml water' })], 26)?.mass_kg).toBeGreaterThan((at([], 26)?.mass_kg ?? 0) + 0.4); // prettier-ignore
-  expect(at([event('heat', 900, { turned: 'down' })], 30)?.mass_kg).toBeGreaterThan(at([], 30)?.mass_kg ?? 0); // prettier-ignore
+  const at = (
+    more: readonly BatchEvent[],
+    minutes: number,
+    document = JELLY,
+  ): SimulatedLook | undefined => looks([...log, ...more], minutes, document).at(-1);
+  expect(at([event('off-heat', 1500, {})], 40)?.temperature_C).toBeLessThan(
+    at([], 25)?.temperature_C ?? 0,
+  );
+  expect(at([event('addition', 1500, { text: '500 ml water' })], 26)?.mass_kg).toBeGreaterThan(
+    (at([], 26)?.mass_kg ?? 0) + 0.4,
+  );
+  expect(at([event('heat', 900, { turned: 'down' })], 30)?.mass_kg).toBeGreaterThan(
+    at([], 30)?.mass_kg ?? 0,
+  );
   const damson = starter('Damson jam');
   expect(at([], 45, damson)?.temperature_C).toBeLessThan(97.5);
   expect(at([event('sugar-in', 2400, {})], 50, damson)?.solidsPercent).toBeGreaterThan(45);
@@ -57,7 +82,11 @@ test('it answers to the cook: off the heat it falls, cold water sets it back, th
 test('put off for two days and taken up again it boils on from what it was', () => {
   // Not a whole number of steps.
   const two = 48 * 3600 + 0.317;
-  const log = [...begin(), event('paused', 1200.25, { kept: 'fridge' }), event('on-heat', 1200 + two, {})];
+  const log = [
+    ...begin(),
+    event('paused', 1200.25, { kept: 'fridge' }),
+    event('on-heat', 1200 + two, {}),
+  ];
   const before = looks(log, 20).at(-1);
   const after = looks(log, 20 + two / 60 + 1);
   const back = after.find(({ at }) => at > START + (1200 + two) * 1000);
@@ -68,7 +97,9 @@ test('put off for two days and taken up again it boils on from what it was', () 
   const events = [...log, ...readings(log, now / 60)];
   const watched = watchBoil(boilFrom(events), JELLY, KITCHEN, START + now * 1000);
   expect(watched?.forecast.now.mass_kg).toBeCloseTo(looks(log, now / 60).at(-1)?.mass_kg ?? 0, 1);
-  const truth = looks(log, now / 60 + 120).find(({ at, temperature_C }) => at > START + now * 1000 && temperature_C >= 100.5); // prettier-ignore
+  const truth = looks(log, now / 60 + 120).find(
+    ({ at, temperature_C }) => at > START + now * 1000 && temperature_C >= 100.5,
+  );
   const left = ((truth?.at ?? 0) - START) / 1000 - now;
   expect(Math.abs((watched?.forecast.left_s.mid ?? NaN) - left) / 60).toBeLessThan(4);
 });
@@ -81,11 +112,18 @@ test('a slow cooker loses little under its lid and more without: the forecast kn
     const some = readings(log, 180, butter).filter((_, i) => i % 60 === 0);
     return {
       left: watchBoil(boilFrom([...log, ...some]), butter, KITCHEN, at)?.forecast.left_s.mid ?? NaN,
-      lost: (looks(log, 1, butter)[0]?.mass_kg ?? 0) - (looks(log, 600, butter).at(-1)?.mass_kg ?? 0),
+      lost:
+        (looks(log, 1, butter)[0]?.mass_kg ?? 0) - (looks(log, 600, butter).at(-1)?.mass_kg ?? 0),
     };
   };
-  const [on, off] = [ends(event('vessel', 0, { vessel: 'slow-cooker-lid-on' })), ends(event('vessel', 0, { vessel: 'slow-cooker-lid-off' }))]; // prettier-ignore
-  const opened = ends(event('vessel', 0, { vessel: 'slow-cooker-lid-on' }), event('vessel', 7200, { vessel: 'slow-cooker-lid-off' })); // prettier-ignore
+  const [on, off] = [
+    ends(event('vessel', 0, { vessel: 'slow-cooker-lid-on' })),
+    ends(event('vessel', 0, { vessel: 'slow-cooker-lid-off' })),
+  ];
+  const opened = ends(
+    event('vessel', 0, { vessel: 'slow-cooker-lid-on' }),
+    event('vessel', 7200, { vessel: 'slow-cooker-lid-off' }),
+  );
   expect(off.left).toBeLessThan(on.left);
   expect(opened.left).toBeLessThan(on.left);
   expect(off.lost).toBeGreaterThan(on.lost + 0.5);
@@ -94,15 +132,22 @@ test('a slow cooker loses little under its lid and more without: the forecast kn
 
 describe('the clock of the batch', () => {
   test('runs as the simulated instruments say from their event on', () => {
-    const boil = boilFrom([event('simulated', 0, { speed: 60, realAt: new Date(START).toISOString(), ...QUIET })]); // prettier-ignore
+    const boil = boilFrom([
+      event('simulated', 0, { speed: 60, realAt: new Date(START).toISOString(), ...QUIET }),
+    ]);
     expect(batchNow(boil, START + 1000)).toBe(START + 60_000);
     const slower = boilFrom([
       event('simulated', 0, { speed: 60, realAt: new Date(START).toISOString(), ...QUIET }),
-      event('simulated', 600, { speed: 1, realAt: new Date(START + 10_000).toISOString(), ...QUIET }),
+      event('simulated', 600, {
+        speed: 1,
+        realAt: new Date(START + 10_000).toISOString(),
+        ...QUIET,
+      }),
     ]);
     expect(batchNow(slower, START + 11_000)).toBe(START + 601_000);
   });
-  test('is the kitchen’s own without them', () => expect(batchNow(boilFrom([]), START)).toBe(START));
+  test('is the kitchen’s own without them', () =>
+    expect(batchNow(boilFrom([]), START)).toBe(START));
 });
 
 test.each([
@@ -118,14 +163,34 @@ test.each([
   ];
   const all = looks(log, 24 * 60, document);
   // It boils where the climb ends.
-  const rolling = all.find(({ temperature_C }, i) => temperature_C > 95 && Math.abs((all[i + 1]?.temperature_C ?? 0) - temperature_C) < 0.3)?.temperature_C ?? 0; // prettier-ignore
+  const rolling =
+    all.find(
+      ({ temperature_C }, i) =>
+        temperature_C > 95 && Math.abs((all[i + 1]?.temperature_C ?? 0) - temperature_C) < 0.3,
+    )?.temperature_C ?? 0;
   const mass = watchBoil(boilFrom(log), document, KITCHEN, START)?.finishMass_kg ?? 0;
-  const end = all.find(({ temperature_C, mass_kg }) => type === 'curd' ? temperature_C >= 77 : type === 'consistency' ? mass_kg <= mass : temperature_C >= rolling); // prettier-ignore
+  const end = all.find(({ temperature_C, mass_kg }) =>
+    type === 'curd'
+      ? temperature_C >= 77
+      : type === 'consistency'
+        ? mass_kg <= mass
+        : temperature_C >= rolling,
+  );
   const done = ((end?.at ?? NaN) - START) / 1000 + (type === 'hard-boil' ? 60 : 0);
   const now = done * 0.7;
-  const weights = all.filter(({ at }) => at < START + now * 1000 && type === 'consistency').filter((_, i) => i % 180 === 0).map(({ at, mass_kg }) => event('weighed', (at - START) / 1000, { mass_kg })); // prettier-ignore
-  const some = readings(log, now / 60, document).filter((_, i) => type !== 'consistency' || i % 60 === 0);
-  const watched = watchBoil(boilFrom([...log, ...some, ...weights]), document, KITCHEN, START + now * 1000);
+  const weights = all
+    .filter(({ at }) => at < START + now * 1000 && type === 'consistency')
+    .filter((_, i) => i % 180 === 0)
+    .map(({ at, mass_kg }) => event('weighed', (at - START) / 1000, { mass_kg }));
+  const some = readings(log, now / 60, document).filter(
+    (_, i) => type !== 'consistency' || i % 60 === 0,
+  );
+  const watched = watchBoil(
+    boilFrom([...log, ...some, ...weights]),
+    document,
+    KITCHEN,
+    START + now * 1000,
+  );
   const left = watched?.forecast.left_s.mid ?? NaN;
   expect(Math.abs(left - (done - now)) / 60).toBeLessThan(within);
 });

@@ -25,7 +25,10 @@ export interface SimulatedLook {
 export const SIMULATED_EVERY_S = 10;
 /** A simulated pot is followed no further than this, s: longer than any butter cooks. */
 const MOST_S = 40 * 3600;
-/** How far a hidden burner is from what the kitchen's is thought to give: share, standard deviation. A guess. */
+/**
+ * How far a hidden burner is from what the kitchen's is thought to give: share, standard deviation.
+ * A guess.
+ */
 const HIDDEN_HEAT_SD = 0.15;
 /** The flame wanders by this share, standard deviation. A guess. */
 const WANDER_SD = 0.05;
@@ -42,13 +45,13 @@ const seedOf = (id: string): number =>
   [...id].reduce((hash, letter) => (Math.imul(hash, 31) + letter.charCodeAt(0)) | 0, 17) >>> 0;
 
 /**
- * What simulated instruments say of the very batch on the bench: its pot put on cold, heated by a hidden burner, answering to
- * everything in the log (sugar, additions, the flame, lids, off and on, a pause). The same for the same log, on every device, so
- * that a reload goes on where it was.
+ * What simulated instruments say of the very batch on the bench: its pot put on cold, heated by a
+ * hidden burner, answering to everything in the log (sugar, additions, the flame, lids, off and on,
+ * a pause). The same for the same log, on every device, so that a reload goes on where it was.
  *
  * @param until milliseconds since 1970 by the batch's clock
- * @returns looks since the pot went on, every {@link SIMULATED_EVERY_S} seconds while it is on the heat or stands; none without
- *   simulated instruments
+ * @returns looks since the pot went on, every {@link SIMULATED_EVERY_S} seconds while it is on the
+ * heat or stands; none without   simulated instruments
  */
 export function simulatedLooks(
   boil: Boil,
@@ -67,7 +70,8 @@ export function simulatedLooks(
   const seed = seedOf(simulated.id);
   const hidden_W = heat.mid * Math.exp(seeded(seed).normal() * sd);
 
-  const vesselAt = (at: number) => (vessels.findLast((each) => each.at <= at) ?? vessels[0])?.vessel;
+  const vesselAt = (at: number) =>
+    (vessels.findLast((each) => each.at <= at) ?? vessels[0])?.vessel;
   const flame = (at: number): number => {
     if (!boil.heat.some(({ from, to }) => from <= at && at < (to ?? Infinity))) return 0;
     const lid = heatOf(formula, contents.mass, vesselAt(at)).mid / heat.mid;
@@ -77,18 +81,36 @@ export function simulatedLooks(
     );
   };
   const curve = boilingCurve(boilingPointAt(formula.place).pressure_kPa);
-  const kettle = (time_s: number): Kettle => ({ curve, diameter_m: diameterOf(formula, vesselAt(clock.at(time_s))), pH: outcome.pH }); // prettier-ignore
+  const kettle = (time_s: number): Kettle => ({
+    curve,
+    diameter_m: diameterOf(formula, vesselAt(clock.at(time_s))),
+    pH: outcome.pH,
+  });
   const changes: Change[] = [
-    ...pot.added.map(({ time_s, water_kg, soluble_kg }): Change => ({ time_s, make: (state) => putInto(state, water_kg, soluble_kg) })), // prettier-ignore
+    ...pot.added.map(({ time_s, water_kg, soluble_kg }): Change => ({
+      time_s,
+      make: (state) => putInto(state, water_kg, soluble_kg),
+    })),
     ...boil.pauses.flatMap(({ from, to }): Change[] => {
       const left = to === undefined ? 1 : Math.exp(-(to - from) / 1000 / COOLS_S);
-      return [{ time_s: clock.seconds(from), make: (state) => void (state.temperature_C = PANTRY_C + (state.temperature_C - PANTRY_C) * left) }]; // prettier-ignore
+      return [
+        {
+          time_s: clock.seconds(from),
+          make: (state) =>
+            void (state.temperature_C = PANTRY_C + (state.temperature_C - PANTRY_C) * left),
+        },
+      ];
     }),
   ];
   const { readings } = simulateBoil(startOf(pot.first, PANTRY_C), kettle, {
     net_W: (time_s) => hidden_W * flame(clock.at(time_s)),
     fluctuation: WANDER_SD,
-    instruments: { ...simulated, drift_KPerH: 0, scaleNoise_kg: SCALE_NOISE_KG, brixNoise_percent: BRIX_NOISE_PERCENT }, // prettier-ignore
+    instruments: {
+      ...simulated,
+      drift_KPerH: 0,
+      scaleNoise_kg: SCALE_NOISE_KG,
+      brixNoise_percent: BRIX_NOISE_PERCENT,
+    },
     changes,
     seed: seed + 1,
     readEvery_s: SIMULATED_EVERY_S,

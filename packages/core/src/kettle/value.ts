@@ -1,6 +1,9 @@
 import type { EventBodies } from './event.js';
 
-/** What an instrument shows: of the pot's temperature, of what is in it on a scale, of a cooled drop in a refractometer. */
+/**
+ * What an instrument shows: of the pot's temperature, of what is in it on a scale, of a cooled drop
+ * in a refractometer.
+ */
 export interface PotValues {
   readonly temperature_C?: number;
   readonly mass_kg?: number;
@@ -8,8 +11,15 @@ export interface PotValues {
 }
 export type ValueName = keyof PotValues;
 
-/** Values beyond these no instrument shows, and none is taken; what a pot cannot have is kept and set apart. Common practice. */
-export const VALUE_LIMITS = { temperature_C: [-100, 1000], mass_kg: [0.01, 200], percent: [0, 95] } as const;
+/**
+ * Values beyond these no instrument shows, and none is taken; what a pot cannot have is kept and
+ * set apart. Common practice.
+ */
+export const VALUE_LIMITS = {
+  temperature_C: [-100, 1000],
+  mass_kg: [0.01, 200],
+  percent: [0, 95],
+} as const;
 
 /** The event of a log that a value is. */
 export type ValueEvent = {

@@ -24,13 +24,22 @@ export interface Watched {
   readonly finishSolidsPercent: number;
 }
 
-/** Heat capacity of a pot of fruit and sugar, J/(kg K): sugar technology, 4187 (1 - 0.6 s) at a third of solids. From memory. */
+/**
+ * Heat capacity of a pot of fruit and sugar, J/(kg K): sugar technology, 4187 (1 - 0.6 s) at a
+ * third of solids. From memory.
+ */
 const HEAT_CAPACITY = 3350;
 /** A butter is watched this far ahead, s. */
 const BUTTER_AHEAD_S = 30 * 3600;
-/** How warm a pot is when it goes back on after a pause, where no reading tells: from the counter, from the fridge, C. Common practice. */
+/**
+ * How warm a pot is when it goes back on after a pause, where no reading tells: from the counter,
+ * from the fridge, C. Common practice.
+ */
 const REWARMED_FROM_C = { cool: 25, fridge: 6 } as const;
-/** What is left in doubt of the thermometer: boiled in water that day, or only trusted with the weather unknown, K. A guess. */
+/**
+ * What is left in doubt of the thermometer: boiled in water that day, or only trusted with the
+ * weather unknown, K. A guess.
+ */
 const CHECKED_K = 0.25;
 const TRUSTED_K = 0.8;
 /** Soluble solids of a pot weighed or measured by the cup, share, 5-95 %. A guess. */
@@ -41,7 +50,9 @@ function targetOf({ formula, outcome, rule }: PreparedPot, boil: Boil): Target |
   const { finish } = formula;
   switch (finish.type) {
     case 'gel-temperature':
-      return boil.gelTemperature_C === undefined ? undefined : { type: 'temperature', reading_C: boil.gelTemperature_C };
+      return boil.gelTemperature_C === undefined
+        ? undefined
+        : { type: 'temperature', reading_C: boil.gelTemperature_C };
     case 'soluble-solids':
       return { type: 'solids', percent: finish.percent.mid };
     case 'weight':
@@ -53,12 +64,14 @@ function targetOf({ formula, outcome, rule }: PreparedPot, boil: Boil): Target |
     case 'curd':
       return { type: 'temperature', reading_C: finish.temperature_C };
   }
-} // prettier-ignore
+}
 
 /**
- * Time left of a boil from everything in its log: readings, weights, refractometer, additions, and what was done to the flame.
+ * Time left of a boil from everything in its log: readings, weights, refractometer, additions, and
+ * what was done to the flame.
  *
- * @param written the formula as it was put on the heat; what the log adds is taken from the log, at its time
+ * @param written the formula as it was put on the heat; what the log adds is taken from the log, at
+ * its time
  * @param kitchen as it is, with the place the boil was lit in
  * @param now milliseconds since 1970
  * @returns undefined before the heat, while it is put off, and after the end
@@ -76,12 +89,20 @@ export function watchBoil(
   const { formula } = whole;
   const made = forecast(input);
   const { minute } = boil;
-  const byClock = formula.finish.type === 'hard-boil' && minute !== undefined && boil.phase === 'on-heat';
-  const clockLeft_s = byClock ? Math.max((minute.startedAt - now) / 1000 + (whole.rule.timedMinutes ?? formula.finish.minutes) * 60, 0) : 0; // prettier-ignore
+  const byClock =
+    formula.finish.type === 'hard-boil' && minute !== undefined && boil.phase === 'on-heat';
+  const clockLeft_s = byClock
+    ? Math.max(
+        (minute.startedAt - now) / 1000 + (whole.rule.timedMinutes ?? formula.finish.minutes) * 60,
+        0,
+      )
+    : 0;
   return {
     now,
     // Once the timed boil runs, the clock knows.
-    forecast: byClock ? { ...made, left_s: { low: clockLeft_s, mid: clockLeft_s, high: clockLeft_s } } : made,
+    forecast: byClock
+      ? { ...made, left_s: { low: clockLeft_s, mid: clockLeft_s, high: clockLeft_s } }
+      : made,
     path: made.path.map(({ time_s, reading_C }) => ({ at: clock.at(time_s), reading_C })),
     finishMass_kg: whole.outcome.finished,
     finishSolidsPercent: whole.outcome.solids,
@@ -101,11 +122,17 @@ export interface ModelledPot {
  * @param now milliseconds since 1970
  * @returns undefined before the heat, and where nothing in the pot, or no finish, is known
  */
-export function modelledPot(boil: Boil, written: FormulaDocument, kitchen: Kitchen, now: number): ModelledPot | undefined {
+export function modelledPot(
+  boil: Boil,
+  written: FormulaDocument,
+  kitchen: Kitchen,
+  now: number,
+): ModelledPot | undefined {
   const { startedAt } = boil;
   if (startedAt === undefined) return undefined;
   const first = boil.readings[0];
-  // The model begins where something is known: how warm the pot was put on, and whether it simmered before, nobody wrote down.
+  // The model begins where something is known: how warm the pot was put on, and whether it simmered
+  // before, nobody wrote down.
   const from_ms = first?.at ?? startedAt;
   const clock = new PotClock(boil, from_ms);
   const pot = potOfBatch(boil, written, onStove(kitchen, boil.stove), clock, from_ms, 'in');
@@ -118,9 +145,17 @@ export function modelledPot(boil: Boil, written: FormulaDocument, kitchen: Kitch
     ...boil.pauses.flatMap(({ from, to, kept }): Added[] =>
       to === undefined || from <= from_ms
         ? []
-        : [{ time_s: clock.seconds(to), water_kg: 0, soluble_kg: 0, cooledTo_C: boil.readings.find(({ at }) => at >= to)?.temperature_C ?? REWARMED_FROM_C[kept] }],
+        : [
+            {
+              time_s: clock.seconds(to),
+              water_kg: 0,
+              soluble_kg: 0,
+              cooledTo_C:
+                boil.readings.find(({ at }) => at >= to)?.temperature_C ?? REWARMED_FROM_C[kept],
+            },
+          ],
     ),
-  ]; // prettier-ignore
+  ];
 
   const looks: Look[] = [
     ...boil.readings.map(({ at, temperature_C }) => ({ time_s: clock.seconds(at), temperature_C })),
@@ -129,13 +164,22 @@ export function modelledPot(boil: Boil, written: FormulaDocument, kitchen: Kitch
   ];
   const { pressure_kPa, boilingPoint_C, from } = boilingPointAt(formula.place);
   const checked = from === 'measured' || from === 'learned';
-  const offset = checked ? ((from === 'measured' ? boil.boilingPoint_C : undefined) ?? boilingPoint_C.mid) - saturationTemperature_C(pressure_kPa) : 0; // prettier-ignore
-  const doubt = from === 'measured' ? CHECKED_K : from === 'learned' ? boilingPoint_C.high - boilingPoint_C.mid : TRUSTED_K; // prettier-ignore
+  const offset = checked
+    ? ((from === 'measured' ? boil.boilingPoint_C : undefined) ?? boilingPoint_C.mid) -
+      saturationTemperature_C(pressure_kPa)
+    : 0;
+  const doubt =
+    from === 'measured'
+      ? CHECKED_K
+      : from === 'learned'
+        ? boilingPoint_C.high - boilingPoint_C.mid
+        : TRUSTED_K;
   // The vessel it began in; a lid laid ajar or off since is a change of known size.
   const net_W = heatOf(formula, whole.contents.mass, boil.vessels[0]?.vessel);
   const start = startOf(atFirst, first ? first.temperature_C - offset : PANTRY_C);
   // Time on the heat that was not needed to warm it went into steam.
-  const warming_s = (atFirst.contents.mass * HEAT_CAPACITY * (start.temperature_C - PANTRY_C)) / net_W.mid;
+  const warming_s =
+    (atFirst.contents.mass * HEAT_CAPACITY * (start.temperature_C - PANTRY_C)) / net_W.mid;
   const steamed_kg = Math.min(
     (Math.max((from_ms - startedAt) / 1000 - warming_s, 0) * net_W.mid) / LATENT_J_PER_KG,
     start.water * 0.6,
@@ -161,13 +205,24 @@ export function modelledPot(boil: Boil, written: FormulaDocument, kitchen: Kitch
     now_s: Math.max(clock.seconds(now), 0),
   };
   return { whole, clock, input };
-} // prettier-ignore
+}
 
 /** Heat of each vessel after the first, as a share of the first one's. */
-const vesselChanges = ({ vessels }: Boil, formula: PotFormula, first_W: number, clock: PotClock): HeatChange[] =>
-  vessels.slice(1).map(({ at, vessel }) => ({ time_s: Math.max(clock.seconds(at), 0), share: heatOf(formula, 0, vessel).mid / first_W })); // prettier-ignore
+const vesselChanges = (
+  { vessels }: Boil,
+  formula: PotFormula,
+  first_W: number,
+  clock: PotClock,
+): HeatChange[] =>
+  vessels.slice(1).map(({ at, vessel }) => ({
+    time_s: Math.max(clock.seconds(at), 0),
+    share: heatOf(formula, 0, vessel).mid / first_W,
+  }));
 
-/** Off the heat and on again as the clock has it, and every turn of the flame by an amount that is fitted. */
+/**
+ * Off the heat and on again as the clock has it, and every turn of the flame by an amount that is
+ * fitted.
+ */
 function heatChanges({ heat, flameTurned }: Boil, { seconds }: PotClock): HeatChange[] {
   const changes: HeatChange[] = flameTurned.map(({ at }) => ({ time_s: Math.max(seconds(at), 0) }));
   heat.forEach(({ from, to }, i) => {

@@ -4,12 +4,29 @@ import { documentOf } from '../testing/formula.js';
 import { cellAt, LABEL_SHEETS, labelContent, lotCode, type LabelledJars } from './index.js';
 
 const ID = '5b0f3c0a-6d0e-4c5b-9a53-2f4f0f0a1b2d';
-const jars = (change: Partial<LabelledJars> = {}): LabelledJars => ({ batchId: ID, size: '340-g', partFill: null, madeOn: '2026-09-12', keptIn: null, verdict: 'shelf', bestBefore: '2027-09-12', ...change }); // prettier-ignore
+const jars = (change: Partial<LabelledJars> = {}): LabelledJars => ({
+  batchId: ID,
+  size: '340-g',
+  partFill: null,
+  madeOn: '2026-09-12',
+  keptIn: null,
+  verdict: 'shelf',
+  bestBefore: '2027-09-12',
+  ...change,
+});
 const of = (lines: readonly [string, string][], change: Partial<LabelledJars> = {}) => {
-  const { formula } = readFormula({ ...documentOf(lines), jars: [{ size: '340-g' }] }, { altitude_m: 300 });
+  const { formula } = readFormula(
+    { ...documentOf(lines), jars: [{ size: '340-g' }] },
+    { altitude_m: 300 },
+  );
   return labelContent(formula, balance(formula), jars(change));
 };
-const JAM: [string, string][] = [['1.2 kg', 'damson'], ['300 ml', 'water'], ['1 kg', 'white-sugar'], ['200 g', 'damson']]; // prettier-ignore
+const JAM: [string, string][] = [
+  ['1.2 kg', 'damson'],
+  ['300 ml', 'water'],
+  ['1 kg', 'white-sugar'],
+  ['200 g', 'damson'],
+];
 
 test('ingredients in order of weight, the same one once, no water; fruit and sugar for 100 g', () => {
   const label = of(JAM);
@@ -42,16 +59,36 @@ test('a 340 g jar holds about 340 g of jam, and a part jar its part', () => {
 });
 
 test('allergens stand out, and honey is not for infants', () => {
-  const curd = of([['200 ml', 'lemon-juice'], ['300 g', 'white-sugar'], ['4', 'whole-egg'], ['120 g', 'butter']], { verdict: 'fridge' }); // prettier-ignore
-  expect(curd?.ingredients.filter(({ allergen }) => allergen).map(({ name }) => name).sort()).toEqual(['butter', 'eggs']); // prettier-ignore
-  expect(of([['1 kg', 'damson'], ['400 g', 'honey']])?.warnings).toEqual(['Honey: not for children under one year.']); // prettier-ignore
+  const curd = of(
+    [
+      ['200 ml', 'lemon-juice'],
+      ['300 g', 'white-sugar'],
+      ['4', 'whole-egg'],
+      ['120 g', 'butter'],
+    ],
+    { verdict: 'fridge' },
+  );
+  expect(
+    curd?.ingredients
+      .filter(({ allergen }) => allergen)
+      .map(({ name }) => name)
+      .sort(),
+  ).toEqual(['butter', 'eggs']);
+  expect(
+    of([
+      ['1 kg', 'damson'],
+      ['400 g', 'honey'],
+    ])?.warnings,
+  ).toEqual(['Honey: not for children under one year.']);
 });
 
 test.each([
   ['shelf', 'Keep cool, dark and dry.'],
   ['fridge', 'Keep in the fridge.'],
   ['freezer', 'Keep frozen; thaw in the fridge.'],
-] as const)('%s jars say so: %s', (verdict, words) => expect(of(JAM, { verdict })?.storage).toBe(words));
+] as const)('%s jars say so: %s', (verdict, words) =>
+  expect(of(JAM, { verdict })?.storage).toBe(words),
+);
 
 test('what is not to be kept gets no label', () => {
   expect(of(JAM, { verdict: 'stop' })).toBeUndefined();
@@ -59,7 +96,13 @@ test('what is not to be kept gets no label', () => {
 });
 
 test('a name with a comma does not read as two', () =>
-  expect(of([['1 kg', 'apricot'], ['800 g', 'white-sugar'], ['60 ml', 'lemon-juice-bottled']])?.ingredients[2]).toEqual({ name: 'bottled lemon juice', allergen: true })); // prettier-ignore
+  expect(
+    of([
+      ['1 kg', 'apricot'],
+      ['800 g', 'white-sugar'],
+      ['60 ml', 'lemon-juice-bottled'],
+    ])?.ingredients[2],
+  ).toEqual({ name: 'bottled lemon juice', allergen: true }));
 
 test('a lot is the day and the batch', () => expect(lotCode('2026-09-12', ID)).toBe('260912-5B0'));
 
@@ -76,7 +119,10 @@ describe.each(LABEL_SHEETS.map((sheet) => [sheet.id, sheet] as const))('%s', (_,
     }
     for (const [i, one] of cells.entries())
       for (const other of cells.slice(i + 1))
-        expect(Math.abs(one.x - other.x) >= sheet.cell.width - 1e-9 || Math.abs(one.y - other.y) >= sheet.cell.height - 1e-9).toBe(true); // prettier-ignore
+        expect(
+          Math.abs(one.x - other.x) >= sheet.cell.width - 1e-9 ||
+            Math.abs(one.y - other.y) >= sheet.cell.height - 1e-9,
+        ).toBe(true);
     expect(cellAt(sheet, each).page).toBe(1);
   });
 });

@@ -35,7 +35,10 @@ export interface LabelContent {
   readonly opened: string;
   /** Net amount, g, to 5 g; undefined where it is not known. */
   readonly net_g: number | undefined;
-  /** Prepared fruit for 100 g of the spread, g, and soluble solids in it, which is what the directive calls its sugar. */
+  /**
+   * Prepared fruit for 100 g of the spread, g, and soluble solids in it, which is what the
+   * directive calls its sugar.
+   */
   readonly fruitPer100_g: number | undefined;
   readonly sugarPer100_g: number | undefined;
   /** In order of weight. */
@@ -53,11 +56,17 @@ const plainName = (name: string): string => {
   return how === undefined ? name : `${how} ${what}`;
 };
 
-/** A code that tells jars of one batch from those of another: the day, and the batch's own three signs. */
+/**
+ * A code that tells jars of one batch from those of another: the day, and the batch's own three
+ * signs.
+ */
 export const lotCode = (madeOn: string, batchId: string): string =>
   `${madeOn.slice(2, 4)}${madeOn.slice(5, 7)}${madeOn.slice(8, 10)}-${batchId.replaceAll('-', '').slice(0, 3).toUpperCase()}`;
 
-/** Storage words by verdict; a label never promises more than the verdict. Common practice, as the guides have it. */
+/**
+ * Storage words by verdict; a label never promises more than the verdict. Common practice, as the
+ * guides have it.
+ */
 const STORAGE: Readonly<Record<Exclude<KeepingVerdict, 'stop'>, string>> = {
   shelf: 'Keep cool, dark and dry.',
   fridge: 'Keep in the fridge.',
@@ -65,10 +74,11 @@ const STORAGE: Readonly<Record<Exclude<KeepingVerdict, 'stop'>, string>> = {
 };
 
 /**
- * What stands on the label of these jars: of the batch as made, at the weight its jars hold. Undefined where they are not to be kept:
- * such a jar gets no label.
+ * What stands on the label of these jars: of the batch as made, at the weight its jars hold.
+ * Undefined where they are not to be kept: such a jar gets no label.
  *
- * Fruit and sugar for 100 g as directive 2001/113/EC asks for them (from memory): the sugar is the soluble solids, by refractometer.
+ * Fruit and sugar for 100 g as directive 2001/113/EC asks for them (from memory): the sugar is the
+ * soluble solids, by refractometer.
  */
 export function labelContent(
   formula: Pick<PotFormula, 'lines'>,
@@ -95,15 +105,23 @@ export function labelContent(
     madeOn: jars.madeOn,
     bestBefore: jars.bestBefore,
     storage: STORAGE[jars.verdict],
-    opened: jars.verdict === 'shelf' ? 'Once opened, in the fridge.' : 'Eat within four weeks of opening.',
+    opened:
+      jars.verdict === 'shelf'
+        ? 'Once opened, in the fridge.'
+        : 'Eat within four weeks of opening.',
     net_g:
       fill_g === undefined
         ? undefined
         : Math.round((fill_g * (jars.partFill ?? 1)) / NET_STEP_G) * NET_STEP_G,
     fruitPer100_g:
-      finish_kg === undefined || fruit_kg === 0 ? undefined : Math.round((fruit_kg / finish_kg) * 100),
-    sugarPer100_g: balance === null ? undefined : Math.round(balance.finish.solubleSolidsPercent.mid),
-    ingredients: [...byName].sort((a, b) => b[1].mass - a[1].mass).map(([name, { allergen }]) => ({ name: plainName(name), allergen })), // prettier-ignore
+      finish_kg === undefined || fruit_kg === 0
+        ? undefined
+        : Math.round((fruit_kg / finish_kg) * 100),
+    sugarPer100_g:
+      balance === null ? undefined : Math.round(balance.finish.solubleSolidsPercent.mid),
+    ingredients: [...byName]
+      .sort((a, b) => b[1].mass - a[1].mass)
+      .map(([name, { allergen }]) => ({ name: plainName(name), allergen })),
     warnings: honey ? ['Honey: not for children under one year.'] : [],
   };
 }

@@ -1,4 +1,6 @@
-/** Labels on a sheet, or one after the other on a roll: all in millimetres from the top left corner. */
+/**
+ * Labels on a sheet, or one after the other on a roll: all in millimetres from the top left corner.
+ */
 export interface LabelSheet {
   readonly id: string;
   readonly name: string;
@@ -15,7 +17,17 @@ export interface LabelSheet {
 const A4 = { width: 210, height: 297 };
 const LETTER = { width: 215.9, height: 279.4 };
 
-const grid = (id: string, name: string, page: LabelSheet['page'], columns: number, rows: number, width: number, height: number, across: number, down: number): LabelSheet => ({
+const grid = (
+  id: string,
+  name: string,
+  page: LabelSheet['page'],
+  columns: number,
+  rows: number,
+  width: number,
+  height: number,
+  across: number,
+  down: number,
+): LabelSheet => ({
   id,
   name,
   page,
@@ -25,7 +37,7 @@ const grid = (id: string, name: string, page: LabelSheet['page'], columns: numbe
   left: (page.width - columns * width - (columns - 1) * across) / 2,
   top: (page.height - rows * height - (rows - 1) * down) / 2,
   gap: { across, down },
-}); // prettier-ignore
+});
 
 const roll = (width: number, height: number): LabelSheet =>
   grid(
@@ -40,7 +52,10 @@ const roll = (width: number, height: number): LabelSheet =>
     0,
   );
 
-/** Sheets and rolls as they are commonly sold. Common practice, no source: measure a sheet before printing many. */
+/**
+ * Sheets and rolls as they are commonly sold. Common practice, no source: measure a sheet before
+ * printing many.
+ */
 export const LABEL_SHEETS: readonly [LabelSheet, ...LabelSheet[]] = [
   grid('a4-21', 'A4, 21 labels of 63.5 × 38.1 mm', A4, 3, 7, 63.5, 38.1, 2.5, 0),
   grid('a4-14', 'A4, 14 labels of 99.1 × 38.1 mm', A4, 2, 7, 99.1, 38.1, 2.5, 0),
@@ -61,7 +76,10 @@ export const findSheet = (id: string): LabelSheet | undefined =>
  *
  * @param index 0 and up, row by row; what does not fit on the first page goes on the next
  */
-export function cellAt(sheet: LabelSheet, index: number): { readonly page: number; readonly x: number; readonly y: number } {
+export function cellAt(
+  sheet: LabelSheet,
+  index: number,
+): { readonly page: number; readonly x: number; readonly y: number } {
   const each = sheet.columns * sheet.rows;
   const [column, row] = [index % sheet.columns, Math.floor((index % each) / sheet.columns)];
   return {
@@ -69,4 +87,4 @@ export function cellAt(sheet: LabelSheet, index: number): { readonly page: numbe
     x: sheet.left + column * (sheet.cell.width + sheet.gap.across),
     y: sheet.top + row * (sheet.cell.height + sheet.gap.down),
   };
-} // prettier-ignore
+}

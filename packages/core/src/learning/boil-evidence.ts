@@ -21,7 +21,9 @@ import { boilingPointAt, saturationTemperature_C } from '../water/index.js';
 import { cameOf, foretoldYield_ml } from './hindsight.js';
 import type { Estimate } from './lesson.js';
 
-/** What one finished boil says of the kitchen it was made in; what it says nothing of is left out. */
+/**
+ * What one finished boil says of the kitchen it was made in; what it says nothing of is left out.
+ */
 export interface BoilEvidence {
   /** When it ended, milliseconds since 1970. */
   readonly at: number;
@@ -29,11 +31,17 @@ export interface BoilEvidence {
   readonly stove?: Stove;
   /** How much too high the thermometer reads, K; the day's weather is in it. */
   readonly offset_K: Estimate;
-  /** Natural logarithm of the heat into the usual pan, W, as for a pot of up to {@link ORDINARY_POT_KG}. */
+  /**
+   * Natural logarithm of the heat into the usual pan, W, as for a pot of up to {@link
+   * ORDINARY_POT_KG}.
+   */
   readonly logHeat_W: Estimate;
   /** What came to the jars beside what is computed for the reading it was stopped at. */
   readonly yield?: YieldEvidence;
-  /** How far over boiling water the set is that is liked here, K: where it was stopped, and how that set was once opened. */
+  /**
+   * How far over boiling water the set is that is liked here, K: where it was stopped, and how that
+   * set was once opened.
+   */
   readonly rise_K?: Estimate;
 }
 
@@ -45,51 +53,89 @@ export interface YieldEvidence {
   readonly perK: number;
 }
 
-/** Little is believed beforehand: any household heat, any thermometer, 5-95 %. Wider still, the fit gets lost between them. */
+/**
+ * Little is believed beforehand: any household heat, any thermometer, 5-95 %. Wider still, the fit
+ * gets lost between them.
+ */
 const ANY_HEAT_W = { low: 700, mid: 1550, high: 3500 };
 const ANY_OFFSET_K = { low: -3, mid: 0, high: 3 };
 /** Fewer readings than this say nothing of a curve. A guess. */
 const FEWEST_READINGS = 8;
-/** A fit that leaves more than this, in standard deviations of the instruments, is of another pot than the formula's. A guess. */
+/**
+ * A fit that leaves more than this, in standard deviations of the instruments, is of another pot
+ * than the formula's. A guess.
+ */
 const MOST_MISFIT = 2;
-/** Water that boiled this far from what this kitchen's height says boiled elsewhere, K: a bad thermometer and foul weather. A guess. */
+/**
+ * Water that boiled this far from what this kitchen's height says boiled elsewhere, K: a bad
+ * thermometer and foul weather. A guess.
+ */
 const ELSEWHERE_K = 3;
-/** A step on the scale from runny to stiff is worth about this rise, K; and how surely one spoonful tells. A guess. */
+/**
+ * A step on the scale from runny to stiff is worth about this rise, K; and how surely one spoonful
+ * tells. A guess.
+ */
 const A_STEP_K = 0.7;
 const SPOONFUL_SD_K = 0.5;
 
-/** A pan of fruit and sugar boiled to its finish: a butter in a slow cooker and a curd over water say nothing of the ring. */
+/**
+ * A pan of fruit and sugar boiled to its finish: a butter in a slow cooker and a curd over water
+ * say nothing of the ring.
+ */
 const isSugarBoil = ({ kind, finish }: PotFormula): boolean =>
   kind !== 'curd' && finish.type !== 'consistency';
 
-/** Kilograms in the jars as filled; undefined before they are counted. @param solids soluble solids, per cent */
+/**
+ * Kilograms in the jars as filled; undefined before they are counted.
+ * @param solids soluble solids, per cent
+ */
 function massInJars_kg(boil: Boil, formula: PotFormula, solids: number): number | undefined {
   // Weighed jars need no volume.
   if (boil.jarred.length > 0 && boil.jarred.every(({ net_g }) => net_g !== undefined))
-    return boil.jarred.reduce((sum, { full, part, net_g = 0 }) => sum + ((full + part) * net_g) / 1000, 0);
+    return boil.jarred.reduce(
+      (sum, { full, part, net_g = 0 }) => sum + ((full + part) * net_g) / 1000,
+      0,
+    );
   const volume_ml = volumeFilled_ml(boil, formula);
-  return volume_ml && (volume_ml / 1e6) * syrupDensity_kgPerM3(solids / 100, FILL_C) * (1 - AIR_SHARE.mid);
+  return (
+    volume_ml &&
+    (volume_ml / 1e6) * syrupDensity_kgPerM3(solids / 100, FILL_C) * (1 - AIR_SHARE.mid)
+  );
 }
 
 /**
- * What a boil that is done says of its kitchen, by the forecast's own model fitted to the whole of its log with nothing believed of
- * heat or thermometer beforehand; the jars that were filled count as one more weighing.
+ * What a boil that is done says of its kitchen, by the forecast's own model fitted to the whole of
+ * its log with nothing believed of heat or thermometer beforehand; the jars that were filled count
+ * as one more weighing.
  *
  * @param written the formula as it was put on the heat
  * @param kitchen as it is; what was learned in it is left aside
- * @returns undefined where nothing can be learned: it is not done, simulated instruments boiled it, it boiled at another place, or the
- *   log does not fit the formula
+ * @returns undefined where nothing can be learned: it is not done, simulated instruments boiled it,
+ * it boiled at another place, or the   log does not fit the formula
  */
-export function evidenceOf(written: FormulaDocument, boil: Boil, kitchen: Kitchen): BoilEvidence | undefined {
+export function evidenceOf(
+  written: FormulaDocument,
+  boil: Boil,
+  kitchen: Kitchen,
+): BoilEvidence | undefined {
   const { endedAt: at, simulated, readings, boilingPoint_C, score } = boil;
   if (at === undefined || simulated !== undefined) return undefined;
   const { learned: _learned, offset_K: _offset, boilingPoint_C: _measured, ...plain } = kitchen;
   const { boilingPoint_C: water, pressure_kPa } = boilingPointAt(plain);
-  if (boilingPoint_C !== undefined && Math.abs(boilingPoint_C - water.mid) > ELSEWHERE_K) return undefined;
+  if (boilingPoint_C !== undefined && Math.abs(boilingPoint_C - water.mid) > ELSEWHERE_K)
+    return undefined;
   const pot = modelledPot(boil, written, plain, at);
-  if (!pot || !isSugarBoil(pot.whole.formula) || readings.length < FEWEST_READINGS) return undefined;
+  if (!pot || !isSugarBoil(pot.whole.formula) || readings.length < FEWEST_READINGS)
+    return undefined;
   const { whole, clock } = pot;
-  const fit = (looks: readonly Look[], net_W = ANY_HEAT_W) => forecast({ ...pot.input, net_W, offset_K: ANY_OFFSET_K, startWasRead: true, looks } satisfies ForecastInput); // prettier-ignore
+  const fit = (looks: readonly Look[], net_W = ANY_HEAT_W) =>
+    forecast({
+      ...pot.input,
+      net_W,
+      offset_K: ANY_OFFSET_K,
+      startWasRead: true,
+      looks,
+    } satisfies ForecastInput);
   const first = fit(pot.input.looks);
   const weighed = boil.weighings.some((each) => each.at <= at && at - each.at <= AT_THE_END_MS);
   const looks = [...pot.input.looks];
@@ -114,14 +160,25 @@ export function evidenceOf(written: FormulaDocument, boil: Boil, kitchen: Kitche
     at,
     ...(Object.keys(boil.stove).length > 0 && { stove: boil.stove }),
     offset_K: offset,
-    logHeat_W: { mid: Math.log(net_W.mid / larger), sd: sdOf(Math.log(net_W.low), Math.log(net_W.high)) },
+    logHeat_W: {
+      mid: Math.log(net_W.mid / larger),
+      sd: sdOf(Math.log(net_W.low), Math.log(net_W.high)),
+    },
     ...yieldOf(boil, written, plain),
-    ...(score && stopped_K !== undefined && whole.formula.finish.type === 'gel-temperature' && { rise_K: { mid: stopped_K - score.set * A_STEP_K, sd: Math.hypot(SPOONFUL_SD_K, offset.sd) } }), // prettier-ignore
+    ...(score &&
+      stopped_K !== undefined &&
+      whole.formula.finish.type === 'gel-temperature' && {
+        rise_K: { mid: stopped_K - score.set * A_STEP_K, sd: Math.hypot(SPOONFUL_SD_K, offset.sd) },
+      }),
   };
 }
 
 /** What came beside what is computed, for a thermometer that is right and for one a kelvin high. */
-function yieldOf(boil: Boil, written: FormulaDocument, kitchen: Kitchen): { yield?: YieldEvidence } {
+function yieldOf(
+  boil: Boil,
+  written: FormulaDocument,
+  kitchen: Kitchen,
+): { yield?: YieldEvidence } {
   const came = cameOf(boil, written, kitchen).yield_ml;
   const [right, high] = [0, 1].map((mid) =>
     foretoldYield_ml(boil, written, { ...kitchen, offset_K: exactly(mid) }),

@@ -6,7 +6,13 @@ import {
   type FormulaDocument,
   type Kitchen,
 } from '../formula/index.js';
-import { boilFrom, volumeFilled_ml, volumePlanned_ml, watchBoil, type Boil } from '../kettle/index.js';
+import {
+  boilFrom,
+  volumeFilled_ml,
+  volumePlanned_ml,
+  watchBoil,
+  type Boil,
+} from '../kettle/index.js';
 import { boilingPointAt } from '../water/index.js';
 
 /** What comes of a batch: millilitres of jars, and minutes from the first reading to the end. */
@@ -27,8 +33,15 @@ export function cameOf(boil: Boil, written: FormulaDocument, kitchen: Kitchen): 
   };
 }
 
-/** Millilitres of jars computed for the reading the batch was lit to be stopped at. @param kitchen with or without what was learned */
-export function foretoldYield_ml(boil: Boil, written: FormulaDocument, kitchen: Kitchen): number | undefined {
+/**
+ * Millilitres of jars computed for the reading the batch was lit to be stopped at.
+ * @param kitchen with or without what was learned
+ */
+export function foretoldYield_ml(
+  boil: Boil,
+  written: FormulaDocument,
+  kitchen: Kitchen,
+): number | undefined {
   const { gelTemperature_C } = boil;
   const rise =
     gelTemperature_C === undefined
@@ -49,17 +62,27 @@ export function foretoldYield_ml(boil: Boil, written: FormulaDocument, kitchen: 
 }
 
 /**
- * What would have been foretold of a batch when its first reading came in, for the reading it was lit to be stopped at.
+ * What would have been foretold of a batch when its first reading came in, for the reading it was
+ * lit to be stopped at.
  *
  * @param kitchen as it was known then, with or without what was learned
  */
 export function foretold(boil: Boil, written: FormulaDocument, kitchen: Kitchen): Coming {
   const yield_ml = foretoldYield_ml(boil, written, kitchen);
   const first = boil.readings[0]?.at;
-  const then = first === undefined ? undefined : boilFrom(boil.log.filter(({ at }) => at <= first).map(({ event }) => event));
-  const left = then && first !== undefined ? watchBoil(then, written, kitchen, first)?.forecast.left_s.mid : undefined;
-  return { ...(yield_ml !== undefined && { yield_ml }), ...(left !== undefined && { minutes: left / 60 }) };
-} // prettier-ignore
+  const then =
+    first === undefined
+      ? undefined
+      : boilFrom(boil.log.filter(({ at }) => at <= first).map(({ event }) => event));
+  const left =
+    then && first !== undefined
+      ? watchBoil(then, written, kitchen, first)?.forecast.left_s.mid
+      : undefined;
+  return {
+    ...(yield_ml !== undefined && { yield_ml }),
+    ...(left !== undefined && { minutes: left / 60 }),
+  };
+}
 
 /** What came of a batch beside what was foretold without and with what earlier ones had taught. */
 export interface Hindsight {
@@ -68,10 +91,15 @@ export interface Hindsight {
   readonly with: Coming;
 }
 
-/** Mean errors of what was foretold: yields as a share of what came, times in minutes; undefined where nothing can be compared. */
+/**
+ * Mean errors of what was foretold: yields as a share of what came, times in minutes; undefined
+ * where nothing can be compared.
+ */
 export interface Errors {
-  readonly yield: { readonly without: number; readonly with: number; readonly batches: number } | undefined;
-  readonly minutes: { readonly without: number; readonly with: number; readonly batches: number } | undefined;
+  readonly yield:
+    { readonly without: number; readonly with: number; readonly batches: number } | undefined;
+  readonly minutes:
+    { readonly without: number; readonly with: number; readonly batches: number } | undefined;
 }
 
 /** By how much learning made what was foretold better, or worse. */
@@ -79,14 +107,17 @@ export function errorsOf(batches: readonly Hindsight[]): Errors {
   const mean = (of: keyof Coming, error: (foretold: number, came: number) => number) => {
     const found = batches.flatMap(({ came, without, with: learned }) => {
       const [is, one, other] = [came[of], without[of], learned[of]];
-      return is === undefined || one === undefined || other === undefined ? [] : [[error(one, is), error(other, is)] as const];
+      return is === undefined || one === undefined || other === undefined
+        ? []
+        : [[error(one, is), error(other, is)] as const];
     });
     if (found.length === 0) return undefined;
-    const sum = (side: 0 | 1): number => found.reduce((total, pair) => total + pair[side], 0) / found.length;
+    const sum = (side: 0 | 1): number =>
+      found.reduce((total, pair) => total + pair[side], 0) / found.length;
     return { without: sum(0), with: sum(1), batches: found.length };
   };
   return {
     yield: mean('yield_ml', (said, is) => Math.abs(said / is - 1)),
     minutes: mean('minutes', (said, is) => Math.abs(said - is)),
   };
-} // prettier-ignore
+}

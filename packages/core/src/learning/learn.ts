@@ -14,7 +14,10 @@ export interface Lessons {
   readonly heat_W: Lesson;
   /** The same of each pan on each ring that boils tell of. */
   readonly stoves: readonly (Stove & { readonly heat_W: Lesson })[];
-  /** What comes to the jars, as a share of what is computed: the ladle, the foam, the jars as they are filled here. */
+  /**
+   * What comes to the jars, as a share of what is computed: the ladle, the foam, the jars as they
+   * are filled here.
+   */
   readonly yieldShare: Lesson;
   /** Over boiling water to the set that is liked here, K. */
   readonly rise_K: Lesson;
@@ -22,13 +25,19 @@ export interface Lessons {
 
 /** A household thermometer reads within 1.5 K or so, standard deviation. Common practice. */
 const THERMOMETER_SD_K = 1;
-/** Weather moves the boiling point by this much from day to day, K, standard deviation: +-2 kPa, 5-95 %. */
+/**
+ * Weather moves the boiling point by this much from day to day, K, standard deviation: +-2 kPa,
+ * 5-95 %.
+ */
 const WEATHER_SD_K = 0.55 / Z90;
 /** Boiling water as read, K, standard deviation. */
 const MEASURED_SD_K = 0.2 / Z90;
 /** The flame is not set alike twice: logarithm, standard deviation. Common practice. */
 const FLAME_SD = 0.08;
-/** What is computed of a yield errs by this in a kitchen, and again by the fruit of a batch: logarithms, standard deviations. A guess. */
+/**
+ * What is computed of a yield errs by this in a kitchen, and again by the fruit of a batch:
+ * logarithms, standard deviations. A guess.
+ */
 const YIELD_SD = 0.03;
 const BATCH_SD = 0.04;
 /** How far the set that is liked lies from the usual one, K, standard deviation. A guess. */
@@ -36,8 +45,10 @@ const LIKING_SD_K = 0.8;
 /** One opened jar is not liked just like the next, K, standard deviation. A guess. */
 const MOOD_SD_K = 0.4;
 
-const told = <K extends 'offset_K' | 'logHeat_W' | 'rise_K'>(boils: readonly BoilEvidence[], of: K) =>
-  boils.flatMap((each) => each[of] ?? []);
+const told = <K extends 'offset_K' | 'logHeat_W' | 'rise_K'>(
+  boils: readonly BoilEvidence[],
+  of: K,
+) => boils.flatMap((each) => each[of] ?? []);
 
 /**
  * What a kitchen's boils tell of it, in any order.
@@ -47,17 +58,34 @@ const told = <K extends 'offset_K' | 'logHeat_W' | 'rise_K'>(boils: readonly Boi
 export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Lessons {
   const { learned: _learned, ...plain } = kitchen;
   const heatTold = (of: readonly BoilEvidence[], { pan }: Kitchen): Lesson => {
-    const usual = heatOf({ kind: 'jam', finish: { type: 'hard-boil', minutes: 1 }, ...(pan && { pan }) }, 0);
+    const usual = heatOf(
+      { kind: 'jam', finish: { type: 'hard-boil', minutes: 1 }, ...(pan && { pan }) },
+      0,
+    );
     const before = { mid: Math.log(usual.mid), sd: Math.log(usual.high / usual.low) / (2 * Z90) };
     return byFactor(lessonFrom(before, told(of, 'logHeat_W'), FLAME_SD, FLAME_SD));
   };
-  const offset_K = lessonFrom({ mid: 0, sd: THERMOMETER_SD_K }, told(boils, 'offset_K'), WEATHER_SD_K);
+  const offset_K = lessonFrom(
+    { mid: 0, sd: THERMOMETER_SD_K },
+    told(boils, 'offset_K'),
+    WEATHER_SD_K,
+  );
   const believed = believedOffset(plain, offset_K);
-  const shares = boils.flatMap(({ yield: came }) => (came ? [{ mid: came.logShare - came.perK * believed.mid, sd: Math.abs(came.perK) * believed.sd }] : [])); // prettier-ignore
+  const shares = boils.flatMap(({ yield: came }) =>
+    came
+      ? [{ mid: came.logShare - came.perK * believed.mid, sd: Math.abs(came.perK) * believed.sd }]
+      : [],
+  );
   return {
     offset_K,
     heat_W: heatTold(boils, plain),
-    stoves: stovesOf(boils).map((stove) => ({ ...stove, heat_W: heatTold(boils.filter((each) => each.stove && isSameStove(each.stove, stove)), onStove(plain, stove)) })), // prettier-ignore
+    stoves: stovesOf(boils).map((stove) => ({
+      ...stove,
+      heat_W: heatTold(
+        boils.filter((each) => each.stove && isSameStove(each.stove, stove)),
+        onStove(plain, stove),
+      ),
+    })),
     yieldShare: byFactor(lessonFrom({ mid: 0, sd: YIELD_SD }, shares, BATCH_SD, JAR_DOUBT / Z90)),
     rise_K: lessonFrom({ mid: GEL_RISE_C, sd: LIKING_SD_K }, told(boils, 'rise_K'), MOOD_SD_K),
   };
@@ -65,9 +93,14 @@ export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Les
 
 /** Each pan on each ring once. */
 const stovesOf = (boils: readonly BoilEvidence[]): Stove[] =>
-  boils.flatMap(({ stove }) => stove ?? []).filter((stove, i, all) => all.findIndex((other) => isSameStove(other, stove)) === i); // prettier-ignore
+  boils
+    .flatMap(({ stove }) => stove ?? [])
+    .filter((stove, i, all) => all.findIndex((other) => isSameStove(other, stove)) === i);
 
-/** The thermometer's error as it is believed: as boiling water was read on it, where it was, else as the boils tell. */
+/**
+ * The thermometer's error as it is believed: as boiling water was read on it, where it was, else as
+ * the boils tell.
+ */
 export function believedOffset(kitchen: Kitchen, { value }: Lesson): Estimate {
   const { boilingPoint_C: measured, offset_K: _learned, ...plain } = kitchen;
   if (measured === undefined) return { mid: value.mid, sd: (value.high - value.low) / (2 * Z90) };
@@ -75,16 +108,22 @@ export function believedOffset(kitchen: Kitchen, { value }: Lesson): Estimate {
 }
 
 /**
- * The kitchen with its lessons, for the next forecast. What was measured beats what was learned: boiling water on the thermometer in
- * use settles its error. The altitude, and with it every process time, stays what the maker stated.
+ * The kitchen with its lessons, for the next forecast. What was measured beats what was learned:
+ * boiling water on the thermometer in use settles its error. The altitude, and with it every
+ * process time, stays what the maker stated.
  */
-export function taught(kitchen: Kitchen, { offset_K, heat_W, stoves, yieldShare }: Lessons): Kitchen {
+export function taught(
+  kitchen: Kitchen,
+  { offset_K, heat_W, stoves, yieldShare }: Lessons,
+): Kitchen {
   return {
     ...kitchen,
     ...(offset_K.boils > 0 && kitchen.boilingPoint_C === undefined && { offset_K: offset_K.value }),
     learned: {
       ...(heat_W.boils > 0 && { heat_W: heat_W.value }),
-      ...(stoves.length > 0 && { stoves: stoves.map((stove) => ({ ...stove, heat_W: stove.heat_W.value })) }),
+      ...(stoves.length > 0 && {
+        stoves: stoves.map((stove) => ({ ...stove, heat_W: stove.heat_W.value })),
+      }),
       ...(yieldShare.boils > 0 && { yieldShare: yieldShare.value }),
     },
   };

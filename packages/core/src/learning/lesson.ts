@@ -16,16 +16,28 @@ export interface Lesson {
   readonly boils: number;
 }
 
-const spread = (mid: number, sd: number): Range => ({ low: mid - Z90 * sd, mid, high: mid + Z90 * sd });
+const spread = (mid: number, sd: number): Range => ({
+  low: mid - Z90 * sd,
+  mid,
+  high: mid + Z90 * sd,
+});
 
 /**
- * A number from what was believed and what the boils say, each by its certainty: one odd boil does not rule, and many of them do.
+ * A number from what was believed and what the boils say, each by its certainty: one odd boil does
+ * not rule, and many of them do.
  *
  * @param before what was believed, as a normal
- * @param between how far one boil lies from the kitchen's own number beyond its own doubt, standard deviation
- * @param next the same for the next boil, where it counts: it is one more boil; 0 for a number that does not wander
+ * @param between how far one boil lies from the kitchen's own number beyond its own doubt, standard
+ * deviation
+ * @param next the same for the next boil, where it counts: it is one more boil; 0 for a number that
+ * does not wander
  */
-export function lessonFrom(before: Estimate, said: readonly Estimate[], between: number, next = 0): Lesson {
+export function lessonFrom(
+  before: Estimate,
+  said: readonly Estimate[],
+  between: number,
+  next = 0,
+): Lesson {
   let trust = 1 / before.sd ** 2;
   let sum = before.mid * trust;
   for (const { mid, sd } of said) {
@@ -34,14 +46,21 @@ export function lessonFrom(before: Estimate, said: readonly Estimate[], between:
     sum += mid * weight;
   }
   return {
-    value: said.length === 0 ? spread(before.mid, before.sd) : spread(sum / trust, Math.sqrt(1 / trust + next ** 2)),
+    value:
+      said.length === 0
+        ? spread(before.mid, before.sd)
+        : spread(sum / trust, Math.sqrt(1 / trust + next ** 2)),
     without: spread(before.mid, before.sd),
     boils: said.length,
   };
-} // prettier-ignore
+}
 
 /** The lesson of a number that was learned by its logarithm. */
 export const byFactor = ({ value, without, boils }: Lesson): Lesson => {
-  const back = ({ low, mid, high }: Range): Range => ({ low: Math.exp(low), mid: Math.exp(mid), high: Math.exp(high) }); // prettier-ignore
+  const back = ({ low, mid, high }: Range): Range => ({
+    low: Math.exp(low),
+    mid: Math.exp(mid),
+    high: Math.exp(high),
+  });
   return { value: back(value), without: back(without), boils };
 };

@@ -11,7 +11,10 @@ export const FIRMNESS_BANDS: Readonly<Record<FirmnessWord, number>> = {
   stiff: Infinity,
 };
 
-/** The word for a firmness. Bands found by ordering known formulas; they are the model's, not a standard. */
+/**
+ * The word for a firmness. Bands found by ordering known formulas; they are the model's, not a
+ * standard.
+ */
 export const firmnessWord = (firmness: number): FirmnessWord =>
   FIRMNESS_WORDS.find((word) => firmness < FIRMNESS_BANDS[word]) ?? 'stiff';
 
@@ -38,20 +41,26 @@ export interface GelState {
   readonly pectinPercent: number;
 }
 
-/** High-methoxyl: full at pH 2.8 to 3.35, none at 2.1 and 3.85. Pectin handbooks, from memory; the sour end by cranberry, which sets at 2.5. */
+/**
+ * High-methoxyl: full at pH 2.8 to 3.35, none at 2.1 and 3.85. Pectin handbooks, from memory; the
+ * sour end by cranberry, which sets at 2.5.
+ */
 const HM_BY_PH = [2.1, 0, 2.45, 0.6, 2.8, 1, 3.35, 1, 3.6, 0.55, 3.85, 0] as const;
 /** High-methoxyl: falls below 60 % solids, nothing under 50. Same source. */
 const HM_BY_SOLIDS = [48, 0, 55, 0.35, 60, 0.8, 63, 1, 70, 1, 78, 0.85] as const;
 /** Low-methoxyl: sets from 5 to 65 % and pH 2.8 to 4.5. Same source. */
 const LM_BY_PH = [2.4, 0.2, 2.8, 1, 4.5, 1, 5.5, 0.6, 6.5, 0.3] as const;
 const LM_BY_SOLIDS = [0, 0.6, 10, 0.85, 25, 1, 55, 1, 65, 0.8, 75, 0.5] as const;
-/** Low-methoxyl: milligrams of calcium at hand a gram of pectin; 10-40 wanted, beyond it the set turns grainy. Same source. */
+/**
+ * Low-methoxyl: milligrams of calcium at hand a gram of pectin; 10-40 wanted, beyond it the set
+ * turns grainy. Same source.
+ */
 const LM_BY_CALCIUM = [0, 0.15, 4, 0.5, 10, 1, 40, 1, 80, 0.75] as const;
 
 /**
- * How firm a high-methoxyl gel sets: 150-grade pectin against the solids it has to carry, times what pH and solids
- * leave of it. One gram of 150-grade pectin sets 150 g of sugar at 65 % to the standard firmness (the definition of the
- * grade, IFT 5-54, from memory), here 1.
+ * How firm a high-methoxyl gel sets: 150-grade pectin against the solids it has to carry, times
+ * what pH and solids leave of it. One gram of 150-grade pectin sets 150 g of sugar at 65 % to the
+ * standard firmness (the definition of the grade, IFT 5-54, from memory), here 1.
  *
  * @returns 0 (runs) upwards; 1 is a good set
  */
@@ -60,7 +69,10 @@ export const highMethoxylFirmness = ({ solidsPercent, pH, pectinPercent }: GelSt
   along(HM_BY_PH, pH) *
   along(HM_BY_SOLIDS, solidsPercent);
 
-/** Low-methoxyl pectin in 100 g of spread that gives a good set. Common practice: 2 tsp to 4 cups of fruit. */
+/**
+ * Low-methoxyl pectin in 100 g of spread that gives a good set. Common practice: 2 tsp to 4 cups of
+ * fruit.
+ */
 const LM_GOOD_PERCENT = 0.55;
 
 /** How firm a calcium gel sets. @param calcium_mgPerG of pectin, free to join the gel */
@@ -74,8 +86,9 @@ export const lowMethoxylFirmness = (
   along(LM_BY_CALCIUM, calcium_mgPerG);
 
 /**
- * How thick a butter stands: its pulp and its syrup. An apple butter that mounds on the spoon, unsweetened at 27 % solids
- * or sweetened at 43 %, comes to about 1. A fit to common practice, no source.
+ * How thick a butter stands: its pulp and its syrup. An apple butter that mounds on the spoon,
+ * unsweetened at 27 % solids or sweetened at 43 %, comes to about 1. A fit to common practice, no
+ * source.
  *
  * @param pulpPercent insoluble solids in the finished butter
  */
@@ -88,16 +101,22 @@ const CURD_EGG_SHARE = 0.25;
 /** Egg yolk thickens from about 65 to 80 C and curdles above. Common practice. */
 const CURD_BY_C = [62, 0, 68, 0.4, 76, 1, 82, 1.05, 88, 0.6] as const;
 
-/** How firm a curd sets. @param eggShare egg and yolk over all that goes in @param temperature_C reached */
+/**
+ * How firm a curd sets.
+ * @param eggShare egg and yolk over all that goes in
+ * @param temperature_C reached
+ */
 export const curdFirmness = (eggShare: number, temperature_C: number): number =>
-  (eggShare / CURD_EGG_SHARE) * along(CURD_BY_C, temperature_C); // prettier-ignore
+  (eggShare / CURD_EGG_SHARE) * along(CURD_BY_C, temperature_C);
 
 /**
- * Share of the pectin's grade left after boiling. It falls faster the more acid the pot: about a tenth in half an hour at
- * pH 3.2. Pectin handbooks, from memory; a guess in its numbers.
+ * Share of the pectin's grade left after boiling. It falls faster the more acid the pot: about a
+ * tenth in half an hour at pH 3.2. Pectin handbooks, from memory; a guess in its numbers.
  */
 export const pectinLeft = (minutes: number, pH: number): number =>
-  Math.exp(-0.0035 * Math.max(minutes, 0) * Math.exp(1.04 * (3.2 - Math.min(Math.max(pH, 2.2), 4.5))));
+  Math.exp(
+    -0.0035 * Math.max(minutes, 0) * Math.exp(1.04 * (3.2 - Math.min(Math.max(pH, 2.2), 4.5))),
+  );
 
 /** What holds a high-methoxyl set back most, or undefined where nothing does. */
 export function highMethoxylLimit(

@@ -14,12 +14,16 @@ const MINUTE_MS = 60_000;
 /** One stirs for so long, then the next: a fast boil, and a butter. Common practice. */
 const TURN_MIN = { fast: 10, slow: 30 } as const;
 /** Who stands where while jars are filled, by how many there are. Common practice. */
-const AT_THE_JARS = [['fills, wipes and lids'], ['fills', 'wipes rims and lids'], ['fills', 'wipes rims', 'lids and counts']] as const; // prettier-ignore
+const AT_THE_JARS = [
+  ['fills, wipes and lids'],
+  ['fills', 'wipes rims and lids'],
+  ['fills', 'wipes rims', 'lids and counts'],
+] as const;
 const STIRRED = new Set(['soften', 'soften-peel', 'sugar', 'bring-up', 'boil', 'cook', 'simmer']);
 
 /**
- * Who does what on a big day: stirring by turns, three places at the jars, everything else by whoever has done least and has a
- * hand free. Common practice, no source.
+ * Who does what on a big day: stirring by turns, three places at the jars, everything else by
+ * whoever has done least and has a hand free. Common practice, no source.
  *
  * @param names of the crew, one or more
  * @returns in order of time; steps that are done or do themselves are left out
@@ -28,10 +32,23 @@ export function crewDuties(plan: Schedule, names: readonly string[]): Duty[] {
   if (names.length === 0) return [];
   const duties: Duty[] = [];
   const minutes = new Map(names.map((name) => [name, 0]));
-  const give = (step: Timed, role: string, from: number, to: number, not: readonly string[] = []): string => {
-    const free = (name: string): boolean => !not.includes(name) && !duties.some((each) => each.who === name && each.from < to && from < each.to);
-    const least = (list: readonly string[]): string | undefined => [...list].sort((a, b) => (minutes.get(a) ?? 0) - (minutes.get(b) ?? 0))[0];
-    const who = least(names.filter(free)) ?? least(names.filter((name) => !not.includes(name))) ?? names[0] ?? '';
+  const give = (
+    step: Timed,
+    role: string,
+    from: number,
+    to: number,
+    not: readonly string[] = [],
+  ): string => {
+    const free = (name: string): boolean =>
+      !not.includes(name) &&
+      !duties.some((each) => each.who === name && each.from < to && from < each.to);
+    const least = (list: readonly string[]): string | undefined =>
+      [...list].sort((a, b) => (minutes.get(a) ?? 0) - (minutes.get(b) ?? 0))[0];
+    const who =
+      least(names.filter(free)) ??
+      least(names.filter((name) => !not.includes(name))) ??
+      names[0] ??
+      '';
     minutes.set(who, (minutes.get(who) ?? 0) + (to - from) / MINUTE_MS);
     duties.push({ code: step.code, role, who, from, to });
     return who;
@@ -54,4 +71,4 @@ export function crewDuties(plan: Schedule, names: readonly string[]): Duty[] {
     } else give(step, step.text, step.start, step.end);
   }
   return duties.sort((a, b) => a.from - b.from);
-} // prettier-ignore
+}

@@ -19,7 +19,10 @@ const codes = ({ steps }: BatchPlan): string[] => steps.map(({ code }) => code);
 
 test('begins as wished, else when it went on the heat, else soon', () => {
   const wish = event('planned', 0, { by: 'ready', at: '2026-09-13T21:00:00.000Z' });
-  expect(planned('Damson jam', [wish]).wish).toMatchObject({ by: 'ready', at: Date.parse('2026-09-13T21:00:00Z') }); // prettier-ignore
+  expect(planned('Damson jam', [wish]).wish).toMatchObject({
+    by: 'ready',
+    at: Date.parse('2026-09-13T21:00:00Z'),
+  });
   const light = event('light', 5, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 });
   expect(planned('Damson jam', [light]).wish).toEqual({ by: 'start', at: START + 5 * MINUTE });
   expect(planned('Damson jam', []).wish).toEqual({ by: 'start', at: START + 90 * MINUTE });
@@ -36,10 +39,16 @@ test('once it is on the heat what comes before is over, ticked or not', () => {
 });
 
 test('stands that were taken up, and what a butter cooks in, are the log’s', () => {
-  const wish = event('planned', 0, { by: 'start', at: '2026-09-12T18:00:00.000Z', with: ['macerate'] });
+  const wish = event('planned', 0, {
+    by: 'start',
+    at: '2026-09-12T18:00:00.000Z',
+    with: ['macerate'],
+  });
   expect(codes(planned('Damson jam', [wish]))).toContain('macerate');
   expect(codes(planned('Damson jam', []))).not.toContain('macerate');
   const hours = (events: readonly BatchEvent[]): number =>
     (planned('Pear butter', events).steps.find(({ code }) => code === 'cook')?.most ?? 0) / 60;
-  expect(hours([event('vessel', 0, { vessel: 'slow-cooker-lid-ajar' })])).toBeGreaterThan(hours([]) * 2);
+  expect(hours([event('vessel', 0, { vessel: 'slow-cooker-lid-ajar' })])).toBeGreaterThan(
+    hours([]) * 2,
+  );
 });

@@ -9,12 +9,44 @@ const find = (steps: readonly PreparationStep[], code: string): PreparationStep 
 
 // Common practice: peel soaks 12-18 h, flower infusions 15-24 h.
 test('marmalade soaks its peel overnight', () => {
-  const soak = find(of([['1 kg', 'bitter-orange'], ['2 l', 'water'], ['1.8 kg', 'white-sugar']], { kind: 'marmalade' }), 'soak'); // prettier-ignore
+  const soak = find(
+    of(
+      [
+        ['1 kg', 'bitter-orange'],
+        ['2 l', 'water'],
+        ['1.8 kg', 'white-sugar'],
+      ],
+      { kind: 'marmalade' },
+    ),
+    'soak',
+  );
   expect(soak).toMatchObject({ handsOff: true, minutes: { least: 720, most: 1080 } });
 });
 test('a jelly is dripped, and grape juice settles too', () => {
-  expect(find(of([['1 l', 'redcurrant', 'juice'], ['800 g', 'white-sugar']], { kind: 'jelly' }), 'drip')?.handsOff).toBe(true); // prettier-ignore
-  expect(find(of([['1 l', 'slip-skin-grape', 'juice'], ['800 g', 'white-sugar']], { kind: 'jelly' }), 'settle')).toBeDefined(); // prettier-ignore
+  expect(
+    find(
+      of(
+        [
+          ['1 l', 'redcurrant', 'juice'],
+          ['800 g', 'white-sugar'],
+        ],
+        { kind: 'jelly' },
+      ),
+      'drip',
+    )?.handsOff,
+  ).toBe(true);
+  expect(
+    find(
+      of(
+        [
+          ['1 l', 'slip-skin-grape', 'juice'],
+          ['800 g', 'white-sugar'],
+        ],
+        { kind: 'jelly' },
+      ),
+      'settle',
+    ),
+  ).toBeDefined();
   expect(
     find(
       of([
@@ -26,12 +58,37 @@ test('a jelly is dripped, and grape juice settles too', () => {
   ).toBeUndefined();
 });
 test('an infusion stands cold for 15 to 24 hours', () => {
-  const infuse = find(of([['1 l', 'flower-infusion'], ['60 ml', 'lemon-juice-bottled'], ['800 g', 'white-sugar']], { kind: 'jelly' }), 'infuse'); // prettier-ignore
+  const infuse = find(
+    of(
+      [
+        ['1 l', 'flower-infusion'],
+        ['60 ml', 'lemon-juice-bottled'],
+        ['800 g', 'white-sugar'],
+      ],
+      { kind: 'jelly' },
+    ),
+    'infuse',
+  );
   expect(infuse?.minutes).toEqual({ least: 900, most: 1440 });
   expect(infuse?.caution).toMatch(/fridge/);
 });
 test('twice the fruit takes twice the hands, and hot peppers want gloves', () => {
-  const minutes = (amount: string): number => find(of([[amount, 'quince'], ['1 kg', 'white-sugar']]), 'prepare-quince')?.minutes.most ?? 0; // prettier-ignore
+  const minutes = (amount: string): number =>
+    find(
+      of([
+        [amount, 'quince'],
+        ['1 kg', 'white-sugar'],
+      ]),
+      'prepare-quince',
+    )?.minutes.most ?? 0;
   expect(minutes('4 kg')).toBe(2 * minutes('2 kg'));
-  expect(find(of([['300 g', 'hot-pepper'], ['1 kg', 'white-sugar']]), 'prepare-hot-pepper')?.caution).toMatch(/gloves/); // prettier-ignore
+  expect(
+    find(
+      of([
+        ['300 g', 'hot-pepper'],
+        ['1 kg', 'white-sugar'],
+      ]),
+      'prepare-hot-pepper',
+    )?.caution,
+  ).toMatch(/gloves/);
 });

@@ -1,9 +1,17 @@
 import { STARTERS } from '../starters/index.js';
 import { computeFormula } from '../keeping/index.js';
 import type { FormulaDocument } from '../formula/index.js';
-import { gearFor, planSteps, schedule, type PlanOptions, type PlanStep, type Schedule } from './index.js';
+import {
+  gearFor,
+  planSteps,
+  schedule,
+  type PlanOptions,
+  type PlanStep,
+  type Schedule,
+} from './index.js';
 
-const starter = (title: string): FormulaDocument => STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument; // prettier-ignore
+const starter = (title: string): FormulaDocument =>
+  STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument;
 const made = (title: string) => {
   const { formula, balance, keeping } = computeFormula(starter(title), { altitude_m: 1180 });
   if (!balance) throw new Error(title);
@@ -26,7 +34,19 @@ describe('steps follow the way to a set', () => {
   test.each([
     [
       'Damson jam',
-      ['soften', 'sugar', 'boil', 'test', 'rest', 'fill', 'process-1', 'lift', 'clean-up', 'cool', 'seals'],
+      [
+        'soften',
+        'sugar',
+        'boil',
+        'test',
+        'rest',
+        'fill',
+        'process-1',
+        'lift',
+        'clean-up',
+        'cool',
+        'seals',
+      ],
     ],
     ['Sour cherry jam', ['bring-up', 'boil', 'fill', 'process-1']],
     ['Redcurrant jelly', ['simmer', 'drip', 'boil', 'test', 'fill']],
@@ -41,7 +61,10 @@ describe('steps follow the way to a set', () => {
     for (const document of STARTERS) {
       const { formula } = made(document.title);
       const put = steps(document.title).flatMap(({ lines }) => lines);
-      expect([document.title, put.toSorted((a, b) => a - b)]).toEqual([document.title, formula.lines.map(({ index }) => index)]); // prettier-ignore
+      expect([document.title, put.toSorted((a, b) => a - b)]).toEqual([
+        document.title,
+        formula.lines.map(({ index }) => index),
+      ]);
     }
   });
   test('fruit that stands in its sugar has it already; every line still goes in once', () => {
@@ -49,21 +72,30 @@ describe('steps follow the way to a set', () => {
     const { formula } = made('Damson jam');
     expect(codes(list)).not.toContain('sugar');
     expect(list.find(({ code }) => code === 'macerate')?.lines).toHaveLength(2);
-    expect(list.flatMap(({ lines }) => lines).toSorted((a, b) => a - b)).toEqual(formula.lines.map(({ index }) => index)); // prettier-ignore
+    expect(list.flatMap(({ lines }) => lines).toSorted((a, b) => a - b)).toEqual(
+      formula.lines.map(({ index }) => index),
+    );
     expect(codes(steps('Bitter orange marmalade', { with: [] }))).not.toContain('soak');
   });
   test('sugar after the pectin, liquid pectin after the sugar', () => {
-    const [bring, boil] = ['bring-up', 'boil'].map((code) => steps('Sour cherry jam').find((step) => step.code === code)?.lines); // prettier-ignore
+    const [bring, boil] = ['bring-up', 'boil'].map(
+      (code) => steps('Sour cherry jam').find((step) => step.code === code)?.lines,
+    );
     const { formula } = made('Sour cherry jam');
-    const id = (index: number | undefined): string => formula.lines.find((line) => line.index === index)?.ingredient.id ?? ''; // prettier-ignore
+    const id = (index: number | undefined): string =>
+      formula.lines.find((line) => line.index === index)?.ingredient.id ?? '';
     expect(bring?.map(id)).toContain('pectin-powder');
     expect(boil?.map(id)).toEqual(['white-sugar']);
   });
   test('a curd and a fridge formula are not processed; a small canner takes more loads', () => {
-    expect(codes(steps('Passion fruit curd')).some((code) => code.startsWith('process') || code === 'canner')).toBe(false); // prettier-ignore
-    expect(codes(steps('Damson jam', { load: 4 })).filter((code) => code.startsWith('process'))).toHaveLength(
-      3,
-    );
+    expect(
+      codes(steps('Passion fruit curd')).some(
+        (code) => code.startsWith('process') || code === 'canner',
+      ),
+    ).toBe(false);
+    expect(
+      codes(steps('Damson jam', { load: 4 })).filter((code) => code.startsWith('process')),
+    ).toHaveLength(3);
   });
 });
 
@@ -85,7 +117,8 @@ describe('a schedule', () => {
     expect(find(plan, 'plates').start).toBe(find(plan, 'test').start - 20 * MINUTE);
   });
   test('more hands begin later', () => {
-    const begins = (hands: number): number => schedule(steps('Quince conserve', { hands }), { by: 'ready', at: NINE }, new Map(), 0).begins; // prettier-ignore
+    const begins = (hands: number): number =>
+      schedule(steps('Quince conserve', { hands }), { by: 'ready', at: NINE }, new Map(), 0).begins;
     expect(begins(3)).toBeGreaterThan(begins(1));
   });
   test('when the time is too short it says by how much, and begins now', () => {
@@ -101,7 +134,8 @@ describe('a schedule', () => {
     const list = steps('Damson jam', { with: ['macerate'] });
     const long = schedule(list, { by: 'ready', at: NINE }, new Map(), NINE - 40 * 60 * MINUTE);
     expect((long.ready.high - long.ready.low) / MINUTE).toBeLessThan(150);
-    const stand = (plan: Schedule): number => (find(plan, 'macerate').end - find(plan, 'macerate').start) / MINUTE; // prettier-ignore
+    const stand = (plan: Schedule): number =>
+      (find(plan, 'macerate').end - find(plan, 'macerate').start) / MINUTE;
     expect(stand(long)).toBe(14 * 60);
     const short = schedule(list, { by: 'ready', at: NINE }, new Map(), NINE - 11 * 60 * MINUTE);
     expect(short.late).toBe(0);
@@ -115,12 +149,22 @@ describe('a schedule', () => {
     const start = NINE - 5 * 60 * MINUTE;
     const first = schedule(DAMSON, { by: 'start', at: start }, new Map(), start);
     const boil = find(first, 'boil');
-    const slow = schedule(DAMSON, { by: 'start', at: start }, new Map([['boil', boil.end + 20 * MINUTE]]), boil.end + 20 * MINUTE); // prettier-ignore
+    const slow = schedule(
+      DAMSON,
+      { by: 'start', at: start },
+      new Map([['boil', boil.end + 20 * MINUTE]]),
+      boil.end + 20 * MINUTE,
+    );
     expect(find(slow, 'test').start).toBe(boil.end + 20 * MINUTE);
     expect(slow.late).toBe(20);
     expect(find(slow, 'boil').doneAt).toBe(boil.end + 20 * MINUTE);
     // Still not tested half an hour later: that step is still going on.
-    const later = schedule(DAMSON, { by: 'start', at: start }, new Map([['boil', boil.end]]), boil.end + 30 * MINUTE); // prettier-ignore
+    const later = schedule(
+      DAMSON,
+      { by: 'start', at: start },
+      new Map([['boil', boil.end]]),
+      boil.end + 30 * MINUTE,
+    );
     expect(find(later, 'test').end).toBe(boil.end + 30 * MINUTE);
   });
 });

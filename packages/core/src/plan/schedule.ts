@@ -1,6 +1,9 @@
 import type { PlanStep } from './steps.js';
 
-/** What the cook wants: jars standing on the counter by then, or to begin then. Milliseconds since 1970. */
+/**
+ * What the cook wants: jars standing on the counter by then, or to begin then. Milliseconds since
+ * 1970.
+ */
 export interface Wish {
   readonly by: 'ready' | 'start';
   readonly at: number;
@@ -34,9 +37,10 @@ const give = ({ elastic, least, most }: PlanStep): number =>
   elastic === true ? ((most - least) / 2) * MINUTE_MS : 0;
 
 /**
- * The steps laid out in time: backwards from when the jars should be ready, or forwards from the start. What is done is where it
- * was, and the rest follows from the last of it; what should have begun is begun now. A soak or a drip is cut down towards its
- * least when time is short, and its range is not a doubt of when the jars are ready: it is ended when it suits.
+ * The steps laid out in time: backwards from when the jars should be ready, or forwards from the
+ * start. What is done is where it was, and the rest follows from the last of it; what should have
+ * begun is begun now. A soak or a drip is cut down towards its least when time is short, and its
+ * range is not a doubt of when the jars are ready: it is ended when it suits.
  *
  * @param done when steps were ticked, by their code
  * @param now milliseconds since 1970
@@ -50,7 +54,9 @@ export function schedule(
   const plan = laidOut(steps, wish, done, now, 0);
   const short_ms = plan.late * MINUTE_MS;
   if (wish.by === 'start' || short_ms <= 0) return plan;
-  const lastDone = steps.findLastIndex(({ code, before }) => before === undefined && done.has(code));
+  const lastDone = steps.findLastIndex(
+    ({ code, before }) => before === undefined && done.has(code),
+  );
   const spare = steps.slice(lastDone + 1).reduce((sum, step) => sum + give(step), 0);
   return spare > 0 ? laidOut(steps, wish, done, now, Math.min(short_ms / spare, 1)) : plan;
 }
@@ -98,7 +104,8 @@ function laidOut(
       (sum, step) => (step.elastic === true ? sum : sum + pick(step) * MINUTE_MS - middle(step)),
       0,
     );
-  const late = wish.by === 'ready' ? (ready - wish.at) / MINUTE_MS : (ready - wish.at - whole) / MINUTE_MS;
+  const late =
+    wish.by === 'ready' ? (ready - wish.at) / MINUTE_MS : (ready - wish.at - whole) / MINUTE_MS;
   return {
     steps: [...timed, ...beside].sort((a, b) => a.start - b.start),
     begins: timed[0]?.start ?? now,

@@ -1,20 +1,43 @@
 import { STARTERS } from '../starters/index.js';
 import { computeFormula } from '../keeping/index.js';
 import type { FormulaDocument } from '../formula/index.js';
-import { busyOf, clashesOf, clearOf, crewDuties, loadsOf, planSteps, schedule, type PlanStep, type Schedule } from './index.js'; // prettier-ignore
+import {
+  busyOf,
+  clashesOf,
+  clearOf,
+  crewDuties,
+  loadsOf,
+  planSteps,
+  schedule,
+  type PlanStep,
+  type Schedule,
+} from './index.js';
 
 const MINUTE = 60_000;
 const NINE = Date.parse('2026-09-12T21:00:00.000Z');
 const NOON = NINE - 9 * 60 * MINUTE;
-const starter = (title: string): FormulaDocument => STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument; // prettier-ignore
+const starter = (title: string): FormulaDocument =>
+  STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument;
 const steps = (title: string, capacity_l?: number): PlanStep[] => {
-  const { formula, balance, keeping } = computeFormula(starter(title), { altitude_m: 1180, ...(capacity_l !== undefined && { pan: { capacity_l } }) }); // prettier-ignore
+  const { formula, balance, keeping } = computeFormula(starter(title), {
+    altitude_m: 1180,
+    ...(capacity_l !== undefined && { pan: { capacity_l } }),
+  });
   if (!balance) throw new Error(title);
   return planSteps(formula, balance, keeping);
 };
-const laid = (title: string, at = NINE): Schedule => schedule(steps(title), { by: 'ready', at }, new Map(), NOON - 12 * 60 * MINUTE); // prettier-ignore
-const overlap = (plan: Schedule, busy: readonly { from: number; to: number; of: string }[], of: string): boolean =>
-  busyOf(plan, '').filter((each) => each.of === of).some((mine) => busy.some((each) => each.of === of && mine.from < each.to && each.from < mine.to)); // prettier-ignore
+const laid = (title: string, at = NINE): Schedule =>
+  schedule(steps(title), { by: 'ready', at }, new Map(), NOON - 12 * 60 * MINUTE);
+const overlap = (
+  plan: Schedule,
+  busy: readonly { from: number; to: number; of: string }[],
+  of: string,
+): boolean =>
+  busyOf(plan, '')
+    .filter((each) => each.of === of)
+    .some((mine) =>
+      busy.some((each) => each.of === of && mine.from < each.to && each.from < mine.to),
+    );
 
 describe('two batches on one stove', () => {
   const other = busyOf(laid('Damson jam'), 'Damson jam');
@@ -25,7 +48,13 @@ describe('two batches on one stove', () => {
   });
   test('the nearest time at which they do not is found, for the cook and for the canner', () => {
     const list = steps('Redcurrant jelly');
-    const wish = clearOf(list, { by: 'ready', at: NINE }, new Map(), NOON - 12 * 60 * MINUTE, other);
+    const wish = clearOf(
+      list,
+      { by: 'ready', at: NINE },
+      new Map(),
+      NOON - 12 * 60 * MINUTE,
+      other,
+    );
     if (!wish) throw new Error('none found');
     const plan = schedule(list, wish, new Map(), NOON - 12 * 60 * MINUTE);
     expect(overlap(plan, other, 'cook')).toBe(false);
@@ -33,7 +62,9 @@ describe('two batches on one stove', () => {
     expect(Math.abs(wish.at - NINE)).toBeLessThan(3 * 60 * MINUTE);
     // Five minutes nearer they would still clash.
     const nearer = { by: 'ready', at: wish.at + (wish.at < NINE ? 5 : -5) * MINUTE } as const;
-    expect(clashesOf(schedule(list, nearer, new Map(), NOON - 12 * 60 * MINUTE), other).length).toBeGreaterThan(0); // prettier-ignore
+    expect(
+      clashesOf(schedule(list, nearer, new Map(), NOON - 12 * 60 * MINUTE), other).length,
+    ).toBeGreaterThan(0);
   });
   test('a start is only ever moved later; what does not clash is left', () => {
     const list = steps('Redcurrant jelly');
@@ -44,7 +75,12 @@ describe('two batches on one stove', () => {
     expect(clearOf(list, far, new Map(), NOON, other)).toEqual(far);
   });
   test('what is done takes nobody any more', () => {
-    const plan = schedule(steps('Damson jam'), { by: 'ready', at: NINE }, new Map([['boil', NINE - 90 * MINUTE]]), NINE - 89 * MINUTE); // prettier-ignore
+    const plan = schedule(
+      steps('Damson jam'),
+      { by: 'ready', at: NINE },
+      new Map([['boil', NINE - 90 * MINUTE]]),
+      NINE - 89 * MINUTE,
+    );
     expect(busyOf(plan, 'x').some(({ what }) => what === 'x: boil')).toBe(false);
   });
 });
@@ -52,10 +88,22 @@ describe('two batches on one stove', () => {
 describe('a crew', () => {
   test('three fill, wipe and lid; nobody is in two places at once', () => {
     const duties = crewDuties(laid('Damson jam'), ['Ada', 'Bo', 'Cy']);
-    expect(duties.filter(({ code }) => code === 'fill').map(({ role, who }) => [role, who].length)).toEqual([2, 2, 2]); // prettier-ignore
-    expect(new Set(duties.filter(({ code }) => code === 'fill').map(({ who }) => who)).size).toBe(3);
+    expect(
+      duties.filter(({ code }) => code === 'fill').map(({ role, who }) => [role, who].length),
+    ).toEqual([2, 2, 2]);
+    expect(new Set(duties.filter(({ code }) => code === 'fill').map(({ who }) => who)).size).toBe(
+      3,
+    );
     for (const each of duties)
-      expect(duties.filter((other) => other !== each && other.who === each.who && other.from < each.to && each.from < other.to)).toEqual([]); // prettier-ignore
+      expect(
+        duties.filter(
+          (other) =>
+            other !== each &&
+            other.who === each.who &&
+            other.from < each.to &&
+            each.from < other.to,
+        ),
+      ).toEqual([]);
   });
   test('stirring goes by turns, without a gap', () => {
     const plan = laid('Damson jam');
@@ -68,7 +116,9 @@ describe('a crew', () => {
     });
   });
   test('alone, one does it all; nobody, none of it', () => {
-    expect(new Set(crewDuties(laid('Damson jam'), ['Ada']).map(({ who }) => who))).toEqual(new Set(['Ada']));
+    expect(new Set(crewDuties(laid('Damson jam'), ['Ada']).map(({ who }) => who))).toEqual(
+      new Set(['Ada']),
+    );
     expect(crewDuties(laid('Damson jam'), [])).toEqual([]);
   });
 });
@@ -86,8 +136,10 @@ describe('a butter pot that does not hold it all', () => {
     const staged = list.filter(({ code }) => code.startsWith('load-'));
     expect(staged).toHaveLength(loads(4) - 1);
     const plan = schedule(list, { by: 'start', at: NOON }, new Map(), NOON);
-    const at = (code: string): number => plan.steps.find((step) => step.code === code)?.start ?? NaN;
+    const at = (code: string): number =>
+      plan.steps.find((step) => step.code === code)?.start ?? NaN;
     expect(at('load-2') - at('cook')).toBe(90 * MINUTE);
   });
-  test('a jam is not', () => expect(steps('Damson jam', 2).some(({ code }) => code.startsWith('load-'))).toBe(false)); // prettier-ignore
+  test('a jam is not', () =>
+    expect(steps('Damson jam', 2).some(({ code }) => code.startsWith('load-'))).toBe(false));
 });

@@ -23,27 +23,41 @@ const FURTHEST_MS = 16 * 60 * MINUTE_MS;
 const takes = ({ code, hands }: PlanStep): Busy['of'] | undefined =>
   code.startsWith('process-') ? 'canner' : hands === 'cannot-leave' ? 'cook' : undefined;
 
-/** When a plan needs a cook who does not leave, and when the canner. What is done is over. @param name of the batch */
+/**
+ * When a plan needs a cook who does not leave, and when the canner. What is done is over.
+ * @param name of the batch
+ */
 export function busyOf(plan: Schedule, name: string): Busy[] {
   return plan.steps.flatMap((step) => {
     const of = takes(step);
-    return of === undefined || step.doneAt !== undefined ? [] : [{ of, from: step.start, to: step.end, what: `${name}: ${step.code.replace(/-\d+$/, '').replaceAll('-', ' ')}` }];
+    return of === undefined || step.doneAt !== undefined
+      ? []
+      : [
+          {
+            of,
+            from: step.start,
+            to: step.end,
+            what: `${name}: ${step.code.replace(/-\d+$/, '').replaceAll('-', ' ')}`,
+          },
+        ];
   });
-} // prettier-ignore
+}
 
 /** Where two batches on one stove want the same cook or the same canner at once. */
 export function clashesOf(plan: Schedule, busy: readonly Busy[]): Clash[] {
   return plan.steps.flatMap((step) => {
     const of = takes(step);
     if (of === undefined || step.doneAt !== undefined) return [];
-    const taken = busy.find((each) => each.of === of && each.from < step.end && step.start < each.to);
+    const taken = busy.find(
+      (each) => each.of === of && each.from < step.end && step.start < each.to,
+    );
     return taken ? [{ step, with: taken }] : [];
   });
 }
 
 /**
- * The wish nearest to the one given at which nothing clashes: earlier for jars wanted by a time, as long as that is still to come,
- * else later. A batch on the heat is not moved.
+ * The wish nearest to the one given at which nothing clashes: earlier for jars wanted by a time, as
+ * long as that is still to come, else later. A batch on the heat is not moved.
  *
  * @returns undefined when there is none within {@link FURTHEST_MS}
  */

@@ -1,7 +1,15 @@
 import { documentOf, pot, POWDER } from '../testing/formula.js';
 import { yearNeeds, yearPlan, type JarsUsed, type YearAhead } from './index.js';
 
-const used = (change: Partial<JarsUsed> = {}): JarsUsed => ({ title: 'Damson jam', fruit: 'damson', used: 24, days: 365, left: 6, perBatch: 8, ...change }); // prettier-ignore
+const used = (change: Partial<JarsUsed> = {}): JarsUsed => ({
+  title: 'Damson jam',
+  fruit: 'damson',
+  used: 24,
+  days: 365,
+  left: 6,
+  perBatch: 8,
+  ...change,
+});
 const row = (change: Partial<JarsUsed> = {}, month = 3): JarsUsed & YearAhead => {
   const [found] = yearPlan([used(change)], month);
   if (!found) throw new Error('no row');
@@ -17,7 +25,11 @@ test('24 jars a year, 6 left, 8 from a batch: two and a quarter batches are thre
 
 test('half a year tells of the whole; two weeks tell nothing', () => {
   expect(row({ used: 12, days: 182.5 }).aYear).toBe(24);
-  expect(row({ used: 12, days: 14 })).toMatchObject({ aYear: undefined, batches: 0, lastsDays: undefined });
+  expect(row({ used: 12, days: 14 })).toMatchObject({
+    aYear: undefined,
+    batches: 0,
+    lastsDays: undefined,
+  });
   expect(row({ used: 0 })).toMatchObject({ aYear: 0, batches: 0, lastsDays: undefined });
 });
 
@@ -32,12 +44,24 @@ test.each([
 );
 
 test('what is missing most comes first', () => {
-  const rows = yearPlan([used({ title: 'plenty', left: 90 }), used({ title: 'none', left: 0 }), used()], 3);
+  const rows = yearPlan(
+    [used({ title: 'plenty', left: 90 }), used({ title: 'none', left: 0 }), used()],
+    3,
+  );
   expect(rows.map(({ title }) => title)).toEqual(['none', 'Damson jam', 'plenty']);
 });
 
 test('sugar and pectin for so many batches', () => {
-  const formula = pot(documentOf([['1.5 l', 'gooseberry-juice'], ['1 box', 'powdered-pectin'], ['1.3 kg', 'white-sugar']], POWDER)); // prettier-ignore
+  const formula = pot(
+    documentOf(
+      [
+        ['1.5 l', 'gooseberry-juice'],
+        ['1 box', 'powdered-pectin'],
+        ['1.3 kg', 'white-sugar'],
+      ],
+      POWDER,
+    ),
+  );
   const { sugar_kg, pectin, lids } = yearNeeds([{ formula, batches: 3, perBatch: 6 }]);
   expect(lids).toBe(18);
   expect(sugar_kg).toBeCloseTo(3.9, 6);

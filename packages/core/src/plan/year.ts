@@ -35,7 +35,8 @@ const YEAR_DAYS = 365;
 const NOT_WORTH_ONE = 0.15;
 
 /**
- * What a household makes in the year to come so that it lasts: its use over the last year, less what is left.
+ * What a household makes in the year to come so that it lasts: its use over the last year, less
+ * what is left.
  *
  * @param month 1 to 12, now
  */
@@ -47,15 +48,21 @@ export function yearPlan<T extends JarsUsed>(
   return uses
     .map((each): T & YearAhead => {
       const { used, days, left, perBatch, fruit } = each;
-      const aYear = days < TELLS_AFTER_DAYS ? undefined : (used * YEAR_DAYS) / Math.min(days, YEAR_DAYS);
+      const aYear =
+        days < TELLS_AFTER_DAYS ? undefined : (used * YEAR_DAYS) / Math.min(days, YEAR_DAYS);
       const missing = aYear === undefined ? 0 : Math.max(aYear - left, 0);
       const batches = perBatch > 0 ? Math.max(Math.ceil(missing / perBatch - NOT_WORTH_ONE), 0) : 0;
-      const seasonal = fruit !== null && Array.from({ length: 12 }, (_, i) => i + 1).some((other) => !inSeason(fruit, other, southern)); // prettier-ignore
+      const seasonal =
+        fruit !== null &&
+        Array.from({ length: 12 }, (_, i) => i + 1).some(
+          (other) => !inSeason(fruit, other, southern),
+        );
       const ahead = Array.from({ length: 12 }, (_, i) => ((month - 1 + i) % 12) + 1);
       return {
         ...each,
         aYear,
-        lastsDays: aYear === undefined || aYear === 0 ? undefined : Math.round((left / aYear) * YEAR_DAYS),
+        lastsDays:
+          aYear === undefined || aYear === 0 ? undefined : Math.round((left / aYear) * YEAR_DAYS),
         batches,
         from: seasonal ? ahead.find((other) => inSeason(fruit, other, southern)) : undefined,
         now: fruit === null || inSeason(fruit, month, southern),
@@ -74,17 +81,24 @@ export interface YearNeeds {
 }
 
 /** What so many batches of these formulas take, all together. */
-export function yearNeeds(planned: readonly { readonly formula: Pick<PotFormula, 'lines'>; readonly batches: number; readonly perBatch: number }[]): YearNeeds {
+export function yearNeeds(
+  planned: readonly {
+    readonly formula: Pick<PotFormula, 'lines'>;
+    readonly batches: number;
+    readonly perBatch: number;
+  }[],
+): YearNeeds {
   const pectin = new Map<string, number>();
   let sugar_kg = 0;
   for (const { formula, batches } of planned)
     for (const { ingredient, label, mass_kg } of formula.lines) {
       if (ingredient.category === 'sweetener') sugar_kg += mass_kg.mid * batches;
-      if (ingredient.pectinProduct) pectin.set(label, (pectin.get(label) ?? 0) + mass_kg.mid * batches);
+      if (ingredient.pectinProduct)
+        pectin.set(label, (pectin.get(label) ?? 0) + mass_kg.mid * batches);
     }
   return {
     lids: planned.reduce((sum, { batches, perBatch }) => sum + batches * perBatch, 0),
     sugar_kg,
     pectin: [...pectin].map(([name, mass_kg]) => ({ name, mass_kg })),
   };
-} // prettier-ignore
+}

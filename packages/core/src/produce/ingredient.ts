@@ -2,12 +2,28 @@ import type { Sourced } from '../range/index.js';
 
 /** How an ingredient was prepared before it was measured. */
 export const FORMS = [
-  'whole', 'hulled', 'pitted', 'peeled-cored', 'chopped', 'sliced', 'crushed', 'puree', 'juice', 'zest', 'peel', 'grated',
-  'dried', 'frozen', 'stored', 'drained', 'as-bought',
-] as const; // prettier-ignore
+  'whole',
+  'hulled',
+  'pitted',
+  'peeled-cored',
+  'chopped',
+  'sliced',
+  'crushed',
+  'puree',
+  'juice',
+  'zest',
+  'peel',
+  'grated',
+  'dried',
+  'frozen',
+  'stored',
+  'drained',
+  'as-bought',
+] as const;
 export type Form = (typeof FORMS)[number];
 
-export type Category = 'fruit' | 'vegetable' | 'juice' | 'sweetener' | 'acid' | 'pectin' | 'water' | 'extra';
+export type Category =
+  'fruit' | 'vegetable' | 'juice' | 'sweetener' | 'acid' | 'pectin' | 'water' | 'extra';
 
 /** How ripe the fruit is; it moves pectin and acid. */
 export const RIPENESS = ['under-ripe', 'mixed', 'ripe', 'over-ripe'] as const;
@@ -18,12 +34,20 @@ export type Ripeness = (typeof RIPENESS)[number];
  *
  * - `acid`: its published pH stays clear of 4.6
  * - `borderline`: acid, but its published range reaches up to about 4.6
- * - `low-acid`: may reach 4.6 or more, or no published range is known: the default for everything not on the acid list
+ * - `low-acid`: may reach 4.6 or more, or no published range is known: the default for everything
+ * not on the acid list
  * - `neutral`: pure sugars, water, pectin, salt: dissolves and leaves the acid to the others
  * - `seasoning`: used by the spoon; beyond `seasoningShare` of the pot it counts as low-acid
  * - `refused`: not for the shelf at home in a spread at any share
  */
-export const ACID_CLASSES = ['acid', 'borderline', 'low-acid', 'neutral', 'seasoning', 'refused'] as const;
+export const ACID_CLASSES = [
+  'acid',
+  'borderline',
+  'low-acid',
+  'neutral',
+  'seasoning',
+  'refused',
+] as const;
 export type AcidClass = (typeof ACID_CLASSES)[number];
 
 /** Acids that are reckoned with; shares are of the titratable acid, in equivalents. */
@@ -43,7 +67,17 @@ export interface Acidity {
 
 /** What must be said where this ingredient is handled. */
 export type Caution =
-  | 'hot-pepper' | 'wild' | 'flowers' | 'egg' | 'milk' | 'nuts' | 'sulphites' | 'honey' | 'alcohol' | 'garlic' | 'leaves'; // prettier-ignore
+  | 'hot-pepper'
+  | 'wild'
+  | 'flowers'
+  | 'egg'
+  | 'milk'
+  | 'nuts'
+  | 'sulphites'
+  | 'honey'
+  | 'alcohol'
+  | 'garlic'
+  | 'leaves';
 
 /** Added pectin per 100 g of the product, and how it sets. */
 export interface PectinProduct {
@@ -65,7 +99,10 @@ export interface Ingredient {
   readonly insolubleSolidsPercent: Sourced;
   /** Sugars, per cent by mass; part of the soluble solids. */
   readonly sugarsPercent: Sourced;
-  /** Share of the soluble solids that raises the boiling point like glucose and fructose do, 0 to 1; the rest acts as sucrose. */
+  /**
+   * Share of the soluble solids that raises the boiling point like glucose and fructose do, 0 to 1;
+   * the rest acts as sucrose.
+   */
   readonly invertShare: number;
   readonly acidity?: Acidity;
   /** Natural pectin that takes part in a gel, per cent by mass, ripe. */
@@ -106,7 +143,10 @@ export const from =
   (source: string) =>
   (mid: number, low: number, high: number): Sourced => ({ low, mid, high, source });
 
-/** Composition of common fruits as food-composition tables give it (USDA SR Legacy and its like), from memory. */
+/**
+ * Composition of common fruits as food-composition tables give it (USDA SR Legacy and its like),
+ * from memory.
+ */
 export const fromTables = from('food-composition tables, from memory');
 
 /** What kitchens weigh and measure; common practice, no source. */
@@ -115,11 +155,18 @@ export const fromPractice = from('common practice, no source');
 /** Refuse and household-measure columns of USDA SR Legacy, from memory. */
 export const fromRefuse = from('USDA SR Legacy refuse and household measures, from memory');
 
-/** Published pH ranges: FDA, approximate pH of foods; where it is silent, fruit-processing handbooks. From memory. */
-export const fromPhList = from('FDA, approximate pH of foods, and fruit-processing handbooks, from memory');
+/**
+ * Published pH ranges: FDA, approximate pH of foods; where it is silent, fruit-processing
+ * handbooks. From memory.
+ */
+export const fromPhList = from(
+  'FDA, approximate pH of foods, and fruit-processing handbooks, from memory',
+);
 
 /** Typical pectin and acid of fruit in pectin and fruit-processing handbooks, from memory. */
-export const fromHandbooks = from('pectin and fruit-processing handbooks, typical values, from memory');
+export const fromHandbooks = from(
+  'pectin and fruit-processing handbooks, typical values, from memory',
+);
 
 /** A range 5-95 % wide by a share of its middle, keeping the source. */
 export const about = (
@@ -128,7 +175,10 @@ export const about = (
   share: number,
 ): Sourced => make(mid, mid * (1 - share), mid * (1 + share));
 
-/** Acid mixtures of common produce, shares of the titratable acid. Fruit-processing handbooks, from memory. */
+/**
+ * Acid mixtures of common produce, shares of the titratable acid. Fruit-processing handbooks, from
+ * memory.
+ */
 export const ACIDS = {
   citric: { citric: 0.95, malic: 0.05, tartaric: 0, acetic: 0 },
   malic: { citric: 0.05, malic: 0.95, tartaric: 0, acetic: 0 },

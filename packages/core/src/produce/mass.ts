@@ -9,7 +9,11 @@ export interface Composition {
   readonly insoluble: Range;
   readonly invertShare: number;
   /** Titratable acidity as citric, per cent; pH; and the mixture of acids. */
-  readonly acidity?: { readonly titratablePercent: Range; readonly pH: Range; readonly shares: AcidShares };
+  readonly acidity?: {
+    readonly titratablePercent: Range;
+    readonly pH: Range;
+    readonly shares: AcidShares;
+  };
   /** Natural pectin that takes part in a gel. */
   readonly pectin: Range;
   /** Added pectin at 150 grade. */
@@ -33,9 +37,9 @@ type Doubt = readonly [less: number, more: number];
 const both = (share: number): Doubt => [share, share];
 
 /**
- * Doubt of one measurement, as a share of it downward and upward, 5-95 %. Common practice. A cup of whole berries weighs
- * what the food tables print when loosely filled and up to a fifth more when shaken down: 8 cups whole make 5 to 6 cups
- * mashed.
+ * Doubt of one measurement, as a share of it downward and upward, 5-95 %. Common practice. A cup of
+ * whole berries weighs what the food tables print when loosely filled and up to a fifth more when
+ * shaken down: 8 cups whole make 5 to 6 cups mashed.
  */
 const DOUBT = {
   weighed: both(0.01),
@@ -48,11 +52,28 @@ const DOUBT = {
 } as const;
 const LOOSE_FORMS: ReadonlySet<Form> = new Set(['whole', 'hulled', 'frozen', 'stored']);
 
-/** Grams in a US cup of fruit whose own figure for that form is not in the table. Common practice, no source. */
+/**
+ * Grams in a US cup of fruit whose own figure for that form is not in the table. Common practice,
+ * no source.
+ */
 const USUAL_CUP: Readonly<Partial<Record<Form, number>>> = {
-  whole: 145, hulled: 150, pitted: 165, 'peeled-cored': 140, chopped: 155, sliced: 150, crushed: 234, puree: 242, grated: 160, peel: 100, zest: 96, dried: 135,
-  frozen: 150, stored: 150, drained: 170, 'as-bought': 145,
-}; // prettier-ignore
+  whole: 145,
+  hulled: 150,
+  pitted: 165,
+  'peeled-cored': 140,
+  chopped: 155,
+  sliced: 150,
+  crushed: 234,
+  puree: 242,
+  grated: 160,
+  peel: 100,
+  zest: 96,
+  dried: 135,
+  frozen: 150,
+  stored: 150,
+  drained: 170,
+  'as-bought': 145,
+};
 
 const CUP_ML = unitById('cup').si;
 const percent = (range: Range, factor = 1): Range => ({
@@ -64,8 +85,12 @@ const percent = (range: Range, factor = 1): Range => ({
 /** Carboxyl groups in protein: about 1.15 mmol a gram with 0.15 of histidine. A guess. */
 const CARBOXYL_MOL_PER_G = 0.0013;
 
-/** What ripeness does to pectin, acid and sugar, as factors. Pectin handbooks, typical, from memory. */
-const BY_RIPENESS: Readonly<Record<Ripeness, { pectin: number; acid: number; sugar: number; pH: number }>> = {
+/**
+ * What ripeness does to pectin, acid and sugar, as factors. Pectin handbooks, typical, from memory.
+ */
+const BY_RIPENESS: Readonly<
+  Record<Ripeness, { pectin: number; acid: number; sugar: number; pH: number }>
+> = {
   'under-ripe': { pectin: 1.35, acid: 1.3, sugar: 0.92, pH: -0.3 },
   mixed: { pectin: 1.1, acid: 1.07, sugar: 0.98, pH: -0.08 },
   ripe: { pectin: 1, acid: 1, sugar: 1, pH: 0 },
@@ -74,10 +99,23 @@ const BY_RIPENESS: Readonly<Record<Ripeness, { pectin: number; acid: number; sug
 
 /** Pectin that comes out of simmered fruit into a strained juice, share of the fruit's. A guess. */
 const PECTIN_INTO_JUICE = 0.65;
-/** Peel and zest of citrus: pectin and insoluble solids, per cent. Pectin handbooks, typical, from memory. */
+/**
+ * Peel and zest of citrus: pectin and insoluble solids, per cent. Pectin handbooks, typical, from
+ * memory.
+ */
 const CITRUS_PEEL = { pectin: 3.5, insoluble: 9, acid: 0.25 } as const;
-const CITRUS = new Set(['lemon', 'lime', 'orange', 'bitter-orange', 'grapefruit', 'mandarin', 'kumquat']);
-/** Dried fruit keeps about a quarter of its weight as water. Food-composition tables, from memory. */
+const CITRUS = new Set([
+  'lemon',
+  'lime',
+  'orange',
+  'bitter-orange',
+  'grapefruit',
+  'mandarin',
+  'kumquat',
+]);
+/**
+ * Dried fruit keeps about a quarter of its weight as water. Food-composition tables, from memory.
+ */
 const DRIED_SOLIDS = 75;
 /** Fruit from a winter store has lost some of its pectin. Common practice. */
 const STORED_PECTIN = 0.8;
@@ -100,19 +138,26 @@ const between = (value: number, [less, more]: Doubt): Range => ({
 /**
  * What an ingredient brings in a form and at a ripeness.
  *
- * Juice carries its fruit's soluble solids and acid, two thirds of its pectin and nearly none of the rest; juice won by simmering
- * with water is weaker, hence the wide low side. Peel and zest of citrus are rich in pectin. Dried fruit is the fruit with
- * its water taken down to a quarter. As bought and frozen fruit is taken as the prepared fruit it becomes. The high end of
- * a pH is never lowered by ripeness: a maker's eye does not make fruit more acid.
+ * Juice carries its fruit's soluble solids and acid, two thirds of its pectin and nearly none of
+ * the rest; juice won by simmering with water is weaker, hence the wide low side. Peel and zest of
+ * citrus are rich in pectin. Dried fruit is the fruit with its water taken down to a quarter. As
+ * bought and frozen fruit is taken as the prepared fruit it becomes. The high end of a pH is never
+ * lowered by ripeness: a maker's eye does not make fruit more acid.
  */
-export function compositionOf(ingredient: Ingredient, form: Form, ripeness: Ripeness = 'ripe'): Composition {
+export function compositionOf(
+  ingredient: Ingredient,
+  form: Form,
+  ripeness: Ripeness = 'ripe',
+): Composition {
   const { solubleSolidsPercent: soluble, insolubleSolidsPercent: insoluble, acidity } = ingredient;
   const ripe = BY_RIPENESS[ripeness];
   const grown = isProduce(ingredient);
   const peel = CITRUS.has(ingredient.id) && (form === 'zest' || form === 'peel');
   const juice = form === 'juice' && grown;
   const dry =
-    form === 'dried' && ingredient.usualForm !== 'dried' ? DRIED_SOLIDS / (soluble.mid + insoluble.mid) : 1;
+    form === 'dried' && ingredient.usualForm !== 'dried'
+      ? DRIED_SOLIDS / (soluble.mid + insoluble.mid)
+      : 1;
   const acidFactor = ripe.acid * dry * (peel ? CITRUS_PEEL.acid : 1);
   const natural = ingredient.pectinPercent ? scale(ingredient.pectinPercent, 0.01) : none;
   const pectinFactor =
@@ -149,9 +194,13 @@ export function compositionOf(ingredient: Ingredient, form: Form, ripeness: Ripe
       ? { low: 0.025, mid: CITRUS_PEEL.pectin / 100, high: 0.045 }
       : scale(natural, grown ? pectinFactor : 1),
     ...(ingredient.pectinProduct && {
-      added: { type: ingredient.pectinProduct.type, share: percent(ingredient.pectinProduct.percent) },
+      added: {
+        type: ingredient.pectinProduct.type,
+        share: percent(ingredient.pectinProduct.percent),
+      },
     }),
-    freeCalcium_mgPerKg: ingredient.calcium_mg * 10 * dry * (juice ? 0.5 : 1) * (grown ? FREE_CALCIUM : 1),
+    freeCalcium_mgPerKg:
+      ingredient.calcium_mg * 10 * dry * (juice ? 0.5 : 1) * (grown ? FREE_CALCIUM : 1),
     protein_molPerKg: (ingredient.proteinPercent ?? 0) * 10 * CARBOXYL_MOL_PER_G,
     alkali_eqPerKg: ingredient.alkali_eqPerKg ?? none,
   };
@@ -178,11 +227,14 @@ function gramsPerCup(
     };
   if (form === 'juice')
     return {
-      grams: (syrupDensity_kgPerM3(compositionOf(ingredient, form).soluble.mid, 20) * CUP_ML) / 1000,
+      grams:
+        (syrupDensity_kgPerM3(compositionOf(ingredient, form).soluble.mid, 20) * CUP_ML) / 1000,
       doubt: DOUBT.liquid,
     };
   const usual = USUAL_CUP[form];
-  return usual !== undefined && isProduce(ingredient) ? { grams: usual, doubt: DOUBT.guessedCup } : undefined;
+  return usual !== undefined && isProduce(ingredient)
+    ? { grams: usual, doubt: DOUBT.guessedCup }
+    : undefined;
 }
 
 /** Fruit and vegetables: what has forms, ripeness and waste. */
@@ -198,10 +250,11 @@ export function knownForms(ingredient: Ingredient): Form[] {
 }
 
 /**
- * The mass that goes into the pot for an amount of an ingredient in a form. A weight is taken in the form named;
- * `as-bought` loses its waste.
+ * The mass that goes into the pot for an amount of an ingredient in a form. A weight is taken in
+ * the form named; `as-bought` loses its waste.
  *
- * @returns kilograms of prepared ingredient with the doubt of the measuring, or what could not be worked out
+ * @returns kilograms of prepared ingredient with the doubt of the measuring, or what could not be
+ * worked out
  */
 export function massOf(amount: Amount, ingredient: Ingredient, form: Form): MassReading {
   const name = ingredient.name[1];
@@ -215,7 +268,8 @@ export function massOf(amount: Amount, ingredient: Ingredient, form: Form): Mass
   const prepared = (mass_kg: Range): Range =>
     waste === undefined
       ? mass_kg
-      : (propagate([mass_kg, waste], ([mass = 0, lost = 0]) => [mass * (1 - lost / 100)])[0] ?? mass_kg);
+      : (propagate([mass_kg, waste], ([mass = 0, lost = 0]) => [mass * (1 - lost / 100)])[0] ??
+        mass_kg);
   const pieces = (grams: Range | undefined, what: string): MassReading => {
     if (!grams)
       return {
@@ -249,11 +303,16 @@ export function massOf(amount: Amount, ingredient: Ingredient, form: Form): Mass
     case 'pinch': {
       const cup = gramsPerCup(ingredient, form, amount.packed);
       if (!cup)
-        return { ok: false, message: `no figure for a cup of ${name}; write a weight, such as "50 g"` };
+        return {
+          ok: false,
+          message: `no figure for a cup of ${name}; write a weight, such as "50 g"`,
+        };
       const doubt = amount.unit.kind === 'pinch' ? both(0.5) : cup.doubt;
       return {
         ok: true,
-        mass_kg: prepared(between((amount.value * amount.unit.si * cup.grams) / CUP_ML / 1000, doubt)),
+        mass_kg: prepared(
+          between((amount.value * amount.unit.si * cup.grams) / CUP_ML / 1000, doubt),
+        ),
       };
     }
     case 'piece':

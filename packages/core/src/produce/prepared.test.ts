@@ -2,11 +2,17 @@ import { ingredientById, wasteFrom, withWeighings, type Ingredient } from './ind
 
 const quince = ingredientById('quince') as Ingredient;
 const weighed = (loss: number, times = 1) =>
-  Array.from({ length: times }, () => ({ ingredient: 'quince', bought_kg: 2, prepared_kg: 2 * (1 - loss) }));
+  Array.from({ length: times }, () => ({
+    ingredient: 'quince',
+    bought_kg: 2,
+    prepared_kg: 2 * (1 - loss),
+  }));
 
 test('without weighings the table stands; of other fruit they say nothing', () => {
   expect(wasteFrom(quince, [])).toBe(quince.wastePercent);
-  expect(withWeighings(quince, [{ ingredient: 'pear', bought_kg: 1, prepared_kg: 0.5 }])).toBe(quince);
+  expect(withWeighings(quince, [{ ingredient: 'pear', bought_kg: 1, prepared_kg: 0.5 }])).toBe(
+    quince,
+  );
 });
 
 test('weighings move the estimate towards them, the more the surer', () => {
@@ -20,5 +26,7 @@ test('weighings move the estimate towards them, the more the surer', () => {
 });
 
 test('more prepared than bought is a slip and is not learned from', () => {
-  expect(wasteFrom(quince, [{ ingredient: 'quince', bought_kg: 1, prepared_kg: 1.2 }])).toBe(quince.wastePercent);
-}); // prettier-ignore
+  expect(wasteFrom(quince, [{ ingredient: 'quince', bought_kg: 1, prepared_kg: 1.2 }])).toBe(
+    quince.wastePercent,
+  );
+});

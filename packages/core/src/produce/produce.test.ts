@@ -46,7 +46,10 @@ describe('the table', () => {
 });
 
 test('forms are read from how people say them', () => {
-  expect(readName('damsons, pitted')).toMatchObject({ ingredient: { id: 'damson' }, form: 'pitted' });
+  expect(readName('damsons, pitted')).toMatchObject({
+    ingredient: { id: 'damson' },
+    form: 'pitted',
+  });
   expect(readName('Crushed blackberries')).toMatchObject({
     ingredient: { id: 'blackberry' },
     form: 'crushed',
@@ -55,8 +58,14 @@ test('forms are read from how people say them', () => {
     ingredient: { id: 'pear' },
     form: 'peeled-cored',
   });
-  expect(readName('juice of redcurrants')).toMatchObject({ ingredient: { id: 'redcurrant' }, form: 'juice' });
-  expect(readName('quinces (as bought)')).toMatchObject({ ingredient: { id: 'quince' }, form: 'as-bought' });
+  expect(readName('juice of redcurrants')).toMatchObject({
+    ingredient: { id: 'redcurrant' },
+    form: 'juice',
+  });
+  expect(readName('quinces (as bought)')).toMatchObject({
+    ingredient: { id: 'quince' },
+    form: 'as-bought',
+  });
   const names = INGREDIENTS.flatMap((i) =>
     knownForms(i).map((form) => [displayName(i, form), i.id] as const),
   );
@@ -77,15 +86,23 @@ test('an unknown name offers the nearest, and nonsense offers help', () => {
   expect(readName('qqqqq')).toMatchObject({ ok: false, guesses: [] });
 });
 
-// A pound of crushed berries is about 1.9-2 cups; a pound of granulated sugar about 2 1/4 cups (common practice).
-test.each([['1 lb', 'blackberry', 'crushed', 1.9, 2.05], ['1 lb', 'white-sugar', 'whole', 2.2, 2.3]] as const)('%s of %s %s in cups', (_, id, form, least, most) => {
+// A pound of crushed berries is about 1.9-2 cups; a pound of granulated sugar about 2 1/4 cups
+// (common practice).
+test.each([
+  ['1 lb', 'blackberry', 'crushed', 1.9, 2.05],
+  ['1 lb', 'white-sugar', 'whole', 2.2, 2.3],
+] as const)('%s of %s %s in cups', (_, id, form, least, most) => {
   const ingredient = ingredientById(id);
   if (!ingredient) throw new Error(id);
-  const mass = massOf({ value: 1, unit: unitById('cup'), approximate: false, packed: false }, ingredient, form);
+  const mass = massOf(
+    { value: 1, unit: unitById('cup'), approximate: false, packed: false },
+    ingredient,
+    form,
+  );
   const cups = 0.45359237 / (mass.ok ? mass.mass_kg.mid : NaN);
   expect(cups).toBeGreaterThan(least);
   expect(cups).toBeLessThan(most);
-}); // prettier-ignore
+});
 
 test('what cannot be measured that way is refused with a way that works', () => {
   const sugar = ingredientById('white-sugar');

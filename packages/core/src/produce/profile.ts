@@ -10,7 +10,9 @@ export const PROFILED = [
 ] as const;
 export type Profiled = (typeof PROFILED)[number];
 
-/** What the maker of a pectin product says of it. A figure that is not given stays the generic one. */
+/**
+ * What the maker of a pectin product says of it. A figure that is not given stays the generic one.
+ */
 export interface PectinProfile {
   readonly ingredient: Profiled;
   /** One box or one pouch, grams. */
@@ -35,12 +37,18 @@ const DOUBT = 0.05;
 const USUAL_CALCIUM = { teaspoons: 0.5, water_ml: 118.3 } as const;
 
 /**
- * The ingredient as this product of it is. Strength, package and spoon only: what the product does to the acid of the pot stays
- * the table's, so that no profile makes a keeping verdict kinder.
+ * The ingredient as this product of it is. Strength, package and spoon only: what the product does
+ * to the acid of the pot stays the table's, so that no profile makes a keeping verdict kinder.
  */
 export function withProfile(ingredient: Ingredient, profile: PectinProfile): Ingredient {
-  const { packageMass_g, gramsPerTablespoon, pectinPercent, grade, calciumTeaspoons, calciumWater_ml } =
-    profile;
+  const {
+    packageMass_g,
+    gramsPerTablespoon,
+    pectinPercent,
+    grade,
+    calciumTeaspoons,
+    calciumWater_ml,
+  } = profile;
   const packed = packageMass_g === undefined ? undefined : about(fromProfile, packageMass_g, DOUBT);
   const product = ingredient.pectinProduct;
   const percent =
@@ -68,7 +76,9 @@ export function withProfile(ingredient: Ingredient, profile: PectinProfile): Ing
     ...(ingredient.id === 'calcium-water' &&
       (calciumTeaspoons !== undefined || calciumWater_ml !== undefined) && {
         calcium_mg:
-          (ingredient.calcium_mg * (calciumTeaspoons ?? USUAL_CALCIUM.teaspoons) * USUAL_CALCIUM.water_ml) /
+          (ingredient.calcium_mg *
+            (calciumTeaspoons ?? USUAL_CALCIUM.teaspoons) *
+            USUAL_CALCIUM.water_ml) /
           (USUAL_CALCIUM.teaspoons * (calciumWater_ml ?? USUAL_CALCIUM.water_ml)),
       }),
   };

@@ -42,11 +42,14 @@ function nearestKitchenShare(value: number): number {
   );
 }
 
-/** The number to the nearest fraction a kitchen can measure, as written: 2.48 is "2½", never "2.48". */
+/**
+ * The number to the nearest fraction a kitchen can measure, as written: 2.48 is "2½", never "2.48".
+ */
 export function kitchenFraction(value: number): string {
   const nearest = nearestKitchenShare(value);
   const whole = Math.floor(nearest + 1e-9);
-  const mark = KITCHEN_FRACTIONS.find(([share]) => Math.abs(share - (nearest - whole)) < 1e-6)?.[1] ?? '';
+  const mark =
+    KITCHEN_FRACTIONS.find(([share]) => Math.abs(share - (nearest - whole)) < 1e-6)?.[1] ?? '';
   return whole === 0 && mark !== '' ? mark : `${whole}${mark}`;
 }
 
@@ -79,7 +82,8 @@ export function formatVolume(volume_ml: number, system: UnitSystem): string {
     if (volume_ml >= 999.5) return `${figures(volume_ml / 1000, 3)} l`;
     return volume_ml >= 9.95 ? `${Math.round(volume_ml)} ml` : `${figures(volume_ml, 2)} ml`;
   }
-  // The largest measure that says it closely: 68 ml is 4⅝ tbsp, since a ¼ cup would be an eighth short.
+  // The largest measure that says it closely: 68 ml is 4⅝ tbsp, since a ¼ cup would be an eighth
+  // short.
   const ways = MEASURES.map(({ id, least }) => {
     const unit = unitById(id);
     const exact = volume_ml / unit.si;
@@ -98,5 +102,7 @@ export function formatTemperature(temperature_C: number, unit: 'C' | 'F'): strin
 
 /** An altitude to whole metres or feet: "1180 m". */
 export function formatAltitude(altitude_m: number, system: UnitSystem): string {
-  return system === 'metric' ? `${Math.round(altitude_m)} m` : `${Math.round(altitude_m / 0.3048)} ft`;
+  return system === 'metric'
+    ? `${Math.round(altitude_m)} m`
+    : `${Math.round(altitude_m / 0.3048)} ft`;
 }

@@ -20,19 +20,47 @@ const KINDS = {
   length: {
     what: 'a height',
     example: '"1180 m" or "3870 ft"',
-    toSi: { m: (v) => v, metre: (v) => v, metres: (v) => v, meter: (v) => v, meters: (v) => v, masl: (v) => v, km: (v) => v * 1000, ft: (v) => v * FOOT_M, foot: (v) => v * FOOT_M, feet: (v) => v * FOOT_M, "'": (v) => v * FOOT_M },
+    toSi: {
+      m: (v) => v,
+      metre: (v) => v,
+      metres: (v) => v,
+      meter: (v) => v,
+      meters: (v) => v,
+      masl: (v) => v,
+      km: (v) => v * 1000,
+      ft: (v) => v * FOOT_M,
+      foot: (v) => v * FOOT_M,
+      feet: (v) => v * FOOT_M,
+      "'": (v) => v * FOOT_M,
+    },
   },
   /** Temperature in degrees Celsius. */
-  temperature: { what: 'a temperature', example: '"96.2 C" or "205.2 F"', toSi: { c: (v) => v, f: celsius } },
+  temperature: {
+    what: 'a temperature',
+    example: '"96.2 C" or "205.2 F"',
+    toSi: { c: (v) => v, f: celsius },
+  },
   /** Temperature difference in kelvin. */
-  rise: { what: 'a rise in temperature', example: '"8 F" or "4.5 C"', toSi: { c: (v) => v, k: (v) => v, f: (v) => (v * 5) / 9 } },
+  rise: {
+    what: 'a rise in temperature',
+    example: '"8 F" or "4.5 C"',
+    toSi: { c: (v) => v, k: (v) => v, f: (v) => (v * 5) / 9 },
+  },
   /** Pressure in kilopascals. */
   pressure: {
     what: 'a pressure',
     example: '"880 hPa" or "26 inHg"',
-    toSi: { kpa: (v) => v, hpa: (v) => v / 10, mbar: (v) => v / 10, bar: (v) => v * 100, mmhg: (v) => v * 0.133322387415, inhg: (v) => v * 3.386389, psi: (v) => v * 6.894757293 },
+    toSi: {
+      kpa: (v) => v,
+      hpa: (v) => v / 10,
+      mbar: (v) => v / 10,
+      bar: (v) => v * 100,
+      mmhg: (v) => v * 0.133322387415,
+      inhg: (v) => v * 3.386389,
+      psi: (v) => v * 6.894757293,
+    },
   },
-} as const satisfies Record<string, MeasureKind>; // prettier-ignore
+} as const satisfies Record<string, MeasureKind>;
 
 export type MeasureName = keyof typeof KINDS;
 
@@ -53,7 +81,10 @@ export function parseMeasure(
   const match = /^([-−+]?)\s*([\d.,\s]*\d)\s*°?\s*([a-z']*)\.?$/i.exec(
     text.trim().replace(/[\u00a0\u202f]/g, ' '),
   );
-  const bad = { ok: false as const, message: `"${text.trim()}" is not ${kind.what}; write ${kind.example}` };
+  const bad = {
+    ok: false as const,
+    message: `"${text.trim()}" is not ${kind.what}; write ${kind.example}`,
+  };
   if (!match) return bad;
   const [, sign, digits = '', unit = ''] = match;
   const thousands = decimal === '.' ? ',' : '.';
@@ -67,6 +98,8 @@ export function parseMeasure(
   const convert = kind.toSi[(unit === '' ? (defaultUnit ?? '') : unit).toLowerCase()];
   if (!Number.isFinite(number)) return bad;
   if (!convert)
-    return unit === '' ? { ok: false, message: `"${text.trim()}" has no unit; write ${kind.example}` } : bad;
+    return unit === ''
+      ? { ok: false, message: `"${text.trim()}" has no unit; write ${kind.example}` }
+      : bad;
   return { ok: true, value: convert(sign === '' || sign === '+' ? number : -number) };
 }

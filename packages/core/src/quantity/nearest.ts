@@ -1,4 +1,6 @@
-/** Number of single-letter insertions, deletions, changes and swaps of neighbours between two words. */
+/**
+ * Number of single-letter insertions, deletions, changes and swaps of neighbours between two words.
+ */
 function editDistance(a: string, b: string): number {
   const rows: number[][] = [Array.from({ length: b.length + 1 }, (_, j) => j)];
   for (let i = 1; i <= a.length; i++) {
@@ -21,8 +23,8 @@ function editDistance(a: string, b: string): number {
 }
 
 /**
- * The known words closest to one that was typed, best first, at most `most`. Words that share neither a beginning
- * nor most of their letters are left out, so that nonsense gets no suggestion.
+ * The known words closest to one that was typed, best first, at most `most`. Words that share
+ * neither a beginning nor most of their letters are left out, so that nonsense gets no suggestion.
  */
 export function nearest(typed: string, known: readonly string[], most = 3): string[] {
   const word = typed.toLowerCase();
@@ -33,7 +35,8 @@ export function nearest(typed: string, known: readonly string[], most = 3): stri
       return { candidate, distance: starts ? 0.5 : contains ? 1.5 : editDistance(word, candidate) };
     })
     .filter(
-      ({ candidate, distance }) => distance <= Math.max(1, Math.min(word.length, candidate.length) * 0.4),
+      ({ candidate, distance }) =>
+        distance <= Math.max(1, Math.min(word.length, candidate.length) * 0.4),
     )
     .sort(
       (a, b) =>

@@ -22,14 +22,46 @@ export type AmountReading =
   | { readonly ok: false; readonly message: string };
 
 const VULGAR: Readonly<Record<string, string>> = {
-  '¼': '1/4', '½': '1/2', '¾': '3/4', '⅐': '1/7', '⅑': '1/9', '⅒': '1/10', '⅓': '1/3', '⅔': '2/3', '⅕': '1/5', '⅖': '2/5',
-  '⅗': '3/5', '⅘': '4/5', '⅙': '1/6', '⅚': '5/6', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
-}; // prettier-ignore
+  '¼': '1/4',
+  '½': '1/2',
+  '¾': '3/4',
+  '⅐': '1/7',
+  '⅑': '1/9',
+  '⅒': '1/10',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
+  '⅙': '1/6',
+  '⅚': '5/6',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
 
 const WORDS: Readonly<Record<string, number>> = {
-  half: 0.5, quarter: 0.25, third: 1 / 3, a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8,
-  nine: 9, ten: 10, eleven: 11, twelve: 12, dozen: 12,
-}; // prettier-ignore
+  half: 0.5,
+  quarter: 0.25,
+  third: 1 / 3,
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  dozen: 12,
+};
 
 const ABOUT = /^(about|around|approximately|approx\.?|roughly|circa|ca\.?|~|≈)\s*/i;
 const SIZE_WORD = /^(small|medium|medium-sized|large|big)\b\s*/i;
@@ -40,7 +72,10 @@ function readNumber(text: string, decimal: Decimal): { value: number; rest: stri
   if (fraction) {
     const [all, whole, top, bottom] = fraction;
     if (Number(bottom) === 0) return undefined;
-    return { value: Number(whole ?? 0) + Number(top) / Number(bottom), rest: text.slice(all.length) };
+    return {
+      value: Number(whole ?? 0) + Number(top) / Number(bottom),
+      rest: text.slice(all.length),
+    };
   }
   const digits = /^(\d{1,3}(?:[ \u202f]\d{3})+(?![\d])(?:[.,]\d+)?|\d[\d.,]*|[.,]\d+)/
     .exec(text)?.[0]
@@ -54,15 +89,20 @@ function readNumber(text: string, decimal: Decimal): { value: number; rest: stri
   const value = WORDS[word.toLowerCase()];
   if (value === undefined) return undefined;
   const rest = text.slice(word.length).trimStart();
-  if (/^(half|quarter|third)$/i.test(word)) return { value, rest: rest.replace(/^(of\s+)?an?\s+/i, '') };
+  if (/^(half|quarter|third)$/i.test(word))
+    return { value, rest: rest.replace(/^(of\s+)?an?\s+/i, '') };
   if (/^an?$/i.test(word)) {
     const inner = /^(half|quarter|third|dozen)\b\s*(of\s+)?(an?\s+)?/i.exec(rest);
-    if (inner?.[1]) return { value: WORDS[inner[1].toLowerCase()] ?? 1, rest: rest.slice(inner[0].length) };
+    if (inner?.[1])
+      return { value: WORDS[inner[1].toLowerCase()] ?? 1, rest: rest.slice(inner[0].length) };
   }
   return { value, rest };
 }
 
-/** "1,200" or "1.200" as the person's habit reads it; a comma before one, two or four digits can only be a decimal. */
+/**
+ * "1,200" or "1.200" as the person's habit reads it; a comma before one, two or four digits can
+ * only be a decimal.
+ */
 function plainDecimal(digits: string, decimal: Decimal): string {
   const thousands = decimal === '.' ? ',' : '.';
   const grouped = new RegExp(`^[1-9]\\d{0,2}(\\${thousands}\\d{3})+(\\${decimal}\\d+)?$`);
@@ -93,28 +133,36 @@ function plain(text: string): string {
     .replace(/[\u2044\u2215]/g, '/')
     .replace(
       /(\d)?\s*([¼-¾⅐-⅞])/g,
-      (_, digit: string | undefined, mark: string) => `${digit ? digit + ' ' : ''}${VULGAR[mark] ?? mark}`,
+      (_, digit: string | undefined, mark: string) =>
+        `${digit ? digit + ' ' : ''}${VULGAR[mark] ?? mark}`,
     )
     .trim();
 }
 
 /**
- * Reads the amount a line begins with, as people write it: `2 1/2 cups`, `1½ lb`, `4 lb 6 oz`, `about 11 medium`,
- * `half a lemon`, `1 cup packed`, `1,2 kg`. What follows is returned as `rest`.
+ * Reads the amount a line begins with, as people write it: `2 1/2 cups`, `1½ lb`, `4 lb 6 oz`,
+ * `about 11 medium`, `half a lemon`, `1 cup packed`, `1,2 kg`. What follows is returned as `rest`.
  *
  * @param text one line
- * @param decimal the person's decimal mark; in doubt (`1,200`) it decides between one thousand two hundred and 1.2
- * @returns the amount in the unit written, or a message that says what could not be read. Zero, negative, infinite
- *   and missing numbers are refused; a number with no unit counts pieces.
+ * @param decimal the person's decimal mark; in doubt (`1,200`) it decides between one thousand two
+ * hundred and 1.2
+ * @returns the amount in the unit written, or a message that says what could not be read. Zero,
+ * negative, infinite   and missing numbers are refused; a number with no unit counts pieces.
  */
 export function readAmount(text: string, decimal: Decimal = '.'): AmountReading {
   let rest = plain(text);
   const about = ABOUT.exec(rest);
   if (about) rest = rest.slice(about[0].length);
   if (rest === '')
-    return { ok: false, message: 'no amount; write a number and a unit, such as "1.2 kg" or "2 1/2 cups"' };
+    return {
+      ok: false,
+      message: 'no amount; write a number and a unit, such as "1.2 kg" or "2 1/2 cups"',
+    };
   if (/^[-−–]\s*\.?\d/.test(rest))
-    return { ok: false, message: `"${text.trim()}" is below zero; an amount must be more than nothing` };
+    return {
+      ok: false,
+      message: `"${text.trim()}" is below zero; an amount must be more than nothing`,
+    };
 
   const first = readNumber(rest, decimal);
   if (!first)
@@ -124,7 +172,10 @@ export function readAmount(text: string, decimal: Decimal = '.'): AmountReading 
     };
   rest = first.rest.trimStart();
   if (/^(-|–|to\b|or\b)\s*\d/i.test(rest)) {
-    return { ok: false, message: `"${text.trim()}" is a choice of two amounts; write the one you will use` };
+    return {
+      ok: false,
+      message: `"${text.trim()}" is a choice of two amounts; write the one you will use`,
+    };
   }
   const size = SIZE_WORD.exec(rest);
   if (size) rest = rest.slice(size[0].length);
@@ -140,7 +191,12 @@ export function readAmount(text: string, decimal: Decimal = '.'): AmountReading 
       second && /^\d/.test(rest.replace(/^(and|,|&|\+)\s*/i, ''))
         ? readUnit(second.rest.trimStart())
         : undefined;
-    if (second && secondUnit && secondUnit.unit.kind === unit.kind && secondUnit.unit.si < unit.si) {
+    if (
+      second &&
+      secondUnit &&
+      secondUnit.unit.kind === unit.kind &&
+      secondUnit.unit.si < unit.si
+    ) {
       value += (second.value * secondUnit.unit.si) / unit.si;
       rest = secondUnit.rest.replace(/^\.?\s*/, '');
     }
@@ -163,13 +219,14 @@ export function readAmount(text: string, decimal: Decimal = '.'): AmountReading 
 }
 
 /**
- * Reads a text that holds an amount and nothing else. A noun after a count ("half a lemon") is allowed.
- * An unknown unit is named with the nearest known ones.
+ * Reads a text that holds an amount and nothing else. A noun after a count ("half a lemon") is
+ * allowed. An unknown unit is named with the nearest known ones.
  */
 export function parseAmount(text: string, decimal: Decimal = '.'): AmountReading {
   const reading = readAmount(text, decimal);
   if (!reading.ok || reading.rest === '') return reading;
-  if (reading.amount.unit.kind === 'piece' && reading.amount.approximate) return { ...reading, rest: '' };
+  if (reading.amount.unit.kind === 'piece' && reading.amount.approximate)
+    return { ...reading, rest: '' };
   const word = reading.rest.split(/[\s,(]/)[0] ?? reading.rest;
   if (reading.amount.unit.kind !== 'piece') {
     return {

@@ -20,17 +20,46 @@ const amount = (text: string, decimal?: '.' | ','): [number, string] => {
 
 // Every form the formula document allows.
 test.each<[string, number, string]>([
-  ['2 1/2 cups', 2.5, 'cup'], ['1½ c', 1.5, 'cup'], ['1 ½ c.', 1.5, 'cup'], ['5/8 cup', 0.625, 'cup'], ['⅝ cup', 0.625, 'cup'], ['4 lb', 4, 'lb'],
-  ['4 lb 6 oz', 4.375, 'lb'], ['4 pounds and 6 ounces', 4.375, 'lb'], ['55 g', 55, 'g'], ['55g', 55, 'g'], ['3 Tbsp', 3, 'tbsp'], ['3 T', 3, 'tbsp'],
-  ['3 t', 3, 'tsp'], ['11 each', 11, 'each'], ['about 11 medium', 11, 'each'], ['1 box', 1, 'box'], ['1 pouch', 1, 'pouch'], ['half a lemon', 0.5, 'each'],
-  ['1 pinch', 1, 'pinch'], ['a dash', 1, 'dash'], ['1 cup packed', 1, 'cup'], ['1 1/2 pecks', 1.5, 'peck'], ['2 quarts', 2, 'quart'], ['2 fl oz', 2, 'fl-oz'],
-  ['2 fl. oz.', 2, 'fl-oz'], ['3 imperial pints', 3, 'imperial-pint'], ['1 metric cup', 1, 'metric-cup'], ['.5 l', 0.5, 'l'], ['1,200 g', 1200, 'g'],
-  ['1 200 g', 1200, 'g'], ['1.25 kg', 1.25, 'kg'], ['1-1/2 cups', 1.5, 'cup'], ['half a cup', 0.5, 'cup'], ['a quarter of a cup', 0.25, 'cup'], ['3⁄4 cup', 0.75, 'cup'],
+  ['2 1/2 cups', 2.5, 'cup'],
+  ['1½ c', 1.5, 'cup'],
+  ['1 ½ c.', 1.5, 'cup'],
+  ['5/8 cup', 0.625, 'cup'],
+  ['⅝ cup', 0.625, 'cup'],
+  ['4 lb', 4, 'lb'],
+  ['4 lb 6 oz', 4.375, 'lb'],
+  ['4 pounds and 6 ounces', 4.375, 'lb'],
+  ['55 g', 55, 'g'],
+  ['55g', 55, 'g'],
+  ['3 Tbsp', 3, 'tbsp'],
+  ['3 T', 3, 'tbsp'],
+  ['3 t', 3, 'tsp'],
+  ['11 each', 11, 'each'],
+  ['about 11 medium', 11, 'each'],
+  ['1 box', 1, 'box'],
+  ['1 pouch', 1, 'pouch'],
+  ['half a lemon', 0.5, 'each'],
+  ['1 pinch', 1, 'pinch'],
+  ['a dash', 1, 'dash'],
+  ['1 cup packed', 1, 'cup'],
+  ['1 1/2 pecks', 1.5, 'peck'],
+  ['2 quarts', 2, 'quart'],
+  ['2 fl oz', 2, 'fl-oz'],
+  ['2 fl. oz.', 2, 'fl-oz'],
+  ['3 imperial pints', 3, 'imperial-pint'],
+  ['1 metric cup', 1, 'metric-cup'],
+  ['.5 l', 0.5, 'l'],
+  ['1,200 g', 1200, 'g'],
+  ['1 200 g', 1200, 'g'],
+  ['1.25 kg', 1.25, 'kg'],
+  ['1-1/2 cups', 1.5, 'cup'],
+  ['half a cup', 0.5, 'cup'],
+  ['a quarter of a cup', 0.25, 'cup'],
+  ['3⁄4 cup', 0.75, 'cup'],
 ])('reads %s', (text, value, unit) => {
   const [v, u] = amount(text);
   expect(v).toBeCloseTo(value, 9);
   expect(u).toBe(unit);
-}); // prettier-ignore
+});
 
 test('the decimal mark of the document decides what 1,200 means', () => {
   expect(amount('1,2 kg', ',')).toEqual([1.2, 'kg']);
@@ -42,7 +71,11 @@ test('the decimal mark of the document decides what 1,200 means', () => {
 test('what follows an amount is handed back', () => {
   expect(readAmount('2.4 kg damsons, pitted')).toMatchObject({ ok: true, rest: 'damsons, pitted' });
   expect(readAmount('2 cups of redcurrants')).toMatchObject({ ok: true, rest: 'redcurrants' });
-  expect(readAmount('3 quinces')).toMatchObject({ ok: true, rest: 'quinces', amount: { value: 3 } });
+  expect(readAmount('3 quinces')).toMatchObject({
+    ok: true,
+    rest: 'quinces',
+    amount: { value: 3 },
+  });
   expect(readAmount('1 cup packed brown sugar')).toMatchObject({
     ok: true,
     rest: 'brown sugar',
@@ -51,14 +84,20 @@ test('what follows an amount is handed back', () => {
 });
 
 test.each([
-  ['2 cupz', /unknown unit "cupz"; did you mean "cups"\?/], ['-1 kg', /below zero/], ['0 g', /more than zero/], ['plenty', /does not begin with a number/],
-  ['', /no amount/], ['1/0 cup', /does not begin with a number|nothing/], ['2-3 cups', /choice of two amounts/], ['2 kg damsons', /"damsons" after the unit/],
+  ['2 cupz', /unknown unit "cupz"; did you mean "cups"\?/],
+  ['-1 kg', /below zero/],
+  ['0 g', /more than zero/],
+  ['plenty', /does not begin with a number/],
+  ['', /no amount/],
+  ['1/0 cup', /does not begin with a number|nothing/],
+  ['2-3 cups', /choice of two amounts/],
+  ['2 kg damsons', /"damsons" after the unit/],
   ['1.2.3 kg', /./],
 ])('refuses %s and says why', (text, message) => {
   const reading = parseAmount(text);
   expect(reading.ok).toBe(false);
   expect(!reading.ok && reading.message).toMatch(message);
-}); // prettier-ignore
+});
 
 describe('properties', () => {
   const units = fc.constantFrom(...UNITS.filter((unit) => unit.name[1] !== ''));
@@ -80,7 +119,10 @@ describe('properties', () => {
         fc.integer({ min: 2, max: 16 }),
         fc.constantFrom(' ', '  ', '-'),
         (whole, top, bottom, gap) => {
-          expect(amount(`${whole}${gap}${top}/${bottom} lb`)[0]).toBeCloseTo(whole + top / bottom, 12);
+          expect(amount(`${whole}${gap}${top}/${bottom} lb`)[0]).toBeCloseTo(
+            whole + top / bottom,
+            12,
+          );
         },
       ),
     );
@@ -139,7 +181,8 @@ test('amounts are shown as a kitchen measures them', () => {
 });
 
 test('measures read with their unit, or say what would be right', () => {
-  const value = (reading: ReturnType<typeof parseMeasure>): number => (reading.ok ? reading.value : NaN);
+  const value = (reading: ReturnType<typeof parseMeasure>): number =>
+    reading.ok ? reading.value : NaN;
   expect(value(parseMeasure('length', '5,280 ft'))).toBeCloseTo(1609.34, 1);
   expect(value(parseMeasure('length', '1180', '.', 'm'))).toBe(1180);
   expect(value(parseMeasure('temperature', '201.5 °F'))).toBeCloseTo(94.17, 2);

@@ -1,11 +1,22 @@
 import { figures, type UnitSystem } from './format.js';
 import { unitById, type Unit } from './units.js';
 
-/** An amount written as close as a kitchen can measure it may be off by this share. Common practice. */
+/**
+ * An amount written as close as a kitchen can measure it may be off by this share. Common practice.
+ */
 const CLOSE_ENOUGH = 0.03;
 
 /** Smaller measures of a unit, to say what its own fractions cannot. */
-const SMALLER: Readonly<Record<string, string>> = { gallon: 'quart', quart: 'cup', pint: 'cup', cup: 'tbsp', tbsp: 'tsp', 'imperial-pint': 'ml', 'metric-cup': 'ml', bushel: 'peck' }; // prettier-ignore
+const SMALLER: Readonly<Record<string, string>> = {
+  gallon: 'quart',
+  quart: 'cup',
+  pint: 'cup',
+  cup: 'tbsp',
+  tbsp: 'tsp',
+  'imperial-pint': 'ml',
+  'metric-cup': 'ml',
+  bushel: 'peck',
+};
 const DECIMAL = new Set(['mg', 'g', 'kg', 'ml', 'cl', 'dl', 'l']);
 
 /** Parts of a measure that are worth asking for, coarsest first: a spoon knows fewer than a cup. */
@@ -32,7 +43,9 @@ function near(value: number, unit: Unit): { text: string; value: number } | unde
   return undefined;
 }
 
-/** The rest of a measure in the next smaller one: cups to an eighth, spoons to a half or a quarter. */
+/**
+ * The rest of a measure in the next smaller one: cups to an eighth, spoons to a half or a quarter.
+ */
 function restIn(rest: number, unit: Unit): string {
   const of = unit.id === 'cup' ? 8 : unit.id === 'tsp' && rest < 2 ? 4 : 2;
   const parts = Math.round(rest * of);
@@ -40,8 +53,9 @@ function restIn(rest: number, unit: Unit): string {
 }
 
 /**
- * An amount in its own unit as a person would write it, readable by `parseAmount`: "2 1/2 cups", "1.35 kg", "3 tbsp".
- * Where no kitchen fraction of the unit is within 3 %, a smaller measure says it; weights stay decimal.
+ * An amount in its own unit as a person would write it, readable by `parseAmount`: "2 1/2 cups",
+ * "1.35 kg", "3 tbsp". Where no kitchen fraction of the unit is within 3 %, a smaller measure says
+ * it; weights stay decimal.
  *
  * @param value more than 0, in `unit`
  */
@@ -49,7 +63,8 @@ export function writeAmount(value: number, unit: Unit): string {
   if (DECIMAL.has(unit.id)) {
     if (unit.id === 'kg' && value < 1) return writeAmount(value * 1000, unitById('g'));
     if (unit.id === 'l' && value < 1) return writeAmount(value * 1000, unitById('ml'));
-    const digits = value >= 100 ? Math.round(value).toString() : Number(figures(value, 3)).toString();
+    const digits =
+      value >= 100 ? Math.round(value).toString() : Number(figures(value, 3)).toString();
     return `${digits} ${unit.name[0]}`;
   }
   if (unit.id === 'lb' && value >= 1) {
@@ -76,8 +91,15 @@ export function writeAmount(value: number, unit: Unit): string {
   return `${Number(figures(value, 3))} ${unit.kind === 'piece' ? 'each' : unit.name[1]}`;
 }
 
-/** A small addition in the habit of the person: "30 ml", "2 tbsp", "45 g", "1/4 cup". Rounded up to what a spoon or scale can do. */
-export function writeAddition(grams: number, gramsPerMl: number | undefined, system: UnitSystem): string {
+/**
+ * A small addition in the habit of the person: "30 ml", "2 tbsp", "45 g", "1/4 cup". Rounded up to
+ * what a spoon or scale can do.
+ */
+export function writeAddition(
+  grams: number,
+  gramsPerMl: number | undefined,
+  system: UnitSystem,
+): string {
   if (gramsPerMl === undefined)
     return grams >= 20 ? `${Math.ceil(grams / 5) * 5} g` : `${Math.max(Math.ceil(grams), 1)} g`;
   const ml = grams / gramsPerMl;

@@ -31,9 +31,10 @@ const unit = (
 });
 
 /**
- * The units people write amounts in. US customary sizes from NIST Handbook 44, appendix C; imperial ones from
- * the UK Units of Measurement Regulations 1995 (pint 568.26125 ml); the metric cup of 250 ml is common practice.
- * A US dry peck is used for pecks and bushels. A pinch is about 1/16 and a dash about 1/8 teaspoon (common practice).
+ * The units people write amounts in. US customary sizes from NIST Handbook 44, appendix C; imperial
+ * ones from the UK Units of Measurement Regulations 1995 (pint 568.26125 ml); the metric cup of 250
+ * ml is common practice. A US dry peck is used for pecks and bushels. A pinch is about 1/16 and a
+ * dash about 1/8 teaspoon (common practice).
  */
 export const UNITS: readonly Unit[] = [
   unit('mg', 'mass', 1e-6, ['mg', 'mg'], 'milligram', 'milligrams'),
@@ -41,11 +42,30 @@ export const UNITS: readonly Unit[] = [
   unit('kg', 'mass', 1, ['kg', 'kg'], 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms'),
   unit('oz', 'mass', POUND_KG / 16, ['oz', 'oz'], 'ounce', 'ounces'),
   unit('lb', 'mass', POUND_KG, ['lb', 'lb'], 'lbs', 'pound', 'pounds', '#'),
-  unit('ml', 'volume', 1, ['ml', 'ml'], 'millilitre', 'millilitres', 'milliliter', 'milliliters', 'cc'),
+  unit(
+    'ml',
+    'volume',
+    1,
+    ['ml', 'ml'],
+    'millilitre',
+    'millilitres',
+    'milliliter',
+    'milliliters',
+    'cc',
+  ),
   unit('cl', 'volume', 10, ['cl', 'cl'], 'centilitre', 'centilitres'),
   unit('dl', 'volume', 100, ['dl', 'dl'], 'decilitre', 'decilitres', 'deciliter', 'deciliters'),
   unit('l', 'volume', 1000, ['l', 'l'], 'litre', 'litres', 'liter', 'liters', 'ltr'),
-  unit('tsp', 'volume', US_CUP_ML / 48, ['tsp', 'tsp'], 'tsps', 'teaspoon', 'teaspoons', 'teaspoonful'),
+  unit(
+    'tsp',
+    'volume',
+    US_CUP_ML / 48,
+    ['tsp', 'tsp'],
+    'tsps',
+    'teaspoon',
+    'teaspoons',
+    'teaspoonful',
+  ),
   unit(
     'tbsp',
     'volume',
@@ -115,7 +135,10 @@ export const UNIT_SPELLINGS: readonly string[] = [...spellings.keys()];
 /** Most words in any spelling, so that a reader knows how far to look ahead ("imperial fl oz"). */
 export const LONGEST_UNIT_WORDS = Math.max(...UNIT_SPELLINGS.map((word) => word.split(' ').length));
 
-/** The unit a spelling stands for, or undefined. `T` is a tablespoon and `t` a teaspoon, as cooks write. */
+/**
+ * The unit a spelling stands for, or undefined. `T` is a tablespoon and `t` a teaspoon, as cooks
+ * write.
+ */
 export function findUnit(spelling: string): Unit | undefined {
   if (spelling === 'T') return spellings.get('tbsp');
   if (spelling === 't') return spellings.get('tsp');

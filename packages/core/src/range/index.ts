@@ -33,16 +33,20 @@ export const Z90 = 1.645;
 /**
  * Carries independent input ranges through a computation.
  *
- * Each input is moved to its low and to its high end by itself; the deviations of every output are added
- * in quadrature, upward and downward apart, so that a lopsided input gives a lopsided output. For nearly
- * linear computations such as a mass balance this equals sampling to within a few per cent, at a cost of
- * 2n+1 evaluations.
+ * Each input is moved to its low and to its high end by itself; the deviations of every output are
+ * added in quadrature, upward and downward apart, so that a lopsided input gives a lopsided output.
+ * For nearly linear computations such as a mass balance this equals sampling to within a few per
+ * cent, at a cost of 2n+1 evaluations.
  *
  * @param inputs the uncertain inputs, each with its own 5-95 % range
- * @param compute outputs from one set of input values; must return the same number of outputs each time
+ * @param compute outputs from one set of input values; must return the same number of outputs each
+ * time
  * @returns one range per output, in the unit `compute` uses
  */
-export function propagate(inputs: readonly Range[], compute: (values: number[]) => number[]): Range[] {
+export function propagate(
+  inputs: readonly Range[],
+  compute: (values: number[]) => number[],
+): Range[] {
   const middle = inputs.map((input) => input.mid);
   const base = compute(middle);
   const up = base.map(() => 0);

@@ -79,8 +79,8 @@ const CUP_ML = unitById('cup').si;
 const MOST_CUPS = 6;
 
 /**
- * How to remake a spread that did not set: why it probably did not, and the published remake scaled to what there is, in
- * batches of 4 to 6 cups.
+ * How to remake a spread that did not set: why it probably did not, and the published remake scaled
+ * to what there is, in batches of 4 to 6 cups.
  *
  * @param formula as it was made
  * @returns undefined when there is nothing in the pot, or the kind has no gel to remake

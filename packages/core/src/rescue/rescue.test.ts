@@ -1,9 +1,15 @@
 import { BUTTER, CURD, documentOf, pot } from '../testing/formula.js';
 import { REMAKE_WAYS, rescueOf } from './index.js';
 
-// USDA Complete Guide to Home Canning, Guide 7, remaking soft jellies (from memory), per quart (4 cups) of spread.
+// USDA Complete Guide to Home Canning, Guide 7, remaking soft jellies (from memory), per quart (4
+// cups) of spread.
 const TABLE = {
-  powdered: ['1/4 cup white-sugar', '1/2 cup water', '2 tbsp lemon-juice-bottled', '4 tsp pectin-powder'],
+  powdered: [
+    '1/4 cup white-sugar',
+    '1/2 cup water',
+    '2 tbsp lemon-juice-bottled',
+    '4 tsp pectin-powder',
+  ],
   liquid: ['3/4 cup white-sugar', '2 tbsp lemon-juice-bottled', '2 tbsp pectin-liquid'],
   none: ['2 tbsp lemon-juice-bottled'],
 } as const;
@@ -31,7 +37,8 @@ test('a quart of soft spread gets the published amounts', () => {
       TABLE[way].map((line) => line.split(' ').at(-1)),
     );
     // 2 tbsp scaled to what there is.
-    const lemon = remake?.lines.find(({ ingredient }) => ingredient === 'lemon-juice-bottled')?.amount ?? '';
+    const lemon =
+      remake?.lines.find(({ ingredient }) => ingredient === 'lemon-juice-bottled')?.amount ?? '';
     expect(lemon).toMatch(/tbsp/);
     expect(remake?.steps.some((step) => /boil/i.test(step))).toBe(true);
   }
@@ -56,7 +63,14 @@ test('more than 6 cups is remade in batches of 4 to 6', () => {
 
 test('the likely cause is named', () => {
   expect(rescueOf(FOUR_CUPS)?.causes.map(({ code }) => code)).toContain('little-pectin');
-  const doubled = documentOf([['10 cups', 'raspberry', 'crushed'], ['2 boxes', 'pectin-powder'], ['14 cups', 'white-sugar']], { method: 'powdered-pectin', finish: { type: 'hard-boil', minutes: 1 } }); // prettier-ignore
+  const doubled = documentOf(
+    [
+      ['10 cups', 'raspberry', 'crushed'],
+      ['2 boxes', 'pectin-powder'],
+      ['14 cups', 'white-sugar'],
+    ],
+    { method: 'powdered-pectin', finish: { type: 'hard-boil', minutes: 1 } },
+  );
   expect(rescueOf(pot(doubled))?.causes.map(({ code }) => code)).toContain('batch-doubled');
 });
 

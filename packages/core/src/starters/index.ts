@@ -1,1 +1,1 @@
-export { STARTERS } from './starters.js';
+export { STARTERS } from './starters.table.js';

@@ -7,21 +7,27 @@ const NORRISH_SUCROSE = 6.47;
 const ROOT_NORRISH_INVERT = Math.sqrt(2.25);
 
 /**
- * Which curve of sucrose: 0 is Starzak and Peacock's, 1 is Norrish's, 0.5 their mean. Published tables lie between the
- * two, so the gap is the error of the model.
+ * Which curve of sucrose: 0 is Starzak and Peacock's, 1 is Norrish's, 0.5 their mean. Published
+ * tables lie between the two, so the gap is the error of the model.
  */
 export const STARZAK_PEACOCK = 0;
 export const NORRISH = 1;
 export const MEAN_CURVE = 0.5;
 
 /** Natural logarithm of the water activity; see {@link waterActivity}. */
-function logActivity(solids: number, invertShare: number, temperature_C: number, curve: number): number {
+function logActivity(
+  solids: number,
+  invertShare: number,
+  temperature_C: number,
+  curve: number,
+): number {
   const water = (1 - solids) / WATER_G_PER_MOL;
   const sucrose = (solids * (1 - invertShare)) / SUCROSE_G_PER_MOL;
   const hexose = (solids * invertShare) / HEXOSE_G_PER_MOL;
   const all = water + sucrose + hexose;
   const xs = sucrose / all;
-  const starzakPeacock = (17638 / (8.314 * (temperature_C + 273.15))) * (1 - 1.0038 * xs - 0.24653 * xs * xs);
+  const starzakPeacock =
+    (17638 / (8.314 * (temperature_C + 273.15))) * (1 - 1.0038 * xs - 0.24653 * xs * xs);
   const k = starzakPeacock + (NORRISH_SUCROSE - starzakPeacock) * curve;
   const excess = Math.sqrt(Math.max(k, 0)) * xs + (ROOT_NORRISH_INVERT * hexose) / all;
   return Math.log(water / all) - excess * excess;
@@ -30,15 +36,16 @@ function logActivity(solids: number, invertShare: number, temperature_C: number,
 /**
  * Water activity of a syrup of sucrose and invert sugar.
  *
- * ln aw = ln xw - (sum of sqrt(K) x)^2 over the sugars, with x mole fractions (Norrish's mixing rule). K of sucrose
- * is Norrish's constant, Starzak and Peacock's polynomial, or between them.
+ * ln aw = ln xw - (sum of sqrt(K) x)^2 over the sugars, with x mole fractions (Norrish's mixing
+ * rule). K of sucrose is Norrish's constant, Starzak and Peacock's polynomial, or between them.
  *
  * @param solids mass fraction of soluble solids, 0 to 0.95
- * @param invertShare share of the solids that is glucose and fructose, 0 to 1; fruit acids count here
+ * @param invertShare share of the solids that is glucose and fructose, 0 to 1; fruit acids count
+ * here
  * @param temperature_C 60 to 130
  * @param curve 0 to 1, see {@link MEAN_CURVE}
- * @returns water activity, 0 to 1
- * Sources, from memory: Norrish 1966, J. Food Technol. 1, 25; Starzak and Peacock 1997, Zuckerindustrie 122, 380.
+ * @returns water activity, 0 to 1 Sources, from memory: Norrish 1966, J. Food Technol. 1, 25;
+ * Starzak and Peacock 1997, Zuckerindustrie 122, 380.
  */
 export const waterActivity = (
   solids: number,
@@ -48,8 +55,8 @@ export const waterActivity = (
 ): number => Math.exp(logActivity(solids, invertShare, temperature_C, curve));
 
 /**
- * Root of an increasing function between two bounds: the secant of the last two points where it stays between the
- * bounds, halving where it does not.
+ * Root of an increasing function between two bounds: the secant of the last two points where it
+ * stays between the bounds, halving where it does not.
  */
 function rootBetween(
   f: (x: number) => number,
@@ -97,10 +104,12 @@ export function syrupBoilingPoint_C(
   const water = saturationTemperature_C(pressure_kPa);
   if (!(solids > 0)) return water;
   const wanted = Math.log(pressure_kPa);
-  // ln p of water rises by about 1/28 a kelvin near its boiling point: a first guess for the secant.
+  // ln p of water rises by about 1/28 a kelvin near its boiling point: a first guess for the
+  // secant.
   const guess = water - 28 * logActivity(solids, invertShare, water, curve);
   return rootBetween(
-    (t) => Math.log(saturationPressure_kPa(t)) + logActivity(solids, invertShare, t, curve) - wanted,
+    (t) =>
+      Math.log(saturationPressure_kPa(t)) + logActivity(solids, invertShare, t, curve) - wanted,
     water,
     water + 90,
     Math.min(guess, water + 80),
@@ -115,10 +124,12 @@ export const boilingPointElevation_K = (
   pressure_kPa: number,
   curve = MEAN_CURVE,
 ): number =>
-  syrupBoilingPoint_C(solids, invertShare, pressure_kPa, curve) - saturationTemperature_C(pressure_kPa);
+  syrupBoilingPoint_C(solids, invertShare, pressure_kPa, curve) -
+  saturationTemperature_C(pressure_kPa);
 
 /**
- * Soluble solids of a syrup that boils `rise_K` above water: the inverse of {@link boilingPointElevation_K}.
+ * Soluble solids of a syrup that boils `rise_K` above water: the inverse of {@link
+ * boilingPointElevation_K}.
  *
  * @param rise_K 0 to 25
  * @returns mass fraction, 0 to 0.95
@@ -129,7 +140,8 @@ export function solidsAtRise(
   pressure_kPa: number,
   curve = MEAN_CURVE,
 ): number {
-  // At the boiling temperature the water activity is known at once, so only the composition has to be searched for.
+  // At the boiling temperature the water activity is known at once, so only the composition has to
+  // be searched for.
   const temperature = saturationTemperature_C(pressure_kPa) + Math.max(rise_K, 0);
   return solidsAtActivity(
     Math.log(pressure_kPa / saturationPressure_kPa(temperature)),

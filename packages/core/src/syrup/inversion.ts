@@ -8,7 +8,11 @@
  * @returns share a minute
  * Source: Vukov 1965, Int. Sugar J. 67, 172, from memory.
  */
-export function inversionRate_perMin(waterFraction: number, temperature_C: number, pH: number): number {
+export function inversionRate_perMin(
+  waterFraction: number,
+  temperature_C: number,
+  pH: number,
+): number {
   // Grams of water in a millilitre: the fraction times the density of the syrup, about 1.0 to 1.3.
   const water = waterFraction * (1.38 - 0.4 * waterFraction);
   return water * Math.exp(Math.LN10 * (16.91 - 5670 / (temperature_C + 273.15) - pH));
@@ -25,4 +29,5 @@ export const inversionAfter = (
   waterFraction: number,
   temperature_C: number,
   pH: number,
-): number => 1 - Math.exp(-inversionRate_perMin(waterFraction, temperature_C, pH) * Math.max(minutes, 0));
+): number =>
+  1 - Math.exp(-inversionRate_perMin(waterFraction, temperature_C, pH) * Math.max(minutes, 0));

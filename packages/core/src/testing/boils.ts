@@ -32,9 +32,10 @@ const NOISE_K = 0.3;
 const FLUCTUATION = 0.05;
 
 /**
- * The boils of the trial: kitchens and seeds are fixed by the number alone, before any forecast is run. The truth has a
- * curve of sucrose of its own, weather the cook does not know, a thermometer with offset and drift, amounts a few per cent
- * from those written, and another inversion rate (by its pH).
+ * The boils of the trial: kitchens and seeds are fixed by the number alone, before any forecast is
+ * run. The truth has a curve of sucrose of its own, weather the cook does not know, a thermometer
+ * with offset and drift, amounts a few per cent from those written, and another inversion rate (by
+ * its pH).
  */
 export function trialBoil(seed: number): TrialBoil {
   const random = seeded(seed);
@@ -61,15 +62,26 @@ export function trialBoil(seed: number): TrialBoil {
   const pH = between(2.9, 3.6);
   const curve = BoilingCurve.solved(pressure, between(-0.1, 1.1));
   const target = saturationTemperature_C(pressure) + offset + 40 / 9;
-  const truth = simulateBoil(start, { curve, diameter_m: between(0.22, 0.34), pH }, {
-    net_W: () => net_W,
-    fluctuation: FLUCTUATION,
-    instruments: { noise_K: NOISE_K, offset_K: offset, drift_KPerH: drift, scaleNoise_kg: 0.01, brixNoise_percent: 0.5 },
-    seed: seed + 100_000,
-    readEvery_s: READ_EVERY_S,
-    until: (state, time) => state.temperature_C + offset + (drift * time) / 3600 >= target,
-  }); // prettier-ignore
-  // What the cook believes: amounts a little off, the usual fruit, the pressure of the altitude, the kitchen's usual heat.
+  const truth = simulateBoil(
+    start,
+    { curve, diameter_m: between(0.22, 0.34), pH },
+    {
+      net_W: () => net_W,
+      fluctuation: FLUCTUATION,
+      instruments: {
+        noise_K: NOISE_K,
+        offset_K: offset,
+        drift_KPerH: drift,
+        scaleNoise_kg: 0.01,
+        brixNoise_percent: 0.5,
+      },
+      seed: seed + 100_000,
+      readEvery_s: READ_EVERY_S,
+      until: (state, time) => state.temperature_C + offset + (drift * time) / 3600 >= target,
+    },
+  );
+  // What the cook believes: amounts a little off, the usual fruit, the pressure of the altitude,
+  // the kitchen's usual heat.
   const written = 1 + random.normal() * 0.02;
   const believed = sugar * written + fruit * 0.115;
   return {
@@ -93,7 +105,8 @@ export function trialBoil(seed: number): TrialBoil {
       pressure_kPa: known,
       pH: 3.25,
       net_W: { low: 950, mid: 1550, high: 2500 },
-      // The cook boiled water with this thermometer today: its error and the weather's are known together.
+      // The cook boiled water with this thermometer today: its error and the weather's are known
+      // together.
       offset_K: around(target - 40 / 9 - saturationTemperature_C(known), 0.25),
       target: { type: 'temperature', reading_C: target },
     },

@@ -1,4 +1,9 @@
-import { readFormula, type FormulaDocument, type FormulaLine, type PotFormula } from '../formula/index.js';
+import {
+  readFormula,
+  type FormulaDocument,
+  type FormulaLine,
+  type PotFormula,
+} from '../formula/index.js';
 import type { Place } from '../water/index.js';
 
 export type Lines = readonly (readonly [amount: string, ingredient: string, form?: string])[];
@@ -19,10 +24,23 @@ export const documentOf = (lines: Lines, rest: Partial<FormulaDocument> = {}): F
   ...rest,
 });
 
-export const POWDER = { method: 'powdered-pectin', finish: { type: 'hard-boil', minutes: 1 } } as const;
-export const LIQUID = { method: 'liquid-pectin', finish: { type: 'hard-boil', minutes: 1 } } as const;
-export const CALCIUM = { method: 'calcium-pectin', finish: { type: 'hard-boil', minutes: 2 } } as const;
-export const BUTTER = { kind: 'fruit-butter', method: 'no-gel', finish: { type: 'consistency' } } as const;
+export const POWDER = {
+  method: 'powdered-pectin',
+  finish: { type: 'hard-boil', minutes: 1 },
+} as const;
+export const LIQUID = {
+  method: 'liquid-pectin',
+  finish: { type: 'hard-boil', minutes: 1 },
+} as const;
+export const CALCIUM = {
+  method: 'calcium-pectin',
+  finish: { type: 'hard-boil', minutes: 2 },
+} as const;
+export const BUTTER = {
+  kind: 'fruit-butter',
+  method: 'no-gel',
+  finish: { type: 'consistency' },
+} as const;
 export const CURD = { kind: 'curd', method: 'egg', finish: { type: 'curd' } } as const;
 
 /** The document understood, at 300 m unless it says where. @throws when it is not understood */

@@ -15,4 +15,10 @@ export const logFrom =
     body: EventBodies[T],
     id: string = randomUUID(),
   ): BatchEvent =>
-    ({ id, type, at: new Date(start + after * unit_ms).toISOString(), device: 'stove', body }) as BatchEvent;
+    ({
+      id,
+      type,
+      at: new Date(start + after * unit_ms).toISOString(),
+      device: 'stove',
+      body,
+    }) as BatchEvent;

@@ -1,4 +1,6 @@
-/** Prints what a model's error against its reference is; docs/accuracy.md holds the same figures. */
+/**
+ * Prints what a model's error against its reference is; docs/accuracy.md holds the same figures.
+ */
 export const report = (text: string): void => void process.stdout.write(`${text}\n`);
 
 /**
@@ -9,7 +11,9 @@ export const report = (text: string): void => void process.stdout.write(`${text}
 export function errorsAgainst(reference: string, unit: string): (error: number) => number {
   const errors: number[] = [];
   afterAll(() =>
-    report(`${reference}, ${errors.length} values: worst ${Math.max(...errors).toPrecision(2)} ${unit}`),
+    report(
+      `${reference}, ${errors.length} values: worst ${Math.max(...errors).toPrecision(2)} ${unit}`,
+    ),
   );
   return (error) => {
     errors.push(Math.abs(error));

@@ -17,18 +17,24 @@ const WEIGHED = 0.01;
 const WORTH = 0.06;
 
 /**
- * Which input matters most, from how each widens the ranges by itself: what a scale, boiling water on the thermometer, a
- * refractometer or a measured jar would gain.
+ * Which input matters most, from how each widens the ranges by itself: what a scale, boiling water
+ * on the thermometer, a refractometer or a measured jar would gain.
  *
  * @returns the worthwhile ones, the greatest gain first
  */
 export function whatMatters(formula: PotFormula, balance: Balance): Matter[] {
   const { influences } = balance;
   const matters: Matter[] = [];
-  const gain = (of: (influence: Influence) => number, pick: (influence: Influence) => number): number => {
+  const gain = (
+    of: (influence: Influence) => number,
+    pick: (influence: Influence) => number,
+  ): number => {
     const all = influences.reduce((sum, influence) => sum + of(influence) ** 2, 0);
     if (!(all > 0)) return 0;
-    const left = influences.reduce((sum, influence) => sum + (of(influence) * pick(influence)) ** 2, 0);
+    const left = influences.reduce(
+      (sum, influence) => sum + (of(influence) * pick(influence)) ** 2,
+      0,
+    );
     return 1 - Math.sqrt(left / all);
   };
   const add = (
@@ -78,7 +84,9 @@ export function whatMatters(formula: PotFormula, balance: Balance): Matter[] {
     add('weigh-pot', 'Stop by the weight of the pot', 'yield', (i) =>
       i.input === 'finish' || i.input === 'curve' || i.input === 'inversion' ? 0.2 : 1,
     );
-  add('measure-jar', 'Measure one of your jars with water', 'yield', (i) => (i.input === 'jar' ? 0.3 : 1));
+  add('measure-jar', 'Measure one of your jars with water', 'yield', (i) =>
+    i.input === 'jar' ? 0.3 : 1,
+  );
   add('pectin-test', 'Test the juice for pectin with alcohol', 'set', (i) =>
     i.input === 'pectin' || i.input === 'pectinModel' ? 0.6 : 1,
   );

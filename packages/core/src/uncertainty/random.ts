@@ -7,7 +7,8 @@ export interface Random {
 }
 
 /**
- * A seeded generator: mulberry32 (public domain, common practice) with Marsaglia's polar method for normal numbers.
+ * A seeded generator: mulberry32 (public domain, common practice) with Marsaglia's polar method for
+ * normal numbers.
  *
  * @param seed any whole number
  */

@@ -37,7 +37,10 @@ export interface SampleOptions extends BalanceOptions {
   readonly onProgress?: (share: number) => boolean;
 }
 
-/** A draw from a range that may lean: each side is half a normal whose 5 or 95 % point is the range's end. */
+/**
+ * A draw from a range that may lean: each side is half a normal whose 5 or 95 % point is the
+ * range's end.
+ */
 const draw = ({ low, mid, high }: Range, z: number): number =>
   mid + (z > 0 ? high - mid : mid - low) * (z / Z90);
 
@@ -52,8 +55,8 @@ const summary = (values: Float64Array, mid: number): Range => {
 };
 
 /**
- * Draws every uncertain input of a pot at once and puts each draw through the whole balance: masses, acid, set, finish,
- * losses and jars. The same seed gives the same answer.
+ * Draws every uncertain input of a pot at once and puts each draw through the whole balance:
+ * masses, acid, set, finish, losses and jars. The same seed gives the same answer.
  *
  * @returns null when there is nothing in the pot, or when `onProgress` stopped it
  */

@@ -10,23 +10,35 @@ export interface Place {
   readonly pressure_kPa?: number;
   /** Boiling water as read on the thermometer in use. */
   readonly boilingPoint_C?: number;
-  /** How much too high the thermometer in use reads, as past boils tell, K, 5-95 %. Boiling water measured with it beats this. */
+  /**
+   * How much too high the thermometer in use reads, as past boils tell, K, 5-95 %. Boiling water
+   * measured with it beats this.
+   */
   readonly offset_K?: Range;
 }
 
-/** 8 F above boiling water: the usual rise to the gel point. Common practice; also USDA Complete Guide to Home Canning, Guide 7 (from memory). */
+/**
+ * 8 F above boiling water: the usual rise to the gel point. Common practice; also USDA Complete
+ * Guide to Home Canning, Guide 7 (from memory).
+ */
 export const GEL_RISE_C = (8 * 5) / 9;
 
 export type BoilingPointFrom = 'measured' | 'learned' | 'pressure' | 'altitude' | 'sea-level';
 
 export interface BoilingPoint {
-  /** On the thermometer in use when `from` is "measured" or "learned", otherwise true; 5-95 % for the weather and the reading. */
+  /**
+   * On the thermometer in use when `from` is "measured" or "learned", otherwise true; 5-95 % for
+   * the weather and the reading.
+   */
   readonly boilingPoint_C: Range;
   readonly pressure_kPa: number;
   readonly from: BoilingPointFrom;
 }
 
-/** Half the 5-95 % range of the boiling point, in kelvin, by how it is known. Weather +-2 kPa is +-0.55 K. */
+/**
+ * Half the 5-95 % range of the boiling point, in kelvin, by how it is known. Weather +-2 kPa is
+ * +-0.55 K.
+ */
 const DOUBT_K: Readonly<Record<Exclude<BoilingPointFrom, 'learned'>, number>> = {
   measured: 0.2,
   pressure: 0.2,
@@ -35,11 +47,12 @@ const DOUBT_K: Readonly<Record<Exclude<BoilingPointFrom, 'learned'>, number>> = 
 };
 
 /**
- * The boiling point of water at a place. Order of trust: boiling water measured with the thermometer in use, then
- * station pressure, then altitude; with none of them sea level is assumed. What past boils have told of the thermometer is added
- * to the last three.
+ * The boiling point of water at a place. Order of trust: boiling water measured with the
+ * thermometer in use, then station pressure, then altitude; with none of them sea level is assumed.
+ * What past boils have told of the thermometer is added to the last three.
  *
- * @returns degrees Celsius with the range weather and reading leave, the pressure it implies, and where it came from
+ * @returns degrees Celsius with the range weather and reading leave, the pressure it implies, and
+ * where it came from
  */
 export function boilingPointAt(place: Place): BoilingPoint {
   const at = (mid: number, pressure_kPa: number, from: keyof typeof DOUBT_K): BoilingPoint => {
@@ -59,7 +72,8 @@ export function boilingPointAt(place: Place): BoilingPoint {
     };
   };
   if (place.boilingPoint_C !== undefined) {
-    // A thermometer that is wrong must not change the pressure the syrup boils at, if the altitude is known.
+    // A thermometer that is wrong must not change the pressure the syrup boils at, if the altitude
+    // is known.
     const pressure_kPa =
       place.pressure_kPa ??
       (place.altitude_m !== undefined
@@ -77,7 +91,10 @@ export function boilingPointAt(place: Place): BoilingPoint {
   );
 }
 
-/** Temperature at which the preserve has set, on the thermometer the boiling point was read on. @param rise_K default 8 F */
+/**
+ * Temperature at which the preserve has set, on the thermometer the boiling point was read on.
+ * @param rise_K default 8 F
+ */
 export function gelTemperature_C(place: Place, rise_K: number = GEL_RISE_C): number {
   return boilingPointAt(place).boilingPoint_C.mid + rise_K;
 }
@@ -117,8 +134,8 @@ export function checkPlace(place: Place): PlaceProblem[] {
 }
 
 /**
- * How far a measured boiling point is from what the altitude says, kelvin: the thermometer's error plus the weather.
- * Undefined unless both are known.
+ * How far a measured boiling point is from what the altitude says, kelvin: the thermometer's error
+ * plus the weather. Undefined unless both are known.
  */
 export function thermometerOffset_K(place: Place): number | undefined {
   if (place.boilingPoint_C === undefined || place.altitude_m === undefined) return undefined;

@@ -1,8 +1,9 @@
 /** Region 4 (saturation line) coefficients n1..n10: IAPWS-IF97, table 34. */
 const N = [
-  0.11670521452767e4, -0.72421316703206e6, -0.17073846940092e2, 0.1202082470247e5, -0.32325550322333e7,
-  0.1491510861353e2, -0.48232657361591e4, 0.40511340542057e6, -0.23855557567849, 0.65017534844798e3,
-] as const; // prettier-ignore
+  0.11670521452767e4, -0.72421316703206e6, -0.17073846940092e2, 0.1202082470247e5,
+  -0.32325550322333e7, 0.1491510861353e2, -0.48232657361591e4, 0.40511340542057e6,
+  -0.23855557567849, 0.65017534844798e3,
+] as const;
 
 const KELVIN = 273.15;
 
@@ -48,14 +49,16 @@ export function saturationPressure_kPa(temperature_C: number): number {
  * Density of pure liquid water at ordinary pressure.
  *
  * @param temperature_C 0 to 110 degrees Celsius (above 100 slightly extrapolated)
- * @returns kg/m3
- * Source: Kell 1975, J. Chem. Eng. Data 20, 97 (coefficients from memory; checked in the tests at 4, 20 and 100 C).
+ * @returns kg/m3 Source: Kell 1975, J. Chem. Eng. Data 20, 97 (coefficients from memory; checked in
+ * the tests at 4, 20 and 100 C).
  */
 export function waterDensity_kgPerM3(temperature_C: number): number {
   const t = temperature_C;
   const top =
     999.83952 +
-    t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))));
+    t *
+      (16.945176 +
+        t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))));
   return top / (1 + 16.87985e-3 * t);
 }
 

@@ -9,6 +9,8 @@ export const ROOM_C = 21;
 export const panLoss_kgPerH = (net_W: number, boilsAt_C = 101): number =>
   (Math.max(net_W - LOSS_W_PER_K * (boilsAt_C - ROOM_C), 0) / LATENT_J_PER_KG) * 3600;
 
-/** Heat that makes a pot at its boil lose so much water, with what its walls lose to the room, W. */
+/**
+ * Heat that makes a pot at its boil lose so much water, with what its walls lose to the room, W.
+ */
 export const heatForLoss_W = (loss_kgPerH: number, boilsAt_C = 101): number =>
   (loss_kgPerH * LATENT_J_PER_KG) / 3600 + LOSS_W_PER_K * (boilsAt_C - ROOM_C);

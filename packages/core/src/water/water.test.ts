@@ -1,7 +1,17 @@
 import fc from 'fast-check';
 import { loadIapws97 } from '../testing/iapws97.js';
 import { errorsAgainst } from '../testing/report.js';
-import { boilingPointAt, checkPlace, gelTemperature_C, saturationPressure_kPa, saturationTemperature_C, standardAltitude_m, standardPressure_kPa, thermometerOffset_K, waterDensity_kgPerM3 } from './index.js'; // prettier-ignore
+import {
+  boilingPointAt,
+  checkPlace,
+  gelTemperature_C,
+  saturationPressure_kPa,
+  saturationTemperature_C,
+  standardAltitude_m,
+  standardPressure_kPa,
+  thermometerOffset_K,
+  waterDensity_kgPerM3,
+} from './index.js';
 
 const psychrolib = jest.requireActual<{
   SI: number;
@@ -19,16 +29,18 @@ describe('against reference libraries', () => {
   test('boiling point from 0 to 4,000 m is that of neutriumjs.thermo.iapws97 at the pressure of psychrolib, within 0.01 C', () => {
     for (let altitude = 0; altitude <= 4000; altitude += 50) {
       const reference = steam.r4_P_Tsat(psychrolib.GetStandardAtmPressure(altitude) / 1e6) - 273.15;
-      expect(boiling(boilingPointAt({ altitude_m: altitude }).boilingPoint_C.mid - reference)).toBeLessThan(
-        0.01,
-      );
+      expect(
+        boiling(boilingPointAt({ altitude_m: altitude }).boilingPoint_C.mid - reference),
+      ).toBeLessThan(0.01);
     }
   });
 
   test('standard atmosphere agrees with psychrolib within 1 Pa', () => {
     for (let altitude = -400; altitude <= 5500; altitude += 100) {
       expect(
-        pressure(standardPressure_kPa(altitude) * 1000 - psychrolib.GetStandardAtmPressure(altitude)),
+        pressure(
+          standardPressure_kPa(altitude) * 1000 - psychrolib.GetStandardAtmPressure(altitude),
+        ),
       ).toBeLessThan(1);
     }
   });
@@ -47,12 +59,22 @@ test('water density at 4, 20 and 100 C: 999.97, 998.20, 958.37 kg/m3 (CRC Handbo
 });
 
 const gel = errorsAgainst('gel temperature against the published table (from memory)', 'F');
-// USDA Complete Guide to Home Canning, Guide 7 (from memory). The row for 4,000 ft is irregular: the table falls
-// 2 F a thousand feet and then 1 F. Tolerance 0.7 F: the table is printed to whole degrees.
-test.each([[0, 220], [1000, 218], [2000, 216], [3000, 214], [4000, 212], [5000, 211], [6000, 209], [7000, 207], [8000, 205]])(
-  'gel temperature at %i ft is %i F within 0.7',
-  (feet, fahrenheit) => expect(gel(toF(gelTemperature_C({ altitude_m: feet * 0.3048 })) - fahrenheit)).toBeLessThan(0.7),
-); // prettier-ignore
+// USDA Complete Guide to Home Canning, Guide 7 (from memory). The row for 4,000 ft is irregular:
+// the table falls 2 F a thousand feet and then 1 F. Tolerance 0.7 F: the table is printed to whole
+// degrees.
+test.each([
+  [0, 220],
+  [1000, 218],
+  [2000, 216],
+  [3000, 214],
+  [4000, 212],
+  [5000, 211],
+  [6000, 209],
+  [7000, 207],
+  [8000, 205],
+])('gel temperature at %i ft is %i F within 0.7', (feet, fahrenheit) =>
+  expect(gel(toF(gelTemperature_C({ altitude_m: feet * 0.3048 })) - fahrenheit)).toBeLessThan(0.7),
+);
 
 describe('a place', () => {
   test('a boiling point measured here beats pressure, which beats altitude', () => {

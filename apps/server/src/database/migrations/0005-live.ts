@@ -1,6 +1,9 @@
 export const name = '0005-live';
 
-/** Tables whose changes other devices should see at once; with the column that names the batch, where there is one. */
+/**
+ * Tables whose changes other devices should see at once; with the column that names the batch,
+ * where there is one.
+ */
 const TOLD: readonly (readonly [table: string, batchColumn?: string])[] = [
   ['kitchens'],
   ['formulas'],
@@ -11,8 +14,8 @@ const TOLD: readonly (readonly [table: string, batchColumn?: string])[] = [
   ['shelf_moves'],
 ];
 
-// By trigger, so that whichever server wrote it, and however, every server hears of it. Notices that say the same within one
-// transaction are one notice.
+// By trigger, so that whichever server wrote it, and however, every server hears of it. Notices
+// that say the same within one transaction are one notice.
 export const up = `
 CREATE FUNCTION tell_live() RETURNS trigger LANGUAGE plpgsql AS $$
 DECLARE

@@ -1,7 +1,8 @@
 export const name = '0007-instruments';
 
-// An instrument's values go to the pot it stood in when they were taken, so where it stood is kept by time.
-// A list of batches needs all that was done, and of the readings only the last: an index for each.
+// An instrument's values go to the pot it stood in when they were taken, so where it stood is kept
+// by time. A list of batches needs all that was done, and of the readings only the last: an index
+// for each.
 export const up = `
 CREATE TABLE instruments (
   id uuid PRIMARY KEY,

@@ -1,6 +1,7 @@
 export const name = '0008-jars';
 
-// Jars that were opened, frozen or put in another cupboard are a lot of their own, which came from the one they were taken from.
+// Jars that were opened, frozen or put in another cupboard are a lot of their own, which came from
+// the one they were taken from.
 export const up = `
 ALTER TABLE shelf_lots
   ADD COLUMN kept_in text CHECK (kept_in IN ('fridge', 'freezer', 'opened')),

@@ -3,7 +3,8 @@ export const name = '0010-lessons';
 /** Events after which a boil may say something else of its kitchen. */
 const TELLING = `('done', 'undo', 'jarred', 'scored', 'addition', 'omission', 'weighed')`;
 
-// What a boil says is worked out once and kept. \`told\` counts what may have changed it, \`worked_out\` how much of that was known then.
+// What a boil says is worked out once and kept. \`told\` counts what may have changed it,
+// \`worked_out\` how much of that was known then.
 export const up = `
 CREATE TABLE boil_lessons (
   batch_id uuid PRIMARY KEY REFERENCES batches (id) ON DELETE CASCADE,

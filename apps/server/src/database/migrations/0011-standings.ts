@@ -1,7 +1,8 @@
 export const name = '0011-standings';
 
-// What lists say of a batch and of its jars is worked out once and kept, since thousands of them are asked for by the page. `told`
-// counts what may have changed it, `worked_out` how much of that was known then. Nothing here that could not be worked out again.
+// What lists say of a batch and of its jars is worked out once and kept, since thousands of them
+// are asked for by the page. `told` counts what may have changed it, `worked_out` how much of that
+// was known then. Nothing here that could not be worked out again.
 export const up = `
 CREATE TABLE batch_standings (
   batch_id uuid PRIMARY KEY REFERENCES batches (id) ON DELETE CASCADE,

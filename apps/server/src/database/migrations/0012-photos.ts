@@ -1,7 +1,8 @@
 export const name = '0012-photos';
 
-// Pictures stand in the database with everything else: they are in every backup, every server has them, and no file name leads anywhere.
-// Its own notice: the other one would read the whole picture.
+// Pictures stand in the database with everything else: they are in every backup, every server has
+// them, and no file name leads anywhere. Its own notice: the other one would read the whole
+// picture.
 export const up = `
 CREATE TABLE batch_photos (
   id uuid PRIMARY KEY,

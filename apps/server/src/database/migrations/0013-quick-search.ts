@@ -1,7 +1,8 @@
 export const name = '0013-quick-search';
 
-// What is typed is found anywhere in the words of thousands of batches and jars, and the totals of a shelf are added up, without
-// reading all that lists say of them. A database that does not have the extension, or lets nobody make it, searches as before.
+// What is typed is found anywhere in the words of thousands of batches and jars, and the totals of
+// a shelf are added up, without reading all that lists say of them. A database that does not have
+// the extension, or lets nobody make it, searches as before.
 export const up = `
 DO $$
 BEGIN

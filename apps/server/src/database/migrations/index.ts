@@ -18,7 +18,9 @@ export interface Migration {
   readonly up: string;
 }
 
-/** In the order they are applied. A step that has landed is never changed; the next one is added. */
+/**
+ * In the order they are applied. A step that has landed is never changed; the next one is added.
+ */
 export const MIGRATIONS: readonly Migration[] = [
   formulas,
   batches,

@@ -27,8 +27,8 @@ export function Balance() {
     <>
       {boil.startedAt !== undefined && (
         <p className="mb-3 text-sm text-soft">
-          This batch has been on the heat. What you change here changes what is expected; the log of the boil
-          stays as it is.
+          This batch has been on the heat. What you change here changes what is expected; the log of
+          the boil stays as it is.
         </p>
       )}
       <Way />
@@ -37,7 +37,13 @@ export function Balance() {
       {boil.startedAt === undefined && <MakeItFit />}
       <Cautions />
       <div className="mt-2 flex flex-wrap gap-2">
-        <button type="button" className="btn btn-ghost" data-key="u" disabled={!undo} onClick={undo}>
+        <button
+          type="button"
+          className="btn btn-ghost"
+          data-key="u"
+          disabled={!undo}
+          onClick={undo}
+        >
           <Undo2 aria-hidden="true" className="size-5" /> Undo
         </button>
         <button type="button" className="btn btn-ghost" disabled={!redo} onClick={redo}>
@@ -60,7 +66,10 @@ export function Balance() {
   );
 }
 
-/** The batch a moment later: what is typed and what comes of it are shown first, the pictures follow. */
+/**
+ * The batch a moment later: what is typed and what comes of it are shown first, the pictures
+ * follow.
+ */
 function Later({ children }: { readonly children: ReactNode }) {
   return <BatchContext value={useDeferredValue(useBatch())}>{children}</BatchContext>;
 }
@@ -120,7 +129,10 @@ function Cautions() {
   );
   if (cautions.length === 0) return null;
   return (
-    <ul aria-label="Cautions" className="mt-2 flex flex-wrap gap-x-5 gap-y-1 px-2 text-sm text-soft">
+    <ul
+      aria-label="Cautions"
+      className="mt-2 flex flex-wrap gap-x-5 gap-y-1 px-2 text-sm text-soft"
+    >
       {cautions.map(({ code, text }) => (
         <li key={code} className="flex items-center gap-1.5">
           <TriangleAlert aria-hidden="true" className="size-4 shrink-0 text-watch" />

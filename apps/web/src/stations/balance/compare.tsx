@@ -66,7 +66,8 @@ function FromVersions({ id, onChoose }: FromProps & { readonly id: string }) {
 }
 
 function FromFormulas({ not, onChoose }: FromProps & { readonly not: string | null }) {
-  const formulas = useFormulas().data?.filter(({ id, archivedAt }) => id !== not && archivedAt === null) ?? [];
+  const formulas =
+    useFormulas().data?.filter(({ id, archivedAt }) => id !== not && archivedAt === null) ?? [];
   if (formulas.length === 0) return null;
   return (
     <select
@@ -88,4 +89,4 @@ function FromFormulas({ not, onChoose }: FromProps & { readonly not: string | nu
       ))}
     </select>
   );
-} // prettier-ignore
+}

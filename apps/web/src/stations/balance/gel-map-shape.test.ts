@@ -16,7 +16,9 @@ test('solids go across and sharper is up; what lies outside is drawn at the edge
 test('bands are nested: firmer lies within softer', () => {
   const shapes = shading(1.2, 65);
   expect(shapes.map(({ word }) => word)).toEqual(BANDS.map(({ word }) => word));
-  const reach = shapes.map(({ path }) => Math.min(...points(path).map(([across]) => across), WIDTH));
+  const reach = shapes.map(({ path }) =>
+    Math.min(...points(path).map(([across]) => across), WIDTH),
+  );
   expect(reach).toEqual([...reach].sort((a, b) => a - b));
 });
 

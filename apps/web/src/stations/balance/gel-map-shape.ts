@@ -23,7 +23,8 @@ export const BANDS = [
 
 export const x = (solids: number): number =>
   LEFT +
-  ((Math.min(Math.max(solids, SOLIDS[0]), SOLIDS[1]) - SOLIDS[0]) / (SOLIDS[1] - SOLIDS[0])) * (WIDTH - LEFT);
+  ((Math.min(Math.max(solids, SOLIDS[0]), SOLIDS[1]) - SOLIDS[0]) / (SOLIDS[1] - SOLIDS[0])) *
+    (WIDTH - LEFT);
 /** Sharper is upward. */
 export const y = (pH: number): number =>
   ((Math.min(Math.max(pH, PH[0]), PH[1]) - PH[0]) / (PH[1] - PH[0])) * (HEIGHT - BOTTOM);

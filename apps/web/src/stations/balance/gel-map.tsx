@@ -16,7 +16,10 @@ import { BANDS, BOTTOM, HEIGHT, LEFT, shading, WIDTH, x, y, type Point } from '.
 const LEMON_SHARE = 0.025;
 const SUGAR_SHARE = 0.06;
 
-/** What a little more of something would do, and stopping a degree later: each is tried in full and shown as an arrow. */
+/**
+ * What a little more of something would do, and stopping a degree later: each is tried in full and
+ * shown as an arrow.
+ */
 function steps(
   document: FormulaDocument,
   { massIn_kg }: Balance,
@@ -29,7 +32,10 @@ function steps(
   const degree = temperatureUnit === 'F' ? 2 : 1;
   const more = temperatureUnit === 'F' ? (rise_K ?? 0) * 1.8 + degree : (rise_K ?? 0) + degree;
   return [
-    { label: `+${lemon} lemon`, edit: { op: 'add', ingredient: 'lemon-juice-bottled', amount: lemon } },
+    {
+      label: `+${lemon} lemon`,
+      edit: { op: 'add', ingredient: 'lemon-juice-bottled', amount: lemon },
+    },
     { label: `+${sugar} sugar`, edit: { op: 'add', ingredient: 'white-sugar', amount: sugar } },
     ...(rise_K === undefined
       ? []
@@ -47,7 +53,9 @@ function steps(
 /** Arrows shorter than this say nothing, in pixels. */
 const SHORTEST_ARROW = 7;
 
-/** Where the pot stands between runny and firm, and what a spoon of lemon or some sugar would do. */
+/**
+ * Where the pot stands between runny and firm, and what a spoon of lemon or some sugar would do.
+ */
 export function GelMap({ balance }: { readonly balance: Balance }) {
   const { asMade, formula } = useBatch();
   const { place, units, temperatureUnit } = useHabit();
@@ -55,7 +63,10 @@ export function GelMap({ balance }: { readonly balance: Balance }) {
     const outcome = preparePot(formula)?.outcome;
     return { solidsPercent: outcome?.solids ?? 65, pectinPercent: outcome?.pectinPercent ?? 0 };
   }, [formula]);
-  const shapes = useMemo(() => shading(pectinPercent, solidsPercent), [pectinPercent, solidsPercent]);
+  const shapes = useMemo(
+    () => shading(pectinPercent, solidsPercent),
+    [pectinPercent, solidsPercent],
+  );
   const arrows = useMemo(() => {
     const at = (document: FormulaDocument): Point | undefined => {
       const outcome = preparePot(readFormula(document, place).formula)?.outcome;
@@ -96,7 +107,14 @@ export function GelMap({ balance }: { readonly balance: Balance }) {
           <path key={word} d={path} fill="var(--fruit)" fillOpacity={tint * 0.55} />
         ))}
         {[2.8, 3.2, 3.6].map((value) => (
-          <text key={value} x={LEFT - 8} y={y(value) + 4} textAnchor="end" fontSize="13" fill="var(--soft)">
+          <text
+            key={value}
+            x={LEFT - 8}
+            y={y(value) + 4}
+            textAnchor="end"
+            fontSize="13"
+            fill="var(--soft)"
+          >
             {value.toFixed(1)}
           </text>
         ))}
@@ -140,7 +158,14 @@ export function GelMap({ balance }: { readonly balance: Balance }) {
         {arrows.map(({ label, to }) => (
           <Arrow key={label} label={label} from={[cx, cy]} to={[x(to.solids), y(to.pH)]} />
         ))}
-        <circle cx={cx} cy={cy} r="7" fill="currentColor" stroke="var(--color-base-100)" strokeWidth="2" />
+        <circle
+          cx={cx}
+          cy={cy}
+          r="7"
+          fill="currentColor"
+          stroke="var(--color-base-100)"
+          strokeWidth="2"
+        />
       </svg>
       <ul aria-label="Shades" className="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-sm text-soft">
         {[{ word: 'runny', tint: 0 }, ...BANDS].map(({ word, tint }) => (
@@ -164,7 +189,15 @@ export function GelMap({ balance }: { readonly balance: Balance }) {
 
 type Pixel = readonly [x: number, y: number];
 
-function Arrow({ label, from, to }: { readonly label: string; readonly from: Pixel; readonly to: Pixel }) {
+function Arrow({
+  label,
+  from,
+  to,
+}: {
+  readonly label: string;
+  readonly from: Pixel;
+  readonly to: Pixel;
+}) {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   const length = Math.hypot(dx, dy);
   if (length < SHORTEST_ARROW) return null;

@@ -35,7 +35,9 @@ function useDraws(): { run: Run | undefined; draw: (pots: number) => void; stop:
   const draw = useCallback(
     (pots: number) => {
       worker.current?.terminate();
-      const mine = new Worker(new URL('../../workers/sample.worker.ts', import.meta.url), { type: 'module' });
+      const mine = new Worker(new URL('../../workers/sample.worker.ts', import.meta.url), {
+        type: 'module',
+      });
       worker.current = mine;
       mine.onmessage = ({ data }: MessageEvent<SampleReport>) => {
         if (worker.current !== mine) return;
@@ -60,7 +62,13 @@ function useDraws(): { run: Run | undefined; draw: (pots: number) => void; stop:
   return { run, draw, stop };
 }
 
-const SAID: Readonly<Record<FirmnessWord, string>> = { none: 'runny', soft: 'soft', good: 'good', firm: 'firm', stiff: 'stiff' }; // prettier-ignore
+const SAID: Readonly<Record<FirmnessWord, string>> = {
+  none: 'runny',
+  soft: 'soft',
+  good: 'good',
+  firm: 'firm',
+  stiff: 'stiff',
+};
 const SHADES: Readonly<Record<FirmnessWord, number>> = {
   none: 0.15,
   soft: 0.35,

@@ -25,7 +25,10 @@ export function AfterFilling() {
           className="select w-56 text-base-content"
           value={processing}
           onChange={(event) =>
-            change('processing', (was) => ({ ...was, processing: event.target.value as Processing }))
+            change('processing', (was) => ({
+              ...was,
+              processing: event.target.value as Processing,
+            }))
           }
         >
           {PROCESSINGS.map((each) => (
@@ -50,7 +53,10 @@ export function AfterFilling() {
   );
 }
 
-/** How many empty ones there are, where the kitchen knows, and whether they are enough at the high end. */
+/**
+ * How many empty ones there are, where the kitchen knows, and whether they are enough at the high
+ * end.
+ */
 function InStock({ size, wanted }: { readonly size: string; readonly wanted: number }) {
   const stock = useKitchens().data?.[0]?.gear.jars.find((jar) => jar.size === size)?.stock;
   if (stock === undefined) return null;
@@ -102,7 +108,10 @@ export function JarSizes() {
                   onChange={(event) => {
                     const { size } = jar;
                     const count = event.target.valueAsNumber;
-                    replace(index, { size, ...(Number.isInteger(count) && count >= 0 && { count }) });
+                    replace(index, {
+                      size,
+                      ...(Number.isInteger(count) && count >= 0 && { count }),
+                    });
                   }}
                 />
               </label>

@@ -5,7 +5,10 @@ import { useBatch } from '../../batch/batch-context.js';
 import { keepFormula } from '../../data/formulas.js';
 import { useFormulas } from '../../data/queries.js';
 
-/** Keeps the formula for another day: as a new one, or as the next version of the one the batch was made from. */
+/**
+ * Keeps the formula for another day: as a new one, or as the next version of the one the batch was
+ * made from.
+ */
 export function Keep() {
   const { document, problems, formulaId, belongTo } = useBatch();
   const formulas = useFormulas().data;

@@ -3,7 +3,13 @@ import { CSS } from '@dnd-kit/utilities';
 import { ChevronDown, GripVertical, X } from 'lucide-react';
 import { memo, useId, useState } from 'react';
 import type { FormulaLineBody } from '@idle-kettle/contract';
-import { nearestIngredients, STAGES, type Ingredient, type Problem, type Stage } from '@idle-kettle/core';
+import {
+  nearestIngredients,
+  STAGES,
+  type Ingredient,
+  type Problem,
+  type Stage,
+} from '@idle-kettle/core';
 import { changeLine, nameOfLine, removeLine, withName } from '../../batch/line-edit.js';
 import { LineMore } from '../../batch/line-more.js';
 import type { EditedDocument } from '../../batch/use-document.js';
@@ -34,10 +40,22 @@ interface LineProps {
 const told = (problems: readonly Problem[]): string =>
   problems.map(({ path, message }) => `${path} ${message}`).join('\n');
 
-/** One line of the pot, drawn again only when something of it changed: with thirty of them a key must not wait for all. */
-export const Line = memo(Row, (was, now) =>
-  was.index === now.index && was.line === now.line && was.ingredient === now.ingredient && was.also === now.also && was.stage === now.stage &&
-  was.share === now.share && was.change === now.change && told(was.problems) === told(now.problems)); // prettier-ignore
+/**
+ * One line of the pot, drawn again only when something of it changed: with thirty of them a key
+ * must not wait for all.
+ */
+export const Line = memo(
+  Row,
+  (was, now) =>
+    was.index === now.index &&
+    was.line === now.line &&
+    was.ingredient === now.ingredient &&
+    was.also === now.also &&
+    was.stage === now.stage &&
+    was.share === now.share &&
+    was.change === now.change &&
+    told(was.problems) === told(now.problems),
+);
 
 function Row({ index, line, ingredient, also, stage, share, problems, change }: LineProps) {
   const { setNodeRef, transform, transition, attributes, listeners, isDragging } = useSortable({
@@ -57,7 +75,9 @@ function Row({ index, line, ingredient, also, stage, share, problems, change }: 
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={`border-b border-line py-1 ${isDragging ? 'relative z-10 rounded-xl bg-base-300' : ''}`}
     >
-      <div className={`relative grid grid-cols-[28px_6rem_minmax(0,1fr)] items-center gap-x-1 ${COLUMNS}`}>
+      <div
+        className={`relative grid grid-cols-[28px_6rem_minmax(0,1fr)] items-center gap-x-1 ${COLUMNS}`}
+      >
         <button
           type="button"
           className="flex h-11 w-7 cursor-grab touch-none items-center justify-center rounded-lg text-soft"

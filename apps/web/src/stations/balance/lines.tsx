@@ -7,7 +7,11 @@ import {
   useSensors,
   type Announcements,
 } from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
 import { useMemo } from 'react';
 import { isProduce, softens, usualStage, type PotLine, type UnitSystem } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
@@ -40,7 +44,9 @@ export function Lines() {
     onDragEnd: ({ active }) => `${named(active.id)} is put down`,
     onDragCancel: ({ active }) => `${named(active.id)} is left where it was`,
   };
-  const softening = formula.lines.some(({ ingredient, form }) => isProduce(ingredient) && softens(form));
+  const softening = formula.lines.some(
+    ({ ingredient, form }) => isProduce(ingredient) && softens(form),
+  );
   const stages = new Map(
     formula.lines.map((line) => [
       line.index,
@@ -67,12 +73,14 @@ export function Lines() {
         accessibility={{
           announcements,
           screenReaderInstructions: {
-            draggable: 'Space takes the line up, the arrows move it, Space puts it down, Escape leaves it.',
+            draggable:
+              'Space takes the line up, the arrows move it, Space puts it down, Escape leaves it.',
           },
         }}
         collisionDetection={closestCenter}
         onDragEnd={({ active, over }) => {
-          if (over) change('', moveLine(ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
+          if (over)
+            change('', moveLine(ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
         }}
       >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
@@ -92,7 +100,9 @@ export function Lines() {
                   }
                   stage={stages.get(index)}
                   share={shares.get(index)}
-                  problems={problems.filter((problem) => problem.path.startsWith(`lines[${index}]`))}
+                  problems={problems.filter((problem) =>
+                    problem.path.startsWith(`lines[${index}]`),
+                  )}
                   change={change}
                 />
               );
@@ -105,6 +115,10 @@ export function Lines() {
   );
 }
 
-/** Typed as a weight in the person's own system, so that only the other system is worth showing beside it. */
+/**
+ * Typed as a weight in the person's own system, so that only the other system is worth showing
+ * beside it.
+ */
 const isOwnMass = ({ amount }: PotLine, units: UnitSystem): boolean =>
-  amount.unit.kind === 'mass' && ['g', 'kg', 'mg'].includes(amount.unit.id) === (units === 'metric');
+  amount.unit.kind === 'mass' &&
+  ['g', 'kg', 'mg'].includes(amount.unit.id) === (units === 'metric');

@@ -7,7 +7,10 @@ import { useHabit } from '../../ui/habit.js';
 import { sentence } from '../../ui/sentence.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 
-/** Scales the whole formula to what there is or what is wanted: jars, fruit, pan. Shown before it is done. */
+/**
+ * Scales the whole formula to what there is or what is wanted: jars, fruit, pan. Shown before it is
+ * done.
+ */
 export function MakeItFit() {
   const { document, change, problems } = useBatch();
   const { place } = useHabit();
@@ -17,7 +20,8 @@ export function MakeItFit() {
   const reading = text.trim() === '' ? undefined : readScaleTarget(text, document);
   const result: ScaleResult | undefined =
     reading?.ok === true ? scaleFormula(document, reading.target, place) : undefined;
-  const wrong = reading?.ok === false ? reading.message : result?.ok === false ? result.message : undefined;
+  const wrong =
+    reading?.ok === false ? reading.message : result?.ok === false ? result.message : undefined;
   const fit = ({ document: scaled, factor }: ScaleResult & { ok: true }): void => {
     let before = document;
     change('', (current) => {
@@ -69,7 +73,10 @@ export function MakeItFit() {
           <>
             {result.document.lines
               .slice(0, 4)
-              .map((line) => `${(line as FormulaLineBody).amount} ${nameOfLine(line as FormulaLineBody)}`)
+              .map(
+                (line) =>
+                  `${(line as FormulaLineBody).amount} ${nameOfLine(line as FormulaLineBody)}`,
+              )
               .join(', ')}
             {result.document.lines.length > 4 && ' …'}. {result.notes.map(sentence).join(' ')}
           </>

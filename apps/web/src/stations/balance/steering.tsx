@@ -13,18 +13,41 @@ import { useBatch } from '../../batch/batch-context.js';
 import { useHabit } from '../../ui/habit.js';
 
 const WORDS: Readonly<
-  Record<Steered, { name: string; from: string; to: string; step: number; said: (value: number) => string }>
+  Record<
+    Steered,
+    { name: string; from: string; to: string; step: number; said: (value: number) => string }
+  >
 > = {
-  sharpness: { name: 'Sharpness', from: 'mild', to: 'sharp', step: 0.02, said: (pH) => `${sharpnessWord(pH)}, pH ${pH.toFixed(1)}` },
-  sweetness: { name: 'Sweetness', from: 'less', to: 'more', step: 0.02, said: (ratio) => `${ratio.toFixed(2)} sugar to 1 fruit` },
-  firmness: { name: 'Firmness', from: 'soft', to: 'firm', step: 0.02, said: (firmness) => `${firmnessWord(firmness) === 'none' ? 'runny' : firmnessWord(firmness)}, ${firmness.toFixed(1)}` },
-}; // prettier-ignore
+  sharpness: {
+    name: 'Sharpness',
+    from: 'mild',
+    to: 'sharp',
+    step: 0.02,
+    said: (pH) => `${sharpnessWord(pH)}, pH ${pH.toFixed(1)}`,
+  },
+  sweetness: {
+    name: 'Sweetness',
+    from: 'less',
+    to: 'more',
+    step: 0.02,
+    said: (ratio) => `${ratio.toFixed(2)} sugar to 1 fruit`,
+  },
+  firmness: {
+    name: 'Firmness',
+    from: 'soft',
+    to: 'firm',
+    step: 0.02,
+    said: (firmness) =>
+      `${firmnessWord(firmness) === 'none' ? 'runny' : firmnessWord(firmness)}, ${firmness.toFixed(1)}`,
+  },
+};
 
 /** Three sliders that solve for the lines: lemon, sugar, and where it is stopped. */
 export function Steering() {
   const { document, formula, problems, change } = useBatch();
   const { place, units } = useHabit();
-  // While a slider is held it shows where the hand is, and the formula it started from is what is solved.
+  // While a slider is held it shows where the hand is, and the formula it started from is what is
+  // solved.
   const [held, setHeld] = useState<{ what: Steered; value: number; from: FormulaBody }>();
   const pot = preparePot(formula);
   if (!pot || problems.length > 0 || document.lines.length === 0) return null;

@@ -44,7 +44,14 @@ interface ChoiceProps<T extends string> {
   readonly onChange: (value: T) => void;
 }
 
-function Choice<T extends string>({ label, value, options, words, letter, onChange }: ChoiceProps<T>) {
+function Choice<T extends string>({
+  label,
+  value,
+  options,
+  words,
+  letter,
+  onChange,
+}: ChoiceProps<T>) {
   return (
     <label className="flex min-w-[9rem] flex-1 flex-col gap-1 text-sm text-soft sm:flex-none">
       {label}
@@ -73,9 +80,11 @@ export function Way() {
     (type) => !usual.includes(type) && method !== 'no-gel' && method !== 'egg',
   );
   const wrong = problems.filter(
-    (problem) => problem.path.startsWith('finish') || problem.path === 'method' || problem.path === 'kind',
+    (problem) =>
+      problem.path.startsWith('finish') || problem.path === 'method' || problem.path === 'kind',
   );
-  const setFinish = (next: FinishBody): void => change('finish', (was) => ({ ...was, finish: next }));
+  const setFinish = (next: FinishBody): void =>
+    change('finish', (was) => ({ ...was, finish: next }));
   return (
     <div className="mb-3">
       <div className="flex flex-wrap items-end gap-3">
@@ -168,7 +177,10 @@ const FEWEST_BOILS = 2;
 /** Closer than this it is the same finish, K. A guess. */
 const SAME_RISE_K = 0.15;
 
-/** The set that jars opened so far were liked best with, offered for a finish by gel temperature; nothing while learning is off. */
+/**
+ * The set that jars opened so far were liked best with, offered for a finish by gel temperature;
+ * nothing while learning is off.
+ */
 function AsLiked({ onTake }: { readonly onTake: (rise: string) => void }) {
   const { formula } = useBatch();
   const kitchen = useKitchens().data?.[0];
@@ -176,21 +188,36 @@ function AsLiked({ onTake }: { readonly onTake: (rise: string) => void }) {
   const { temperatureUnit } = useHabit();
   const formats = useFormats();
   const { finish } = formula;
-  if (finish.type !== 'gel-temperature' || kitchen?.gear.learning?.used === false || lessons?.kitchenId !== kitchen?.id) return null;
+  if (
+    finish.type !== 'gel-temperature' ||
+    kitchen?.gear.learning?.used === false ||
+    lessons?.kitchenId !== kitchen?.id
+  )
+    return null;
   const liked = lessons?.lessons.rise_K;
   if (!liked || liked.boils < FEWEST_BOILS) return null;
   const off = liked.value.mid - finish.rise_K;
-  if (Math.abs(off) < SAME_RISE_K || liked.value.mid < RISE_LIMITS_K.least || liked.value.mid > RISE_LIMITS_K.most) return null;
+  if (
+    Math.abs(off) < SAME_RISE_K ||
+    liked.value.mid < RISE_LIMITS_K.least ||
+    liked.value.mid > RISE_LIMITS_K.most
+  )
+    return null;
   const rise = temperatureUnit === 'F' ? liked.value.mid * 1.8 : liked.value.mid;
   return (
     <p className="mt-2 flex flex-wrap items-center gap-x-3 text-soft">
-      Of {liked.boils} batches that were opened, the set you like is {formats.difference(Math.abs(off))} {off > 0 ? 'higher' : 'lower'} than this finish.
-      <button type="button" className="btn" onClick={() => onTake(`${rise.toFixed(1)} ${temperatureUnit}`)}>
+      Of {liked.boils} batches that were opened, the set you like is{' '}
+      {formats.difference(Math.abs(off))} {off > 0 ? 'higher' : 'lower'} than this finish.
+      <button
+        type="button"
+        className="btn"
+        onClick={() => onTake(`${rise.toFixed(1)} ${temperatureUnit}`)}
+      >
         Stop {formats.difference(liked.value.mid)} over boiling water
       </button>
     </p>
   );
-} // prettier-ignore
+}
 
 interface NumberFieldProps {
   readonly label: string;
@@ -211,7 +238,9 @@ function NumberField({ label, value, placeholder, onChange }: NumberFieldProps) 
         value={value ?? ''}
         placeholder={placeholder}
         onChange={(event) =>
-          onChange(Number.isFinite(event.target.valueAsNumber) ? event.target.valueAsNumber : undefined)
+          onChange(
+            Number.isFinite(event.target.valueAsNumber) ? event.target.valueAsNumber : undefined,
+          )
         }
       />
     </label>

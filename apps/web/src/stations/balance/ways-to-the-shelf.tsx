@@ -4,10 +4,16 @@ import { fingerprint } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { now } from '../../data/clock.js';
 
-/** Refusals that nothing in the pot can lift, only a tested source or a measured pH; see the keeping rules. */
+/**
+ * Refusals that nothing in the pot can lift, only a tested source or a measured pH; see the keeping
+ * rules.
+ */
 const LIFTED_BY_ROUTE: ReadonlySet<string> = new Set(['low-acid', 'unknown-ingredient']);
 
-/** The two ways by which produce that may reach pH 4.6 comes to the shelf all the same: a tested formula, or a meter. */
+/**
+ * The two ways by which produce that may reach pH 4.6 comes to the shelf all the same: a tested
+ * formula, or a meter.
+ */
 export function WaysToTheShelf() {
   const { keeping, document, boil } = useBatch();
   const { testedSource, measuredPH } = document;
@@ -17,8 +23,8 @@ export function WaysToTheShelf() {
     <section aria-label="Ways to the shelf" className="panel mt-4 p-4">
       <h2 className="text-xl">Ways to the shelf</h2>
       <p className="mt-1 text-soft">
-        This pot may reach pH 4.6, where botulism can grow, and an estimate never makes it safe. Only one of
-        these does.
+        This pot may reach pH 4.6, where botulism can grow, and an estimate never makes it safe.
+        Only one of these does.
       </p>
       <div className="mt-3 grid gap-4 lg:grid-cols-2">
         <Tested />
@@ -145,13 +151,14 @@ function Measured() {
   const [calibrated, setCalibrated] = useState('');
   const [measured, setMeasured] = useState('');
   const number = Number(value.replace(',', '.'));
-  const ready = value !== '' && number >= 1.5 && number <= 9 && calibrated !== '' && measured !== '';
+  const ready =
+    value !== '' && number >= 1.5 && number <= 9 && calibrated !== '' && measured !== '';
   if (measuredPH)
     return (
       <Given title={MEASURED} claim="measuredPH">
         <p className="mt-1">
-          pH {measuredPH.value} on {measuredPH.measuredOn}, meter calibrated on {measuredPH.meterCalibratedOn}
-          .
+          pH {measuredPH.value} on {measuredPH.measuredOn}, meter calibrated on{' '}
+          {measuredPH.meterCalibratedOn}.
         </p>
       </Given>
     );
@@ -207,8 +214,8 @@ function Measured() {
         </label>
       </div>
       <p className="text-sm text-soft">
-        With a meter calibrated the same day, in the finished and cooled spread, puréed. A paper strip is not
-        a meter. 4.2 or less counts.
+        With a meter calibrated the same day, in the finished and cooled spread, puréed. A paper
+        strip is not a meter. 4.2 or less counts.
       </p>
       <button type="submit" className="btn self-start" disabled={!ready}>
         Use this pH

@@ -26,7 +26,9 @@ export function BeforeTheHeat() {
     <div className="grid gap-4 lg:grid-cols-2">
       <section aria-label="Stop at" className="panel p-5">
         <p className="text-soft">
-          {formula.finish.type === 'gel-temperature' ? 'stop at, here today' : 'about, at the finish'}
+          {formula.finish.type === 'gel-temperature'
+            ? 'stop at, here today'
+            : 'about, at the finish'}
         </p>
         <p className="display text-[58px] leading-none sm:text-[76px]">{formats.degrees(gel_C)}</p>
         <p className="mt-2 text-soft">
@@ -75,21 +77,25 @@ export function BeforeTheHeat() {
           </p>
         )}
         {balance && (
-          <p className="mt-3 text-soft">Have {balance.readyJars} clean jars hot before it is done.</p>
+          <p className="mt-3 text-soft">
+            Have {balance.readyJars} clean jars hot before it is done.
+          </p>
         )}
       </section>
       <Notice title="Before it boils" tone="care">
         <ul className="mt-1 list-disc space-y-1.5 pl-5">
           <li>
-            It burns at over 104 °C and sticks to skin: long sleeves, children and pets out of the way, cold
-            water near.
+            It burns at over 104 °C and sticks to skin: long sleeves, children and pets out of the
+            way, cold water near.
           </li>
           <li>
-            Fill the pot to a quarter of its depth, at most a third. The foam rises three to four times.
+            Fill the pot to a quarter of its depth, at most a third. The foam rises three to four
+            times.
           </li>
           <li>Put two plates in the cold for the test.</li>
           <li>
-            Thermometer tip in the middle of the liquid, off the base, the pot stirred, the reading steady.
+            Thermometer tip in the middle of the liquid, off the base, the pot stirred, the reading
+            steady.
           </li>
         </ul>
       </Notice>

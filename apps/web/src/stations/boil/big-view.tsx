@@ -16,7 +16,16 @@ interface BigViewProps {
 }
 
 /** The boil as it is on its station, or filling the screen to be read from across the kitchen. */
-export function BigView({ big, theme, title, others, beside, children, onBig, onTheme }: BigViewProps) {
+export function BigView({
+  big,
+  theme,
+  title,
+  others,
+  beside,
+  children,
+  onBig,
+  onTheme,
+}: BigViewProps) {
   if (!big)
     return (
       <>

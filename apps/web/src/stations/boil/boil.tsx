@@ -1,6 +1,13 @@
 import { lazy, Suspense, useState } from 'react';
 import { toast } from 'sonner';
-import { boilingPointAt, CURDLES_K, gelTemperature_C, timeOnHeat_ms, type BatchEvent, type Watched } from '@idle-kettle/core'; // prettier-ignore
+import {
+  boilingPointAt,
+  CURDLES_K,
+  gelTemperature_C,
+  timeOnHeat_ms,
+  type BatchEvent,
+  type Watched,
+} from '@idle-kettle/core';
 import { useTheme, type Theme } from '../../app/theme.js';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { VesselChoice } from '../../batch/vessel-choice.js';
@@ -24,7 +31,8 @@ import { ReadingEntry } from './reading-entry.js';
 import { Readouts } from './readouts.js';
 import { useWatched } from './use-watched.js';
 
-// Fetched while the log is: a fallback that was on the screen once stays there for a third of a second.
+// Fetched while the log is: a fallback that was on the screen once stays there for a third of a
+// second.
 const curve = import('../../batch/boil-curve.js');
 curve.catch(() => undefined);
 const Curve = lazy(() => curve);
@@ -44,7 +52,8 @@ function AtTheStove() {
   const [open, setOpen] = useState<Opened | null>(null);
   const [big, setBig] = useState(false);
   const [bigTheme, setBigTheme] = useState<Theme>('night');
-  const gel_C = boil.gelTemperature_C ?? balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
+  const gel_C =
+    boil.gelTemperature_C ?? balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
   const boilingPoint_C = boil.boilingPoint_C ?? boilingPointAt(place).boilingPoint_C.mid;
   const byTemperature = formula.finish.type === 'gel-temperature';
   const stop = balance
@@ -67,7 +76,8 @@ function AtTheStove() {
     void log(id, 'reading', { temperature_C: Math.round(temperature_C * 100) / 100 });
   const toggle = (which: Opened): void => setOpen((was) => (was === which ? null : which));
   const paused = boil.phase === 'paused';
-  const curdles_C = formula.finish.type === 'curd' ? formula.finish.temperature_C + CURDLES_K : undefined;
+  const curdles_C =
+    formula.finish.type === 'curd' ? formula.finish.temperature_C + CURDLES_K : undefined;
   const awake = useScreenAwake(!['done', 'cold', 'paused'].includes(boil.phase));
   const done = boil.phase === 'done';
   usePotKeys({
@@ -87,7 +97,8 @@ function AtTheStove() {
           aria-label="The boil"
           className="panel relative order-2 h-[240px] sm:h-[280px] lg:order-1 lg:h-auto lg:min-h-[280px]"
         >
-          {/* Out of the flow: a drawing that fits itself to a place that fits itself to the drawing never comes to rest. */}
+          {/* Out of the flow: a drawing that fits itself to a place that fits itself to the drawing
+             never comes to rest. */}
           <div className="absolute inset-3">
             <Suspense fallback={<p className="p-4 text-soft">Drawing the curve…</p>}>
               <CurveNow
@@ -147,7 +158,11 @@ function AtTheStove() {
         />
       )}
       {!done && !paused && (
-        <ReadingEntry near_C={last?.temperature_C ?? boilingPoint_C} gel_C={gel_C} onReading={reading} />
+        <ReadingEntry
+          near_C={last?.temperature_C ?? boilingPoint_C}
+          gel_C={gel_C}
+          onReading={reading}
+        />
       )}
       <PotActions onLog={log} onOpen={toggle} />
       <div className="order-3 flex flex-col gap-3">
@@ -189,12 +204,14 @@ function CurveNow({
   const now = useBatchNow();
   // A minute at a time, so that the chart is not drawn anew twice a second.
   const lastAt = boil.readings.at(-1)?.at ?? boil.startedAt ?? 0;
-  const shownUntil = boil.phase === 'done' ? (boil.endedAt ?? lastAt) : Math.min(now, lastAt + 3_600_000);
+  const shownUntil =
+    boil.phase === 'done' ? (boil.endedAt ?? lastAt) : Math.min(now, lastAt + 3_600_000);
   const leftMinutes = watched ? Math.min(watched.forecast.left_s.high / 60, 60) : 0;
   const minutes =
     leftMinutes +
     Math.ceil(
-      Math.max(shownUntil - (boil.startedAt ?? shownUntil), timeOnHeat_ms(boil, shownUntil)) / 60_000,
+      Math.max(shownUntil - (boil.startedAt ?? shownUntil), timeOnHeat_ms(boil, shownUntil)) /
+        60_000,
     );
   return (
     <Curve

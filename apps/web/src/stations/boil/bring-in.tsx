@@ -2,7 +2,17 @@ import { parse } from 'papaparse';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { format } from 'date-fns';
-import { boilingPointAt, gelTemperature_C, guessLogColumns, LOG_COLUMNS, readBoilLog, valueEvents, type BatchEvent, type LogColumn, type LogOptions } from '@idle-kettle/core'; // prettier-ignore
+import {
+  boilingPointAt,
+  gelTemperature_C,
+  guessLogColumns,
+  LOG_COLUMNS,
+  readBoilLog,
+  valueEvents,
+  type BatchEvent,
+  type LogColumn,
+  type LogOptions,
+} from '@idle-kettle/core';
 import { useBatch, timeOfBatch } from '../../batch/batch-context.js';
 import { outbox } from '../../data/outbox.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
@@ -18,7 +28,10 @@ const LARGEST_BYTES = 5_000_000;
 const MOST_ROWS = 50_000;
 const SHOWN = 4;
 
-/** A boil that another device has logged, as a CSV file: its columns matched, looked at, and taken into this batch's log. */
+/**
+ * A boil that another device has logged, as a CSV file: its columns matched, looked at, and taken
+ * into this batch's log.
+ */
 export function BringIn({ onDone }: { readonly onDone: () => void }) {
   const { id, boil, balance } = useBatch();
   const { place } = useHabit();
@@ -26,15 +39,27 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
   const [file, setFile] = useState<{ name: string; rows: string[][] }>();
   const [options, setOptions] = useState<LogOptions>();
   const [wrong, setWrong] = useState<string>();
-  const read = useMemo(() => (file && options ? readBoilLog(file.rows, options) : undefined), [file, options]);
+  const read = useMemo(
+    () => (file && options ? readBoilLog(file.rows, options) : undefined),
+    [file, options],
+  );
   const open = async (chosen: File | undefined): Promise<void> => {
     setFile(undefined);
     setWrong(undefined);
     if (!chosen) return;
-    if (chosen.size > LARGEST_BYTES) return setWrong(`${chosen.name} is ${(chosen.size / 1e6).toFixed(1)} MB; a logged boil has at most ${LARGEST_BYTES / 1e6}`);
+    if (chosen.size > LARGEST_BYTES)
+      return setWrong(
+        `${chosen.name} is ${(chosen.size / 1e6).toFixed(1)} MB; a logged boil has at most ${LARGEST_BYTES / 1e6}`,
+      );
     const { data } = parse<string[]>(await chosen.text(), { skipEmptyLines: 'greedy' });
-    if (data.length < 2 || (data[0]?.length ?? 0) < 2) return setWrong(`${chosen.name} is no table with a heading and at least two columns; save it as CSV`);
-    if (data.length > MOST_ROWS) return setWrong(`${chosen.name} has ${data.length} rows; at most ${MOST_ROWS} are taken at once`);
+    if (data.length < 2 || (data[0]?.length ?? 0) < 2)
+      return setWrong(
+        `${chosen.name} is no table with a heading and at least two columns; save it as CSV`,
+      );
+    if (data.length > MOST_ROWS)
+      return setWrong(
+        `${chosen.name} has ${data.length} rows; at most ${MOST_ROWS} are taken at once`,
+      );
     const begins = boil.startedAt ?? timeOfBatch(boil);
     setFile({ name: chosen.name, rows: data });
     setOptions({ ...guessLogColumns(data[0] ?? []), begins });
@@ -43,19 +68,37 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
     if (!file || !read) return;
     const device = file.name.slice(0, 60);
     const make = (type: BatchEvent['type'], at: number, body: object): BatchEvent =>
-      ({ id: crypto.randomUUID(), type, at: new Date(at).toISOString(), device, body }) as BatchEvent;
+      ({
+        id: crypto.randomUUID(),
+        type,
+        at: new Date(at).toISOString(),
+        device,
+        body,
+      }) as BatchEvent;
     const had = new Set(boil.log.map(({ event, at }) => `${event.type} ${at}`));
     const events = read.looks
-      .flatMap(({ at, ...values }) => valueEvents(values).map(({ type, body }) => make(type, at, body)))
+      .flatMap(({ at, ...values }) =>
+        valueEvents(values).map(({ type, body }) => make(type, at, body)),
+      )
       // The same file once more adds nothing.
       .filter((event) => !had.has(`${event.type} ${Date.parse(event.at)}`));
     const first = read.looks[0];
     // A batch that was boiled elsewhere went on the heat when its log begins.
-    const light = first && boil.startedAt === undefined
-      ? [make('light', first.at, { gelTemperature_C: balance?.finish.temperature_C.mid ?? gelTemperature_C(place), boilingPoint_C: boilingPointAt(place).boilingPoint_C.mid })]
-      : [];
+    const light =
+      first && boil.startedAt === undefined
+        ? [
+            make('light', first.at, {
+              gelTemperature_C: balance?.finish.temperature_C.mid ?? gelTemperature_C(place),
+              boilingPoint_C: boilingPointAt(place).boilingPoint_C.mid,
+            }),
+          ]
+        : [];
     await outbox.addEvents(id, [...light, ...events]);
-    toast.success(events.length === 0 ? 'All of it was in the log already' : `${events.length} values of ${file.name} are in the log`);
+    toast.success(
+      events.length === 0
+        ? 'All of it was in the log already'
+        : `${events.length} values of ${file.name} are in the log`,
+    );
     onDone();
   };
   const [heading = []] = file?.rows ?? [];
@@ -64,9 +107,18 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
     <div className="mt-3 border-t border-line pt-3">
       <label className="flex flex-col gap-1">
         <span>A logged boil as a CSV file: a heading, then a row a reading</span>
-        <input type="file" accept=".csv,text/csv,text/plain" className="file-input w-full max-w-md" onChange={(event) => void open(event.target.files?.[0])} />
+        <input
+          type="file"
+          accept=".csv,text/csv,text/plain"
+          className="file-input w-full max-w-md"
+          onChange={(event) => void open(event.target.files?.[0])}
+        />
       </label>
-      {wrong !== undefined && <p role="alert" className="mt-1 text-bad">{wrong}</p>}
+      {wrong !== undefined && (
+        <p role="alert" className="mt-1 text-bad">
+          {wrong}
+        </p>
+      )}
       {file && options && read && (
         <>
           <div className="mt-3 overflow-x-auto">
@@ -83,10 +135,23 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
                         onChange={(event) => {
                           const chosen = event.target.value as LogColumn;
                           // A thing is in one column.
-                          setOptions({ ...options, columns: options.columns.map((was, k) => (k === i ? chosen : was === chosen && chosen !== 'ignored' ? 'ignored' : was)) });
+                          setOptions({
+                            ...options,
+                            columns: options.columns.map((was, k) =>
+                              k === i
+                                ? chosen
+                                : was === chosen && chosen !== 'ignored'
+                                  ? 'ignored'
+                                  : was,
+                            ),
+                          });
                         }}
                       >
-                        {LOG_COLUMNS.map((column) => <option key={column} value={column}>{COLUMN_WORDS[column]}</option>)}
+                        {LOG_COLUMNS.map((column) => (
+                          <option key={column} value={column}>
+                            {COLUMN_WORDS[column]}
+                          </option>
+                        ))}
                       </select>
                     </th>
                   ))}
@@ -94,7 +159,11 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
               </thead>
               <tbody>
                 {file.rows.slice(1, 1 + SHOWN).map((row, i) => (
-                  <tr key={i}>{heading.map((_, k) => <td key={k}>{row[k]}</td>)}</tr>
+                  <tr key={i}>
+                    {heading.map((_, k) => (
+                      <td key={k}>{row[k]}</td>
+                    ))}
+                  </tr>
                 ))}
               </tbody>
             </table>
@@ -103,7 +172,13 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
             {options.columns.includes('temperature') && (
               <label className="flex flex-col gap-1 text-sm text-soft">
                 temperatures are in
-                <select className="select w-32 text-base-content" value={options.temperature} onChange={(event) => setOptions({ ...options, temperature: event.target.value as 'C' | 'F' })}>
+                <select
+                  className="select w-32 text-base-content"
+                  value={options.temperature}
+                  onChange={(event) =>
+                    setOptions({ ...options, temperature: event.target.value as 'C' | 'F' })
+                  }
+                >
                   <option value="C">°C</option>
                   <option value="F">°F</option>
                 </select>
@@ -112,8 +187,18 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
             {options.columns.includes('weight') && (
               <label className="flex flex-col gap-1 text-sm text-soft">
                 weights are in
-                <select className="select w-32 text-base-content" value={options.weight} onChange={(event) => setOptions({ ...options, weight: event.target.value as LogOptions['weight'] })}>
-                  {(['kg', 'g', 'lb'] as const).map((unit) => <option key={unit} value={unit}>{unit}</option>)}
+                <select
+                  className="select w-32 text-base-content"
+                  value={options.weight}
+                  onChange={(event) =>
+                    setOptions({ ...options, weight: event.target.value as LogOptions['weight'] })
+                  }
+                >
+                  {(['kg', 'g', 'lb'] as const).map((unit) => (
+                    <option key={unit} value={unit}>
+                      {unit}
+                    </option>
+                  ))}
                 </select>
               </label>
             )}
@@ -129,21 +214,34 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
                 }}
               />
             </label>
-            <button type="button" className="btn btn-primary" disabled={read.looks.length === 0} onClick={() => void take()}>
+            <button
+              type="button"
+              className="btn btn-primary"
+              disabled={read.looks.length === 0}
+              onClick={() => void take()}
+            >
               Take {read.looks.length} rows into the log
             </button>
           </div>
           <p role="status" className="mt-2 text-soft">
-            {first ? `From ${format(first.at, 'd MMM HH:mm:ss')} to ${format(read.looks.at(-1)?.at ?? first.at, 'd MMM HH:mm:ss')}${first.temperature_C === undefined ? '' : `, beginning with ${formats.temperature(first.temperature_C)}`}.` : 'No row is understood so far.'}
+            {first
+              ? `From ${format(first.at, 'd MMM HH:mm:ss')} to ${format(read.looks.at(-1)?.at ?? first.at, 'd MMM HH:mm:ss')}${first.temperature_C === undefined ? '' : `, beginning with ${formats.temperature(first.temperature_C)}`}.`
+              : 'No row is understood so far.'}
           </p>
           {read.problems.length > 0 && (
             <ul className="mt-1 list-disc pl-5 text-watch">
-              {read.problems.slice(0, SHOWN).map(({ line, message }) => <li key={line}>Line {line}: {message}</li>)}
-              {read.problems.length > SHOWN && <li>and {read.problems.length - SHOWN} more rows</li>}
+              {read.problems.slice(0, SHOWN).map(({ line, message }) => (
+                <li key={line}>
+                  Line {line}: {message}
+                </li>
+              ))}
+              {read.problems.length > SHOWN && (
+                <li>and {read.problems.length - SHOWN} more rows</li>
+              )}
             </ul>
           )}
         </>
       )}
     </div>
   );
-} // prettier-ignore
+}

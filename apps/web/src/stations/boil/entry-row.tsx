@@ -29,7 +29,11 @@ export function Row({
 }
 
 /** A test of the set: how, and what was seen. One tap on the verdict logs it. */
-export function TestRow({ onTest }: { readonly onTest: (way: TestWay, verdict: TestVerdict) => void }) {
+export function TestRow({
+  onTest,
+}: {
+  readonly onTest: (way: TestWay, verdict: TestVerdict) => void;
+}) {
   const [way, setWay] = useState<TestWay>('plate');
   return (
     <Row
@@ -68,31 +72,66 @@ export function TestRow({ onTest }: { readonly onTest: (way: TestWay, verdict: T
 }
 
 /** The pot on the scale, or a drop in the refractometer. */
-export function MeasureRow({ finish, onWeight, onBrix }: { readonly finish: string; readonly onWeight: (mass_kg: number) => void; readonly onBrix: (percent: number) => void }) {
+export function MeasureRow({
+  finish,
+  onWeight,
+  onBrix,
+}: {
+  readonly finish: string;
+  readonly onWeight: (mass_kg: number) => void;
+  readonly onBrix: (percent: number) => void;
+}) {
   return (
-    <Row title="Weigh it, or a drop in the refractometer" hint={`The weight is what is in the pot, less the empty pan: the surest of all. ${finish}`}>
+    <Row
+      title="Weigh it, or a drop in the refractometer"
+      hint={`The weight is what is in the pot, less the empty pan: the surest of all. ${finish}`}
+    >
       <div className="flex flex-wrap gap-4">
-        <MeasureInput label="weighs now" of="kilograms" value={undefined} least={0.01} most={200} className="w-36 text-lg" onChange={(kg) => kg !== undefined && onWeight(kg)} />
-        <MeasureInput label="Brix, %, of a cooled drop" of="number" value={undefined} least={0} most={95} className="w-36 text-lg" onChange={(percent) => percent !== undefined && onBrix(percent)} />
+        <MeasureInput
+          label="weighs now"
+          of="kilograms"
+          value={undefined}
+          least={0.01}
+          most={200}
+          className="w-36 text-lg"
+          onChange={(kg) => kg !== undefined && onWeight(kg)}
+        />
+        <MeasureInput
+          label="Brix, %, of a cooled drop"
+          of="number"
+          value={undefined}
+          least={0}
+          most={95}
+          className="w-36 text-lg"
+          onChange={(percent) => percent !== undefined && onBrix(percent)}
+        />
       </div>
     </Row>
   );
-} // prettier-ignore
+}
 
 /** The flame turned: by how much is worked out from the readings that follow. */
 export function FlameRow({ onTurn }: { readonly onTurn: (turned: 'up' | 'down') => void }) {
   return (
-    <Row title="The flame was turned" hint="How far is worked out from the readings that follow; take one or two soon.">
+    <Row
+      title="The flame was turned"
+      hint="How far is worked out from the readings that follow; take one or two soon."
+    >
       <div className="grid grid-cols-2 gap-2 sm:max-w-md">
         {(['down', 'up'] as const).map((turned) => (
-          <button key={turned} type="button" className="btn h-16 text-lg" onClick={() => onTurn(turned)}>
+          <button
+            key={turned}
+            type="button"
+            className="btn h-16 text-lg"
+            onClick={() => onTurn(turned)}
+          >
             {turned}
           </button>
         ))}
       </div>
     </Row>
   );
-} // prettier-ignore
+}
 
 interface TextRowProps {
   readonly title: string;

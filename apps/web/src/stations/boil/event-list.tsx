@@ -147,22 +147,34 @@ export function EventList({ boil, onUndo }: EventListProps) {
     <section aria-label="Log" className="panel p-4">
       <h2 className="mb-1 text-xl">Log</h2>
       <ol>
-        {shown.slice(0, most).map((line) =>
-          'count' in line ? (
-            <Spoken key={line.first.event.id} run={line} boil={boil} />
-          ) : (
-            <Entry key={line.event.id} entry={line} boil={boil} isWaiting={waiting.has(line.event.id)} onUndo={onUndo} />
-          ),
-        )}
+        {shown
+          .slice(0, most)
+          .map((line) =>
+            'count' in line ? (
+              <Spoken key={line.first.event.id} run={line} boil={boil} />
+            ) : (
+              <Entry
+                key={line.event.id}
+                entry={line}
+                boil={boil}
+                isWaiting={waiting.has(line.event.id)}
+                onUndo={onUndo}
+              />
+            ),
+          )}
       </ol>
       {shown.length > most && (
-        <button type="button" className="btn btn-ghost mt-2 w-full" onClick={() => setMost((was) => was * 4)}>
+        <button
+          type="button"
+          className="btn btn-ghost mt-2 w-full"
+          onClick={() => setMost((was) => was * 4)}
+        >
           {shown.length - most} older ones
         </button>
       )}
     </section>
   );
-} // prettier-ignore
+}
 
 function Spoken({
   run: { first, last, count, low, high },
@@ -183,7 +195,9 @@ function Spoken({
       <span className="w-14 shrink-0 text-right text-sm text-soft">
         {boil.startedAt === undefined ? '' : clock(last.at - boil.startedAt)}
       </span>
-      <span className="hidden w-14 shrink-0 text-sm text-soft sm:inline">{format(last.at, 'HH:mm')}</span>
+      <span className="hidden w-14 shrink-0 text-sm text-soft sm:inline">
+        {format(last.at, 'HH:mm')}
+      </span>
       <span className="min-w-0 flex-1 break-words">
         <span className="font-semibold">{said}</span>{' '}
         <span className="text-soft">
@@ -209,7 +223,9 @@ function Entry({ entry: { event, at, undone }, boil, isWaiting, onUndo }: EntryP
   return (
     <li className="flex min-h-[48px] items-center gap-3 border-b border-line last:border-b-0">
       <span className="w-14 shrink-0 text-right text-sm text-soft">{since}</span>
-      <span className="hidden w-14 shrink-0 text-sm text-soft sm:inline">{format(at, 'HH:mm')}</span>
+      <span className="hidden w-14 shrink-0 text-sm text-soft sm:inline">
+        {format(at, 'HH:mm')}
+      </span>
       <span
         className={`min-w-0 flex-1 break-words ${undone ? 'text-soft line-through' : event.type === 'reading' ? 'font-semibold' : ''}`}
       >

@@ -18,10 +18,15 @@ const USUAL: SimulatedErrors = { noise_K: 0.2, offset_K: 0, lag_s: 8, dropouts: 
 
 const failed = (error: unknown): void =>
   void toast.error(
-    error instanceof ApiProblem ? error.message : 'The server does not answer; try again when it is back',
+    error instanceof ApiProblem
+      ? error.message
+      : 'The server does not answer; try again when it is back',
   );
 
-/** What stands in this pot and sends by itself, and the ways to try the boil without a stove or to bring a log in. */
+/**
+ * What stands in this pot and sends by itself, and the ways to try the boil without a stove or to
+ * bring a log in.
+ */
 export function Instruments() {
   const { id, boil } = useBatch();
   const instruments = (useInstruments().data ?? []).filter(
@@ -29,7 +34,8 @@ export function Instruments() {
   );
   const troubles = useTroubles(boil);
   const [open, setOpen] = useState<'simulate' | 'bring-in' | null>(null);
-  const toggle = (which: 'simulate' | 'bring-in'): void => setOpen((was) => (was === which ? null : which));
+  const toggle = (which: 'simulate' | 'bring-in'): void =>
+    setOpen((was) => (was === which ? null : which));
   return (
     <section aria-label="Instruments" className="panel p-4">
       <div className="flex flex-wrap items-center justify-between gap-2">
@@ -71,7 +77,10 @@ export function Instruments() {
               key={each.id}
               className="flex min-h-14 flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-b-0"
             >
-              <Radio aria-hidden="true" className={`size-5 shrink-0 ${here ? 'text-good' : 'text-soft'}`} />
+              <Radio
+                aria-hidden="true"
+                className={`size-5 shrink-0 ${here ? 'text-good' : 'text-soft'}`}
+              />
               <span className="min-w-0 flex-1">
                 {each.name}
                 <span className="block text-sm text-soft">
@@ -81,7 +90,9 @@ export function Instruments() {
               <button
                 type="button"
                 className="btn"
-                onClick={() => void changeInstrument(each.id, { batchId: here ? null : id }).catch(failed)}
+                onClick={() =>
+                  void changeInstrument(each.id, { batchId: here ? null : id }).catch(failed)
+                }
               >
                 {here ? 'Take it out' : 'Put it in this pot'}
               </button>
@@ -120,8 +131,22 @@ function Simulate() {
       busy.current = false;
     }
   };
-  const field = (key: keyof SimulatedErrors, label: string, least: number, most: number, factor = 1) => (
-    <MeasureInput label={label} of="number" value={how[key] * factor} least={least} most={most} className="w-28" onChange={(value) => setHow((was) => ({ ...was, [key]: (value ?? 0) / factor }))} />
+  const field = (
+    key: keyof SimulatedErrors,
+    label: string,
+    least: number,
+    most: number,
+    factor = 1,
+  ) => (
+    <MeasureInput
+      label={label}
+      of="number"
+      value={how[key] * factor}
+      least={least}
+      most={most}
+      className="w-28"
+      onChange={(value) => setHow((was) => ({ ...was, [key]: (value ?? 0) / factor }))}
+    />
   );
   return (
     <div className="mt-3 border-t border-line pt-3">
@@ -140,18 +165,29 @@ function Simulate() {
         {!running &&
           (['scale', 'refractometer'] as const).map((which) => (
             <label key={which} className="mt-6 flex min-h-[44px] items-center gap-2">
-              <input type="checkbox" className="checkbox" checked={speak[which]} onChange={(event) => setSpeak((was) => ({ ...was, [which]: event.target.checked }))} />
+              <input
+                type="checkbox"
+                className="checkbox"
+                checked={speak[which]}
+                onChange={(event) => setSpeak((was) => ({ ...was, [which]: event.target.checked }))}
+              />
               {which} too
             </label>
           ))}
       </div>
       <div role="group" aria-label="How fast" className="mt-3 flex flex-wrap gap-2">
         {SPEEDS.map((speed) => (
-          <button key={speed} type="button" className={`btn h-14 ${running?.speed === speed ? 'btn-secondary' : ''}`} disabled={running !== undefined && !played} onClick={() => void begin(speed)}>
+          <button
+            key={speed}
+            type="button"
+            className={`btn h-14 ${running?.speed === speed ? 'btn-secondary' : ''}`}
+            disabled={running !== undefined && !played}
+            onClick={() => void begin(speed)}
+          >
             {speed === 1 ? 'As it is' : `${speed} times as fast`}
           </button>
         ))}
       </div>
     </div>
   );
-} // prettier-ignore
+}

@@ -44,7 +44,9 @@ export function NextStep({ watched }: { readonly watched: Watched | undefined })
         {trouble && <p className="mt-1 text-watch">The instrument: {trouble.text}.</p>}
         {verdict && verdict.evidence.length > 1 && (
           <p className="mt-1 text-sm text-soft">
-            {verdict.evidence.map(({ by, says: far }) => `${WITNESS_WORDS[by]}: ${FAR_WORDS[far]}`).join(' · ')}
+            {verdict.evidence
+              .map(({ by, says: far }) => `${WITNESS_WORDS[by]}: ${FAR_WORDS[far]}`)
+              .join(' · ')}
           </p>
         )}
         {verdict?.disagreement && (
@@ -59,11 +61,15 @@ export function NextStep({ watched }: { readonly watched: Watched | undefined })
         <button
           type="button"
           className="btn btn-primary h-16 px-8 text-lg"
-          onClick={() => (next.tick === 'stirred' ? logEvent(id, 'stirred', {}) : logEvent(id, 'note', { text: next.text }))}
+          onClick={() =>
+            next.tick === 'stirred'
+              ? logEvent(id, 'stirred', {})
+              : logEvent(id, 'note', { text: next.text })
+          }
         >
           Done
         </button>
       )}
     </section>
   );
-} // prettier-ignore
+}

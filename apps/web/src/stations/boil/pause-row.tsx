@@ -9,10 +9,12 @@ export function PauseRow({ onPause }: { readonly onPause: (kept: Pause) => void 
       hint="It comes off the heat and is taken up again later, as it is. Not with eggs or powdered pectin in it: those are finished in one go."
     >
       <ul className="mb-3 list-disc space-y-1 pl-5">
-        <li>Let it stop steaming; a pot over 100 °C is not carried, and never across children or pets.</li>
         <li>
-          For the fridge: out of the pan into clean shallow vessels, cold within two hours; boiled on within
-          two or three days.
+          Let it stop steaming; a pot over 100 °C is not carried, and never across children or pets.
+        </li>
+        <li>
+          For the fridge: out of the pan into clean shallow vessels, cold within two hours; boiled
+          on within two or three days.
         </li>
         <li>A cold crock or glass bowl does not go on the heat, nor a hot one into the cold.</li>
       </ul>

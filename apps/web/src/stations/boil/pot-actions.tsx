@@ -6,7 +6,11 @@ import { useBatch } from '../../batch/batch-context.js';
 export type Opened = 'test' | 'addition' | 'measure' | 'flame' | 'note' | 'pause';
 
 interface PotActionsProps {
-  readonly onLog: <T extends EventType>(batchId: string, type: T, body: EventBodies[T]) => BatchEvent;
+  readonly onLog: <T extends EventType>(
+    batchId: string,
+    type: T,
+    body: EventBodies[T],
+  ) => BatchEvent;
   readonly onOpen: (which: Opened) => void;
 }
 

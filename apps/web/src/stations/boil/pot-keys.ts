@@ -4,7 +4,12 @@ import { useEffectEvent, useLayoutEffect } from 'react';
 export function usePotKeys(acts: Readonly<Record<string, () => void>>): void {
   const onKey = useEffectEvent((event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
-    if (event.target instanceof Element && event.target.matches('input, textarea, select') && event.key !== 'Escape') return; // prettier-ignore
+    if (
+      event.target instanceof Element &&
+      event.target.matches('input, textarea, select') &&
+      event.key !== 'Escape'
+    )
+      return;
     if (event.key === 'r') {
       event.preventDefault();
       window.document.querySelector<HTMLInputElement>('[data-key="r"]')?.focus();

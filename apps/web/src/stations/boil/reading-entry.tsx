@@ -15,7 +15,10 @@ interface ReadingEntryProps {
   readonly onReading: (temperature_C: number) => void;
 }
 
-/** What the thermometer says, in one tap or typed. The row stands around the last reading, since a pot climbs slowly. */
+/**
+ * What the thermometer says, in one tap or typed. The row stands around the last reading, since a
+ * pot climbs slowly.
+ */
 export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
   const { temperatureUnit } = useHabit();
   const { toUnit, fromUnit } = useFormats();

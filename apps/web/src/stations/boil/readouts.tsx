@@ -22,7 +22,10 @@ function Readout({
   );
 }
 
-/** "5–8 min", "about there", "3–5 h": what is left by now, since it was worked out a moment ago. @param now by the batch's clock */
+/**
+ * "5–8 min", "about there", "3–5 h": what is left by now, since it was worked out a moment ago.
+ * @param now by the batch's clock
+ */
 export function timeLeft(watched: Watched | undefined, now: number): string | undefined {
   if (!watched) return undefined;
   const since_s = Math.max(now - watched.now, 0) / 1000;

@@ -15,11 +15,18 @@ function lastChosen(): Stove {
 const pansOf = (gear: KitchenGear): KitchenGear['vessels'] =>
   gear.vessels.filter(({ kind }) => kind === 'pan');
 
-/** What a boil goes on unless said otherwise: the pan and ring of the last one, else the usual pan on the strongest ring. */
+/**
+ * What a boil goes on unless said otherwise: the pan and ring of the last one, else the usual pan
+ * on the strongest ring.
+ */
 function usualStove(gear: KitchenGear): Stove {
   const last = lastChosen();
-  const known = (all: readonly { readonly id: string }[], id: string | undefined): string | undefined => all.find((each) => each.id === id)?.id; // prettier-ignore
-  const strength = ({ kind, power_kW }: KitchenGear['burners'][number]): number => (power_kW === undefined ? 0 : burnerHeat_W(kind, power_kW)); // prettier-ignore
+  const known = (
+    all: readonly { readonly id: string }[],
+    id: string | undefined,
+  ): string | undefined => all.find((each) => each.id === id)?.id;
+  const strength = ({ kind, power_kW }: KitchenGear['burners'][number]): number =>
+    power_kW === undefined ? 0 : burnerHeat_W(kind, power_kW);
   const strongest = gear.burners.toSorted((a, b) => strength(b) - strength(a))[0]?.id;
   const pan = known(pansOf(gear), last.pan) ?? known(pansOf(gear), gear.usualPanId);
   const ring = known(gear.burners, last.ring) ?? strongest;
@@ -38,18 +45,29 @@ interface StoveChoiceProps {
   readonly onChange: (stove: Stove) => void;
 }
 
-/** Which pan on which ring: its boils teach the next ones on it. Nothing where there is nothing to choose. */
+/**
+ * Which pan on which ring: its boils teach the next ones on it. Nothing where there is nothing to
+ * choose.
+ */
 export function StoveChoice({ gear, stove, onChange }: StoveChoiceProps) {
   const choose = (change: Stove): void => {
     const next = { ...stove, ...change };
     localStorage.setItem(LAST, JSON.stringify(next));
     onChange(next);
   };
-  const select = (name: string, of: keyof Stove, all: readonly { readonly id: string; readonly name: string }[]) =>
+  const select = (
+    name: string,
+    of: keyof Stove,
+    all: readonly { readonly id: string; readonly name: string }[],
+  ) =>
     all.length > 1 && (
       <label className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <span className="w-12 text-soft">{name}</span>
-        <select className="select w-60" value={stove[of] ?? ''} onChange={(event) => choose({ [of]: event.target.value })}>
+        <select
+          className="select w-60"
+          value={stove[of] ?? ''}
+          onChange={(event) => choose({ [of]: event.target.value })}
+        >
           {stove[of] === undefined && <option value="">not said</option>}
           {all.map((each) => (
             <option key={each.id} value={each.id}>
@@ -65,4 +83,4 @@ export function StoveChoice({ gear, stove, onChange }: StoveChoiceProps) {
       {select('ring', 'ring', gear.burners)}
     </>
   );
-} // prettier-ignore
+}

@@ -1,12 +1,26 @@
 import { useMemo } from 'react';
-import { batchNow, nextAction, probeTroubles, weighEvidence, type Boil, type NextAction, type PotFormula, type ProbeTrouble, type Verdict, type Watched } from '@idle-kettle/core'; // prettier-ignore
+import {
+  batchNow,
+  nextAction,
+  probeTroubles,
+  weighEvidence,
+  type Boil,
+  type NextAction,
+  type PotFormula,
+  type ProbeTrouble,
+  type Verdict,
+  type Watched,
+} from '@idle-kettle/core';
 import { useNow } from '../../ui/now.js';
 
 /** Ten seconds are near enough for advice. */
 const TO_MS = 10_000;
 const useAboutNow = (boil: Boil): number => Math.floor(batchNow(boil, useNow()) / TO_MS) * TO_MS;
 
-/** What to do now in a pot, and what the evidence says. @param fill how full its pan stands, share of its depth */
+/**
+ * What to do now in a pot, and what the evidence says.
+ * @param fill how full its pan stands, share of its depth
+ */
 export function useAdvice(
   boil: Boil,
   formula: PotFormula | undefined,

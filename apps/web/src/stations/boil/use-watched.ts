@@ -5,7 +5,10 @@ import { timeOfBatch, useBatch } from '../../batch/batch-context.js';
 import { useHabit } from '../../ui/habit.js';
 import type { WatchBoil } from '../../workers/forecast.worker.js';
 
-/** The clock goes on between readings, so it is worked out anew this often; in a fast simulation the more. */
+/**
+ * The clock goes on between readings, so it is worked out anew this often; in a fast simulation the
+ * more.
+ */
 const EVERY_MS = 10_000;
 const FAST_MS = 2000;
 
@@ -15,14 +18,19 @@ const watch = (): Remote<WatchBoil> =>
     new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' }),
   ));
 
-/** The forecast of the boil on the bench, worked out beside the page; undefined while there is none. */
+/**
+ * The forecast of the boil on the bench, worked out beside the page; undefined while there is none.
+ */
 export function useWatched(): Watched | undefined {
   const { boil, document } = useBatch();
   return useForecast(boil, document);
 }
 
 /** The forecast of any boil. */
-export function useForecast(boil: Boil, document: FormulaDocument | undefined): Watched | undefined {
+export function useForecast(
+  boil: Boil,
+  document: FormulaDocument | undefined,
+): Watched | undefined {
   const { place } = useHabit();
   const [watched, setWatched] = useState<Watched>();
   const [round, setRound] = useState(0);

@@ -1,6 +1,9 @@
 import type { TestVerdict } from '@idle-kettle/core';
 
-/** What a fingertip's path through a cold spoonful looks like, verdict by verdict: our own drawings of a plate from above. */
+/**
+ * What a fingertip's path through a cold spoonful looks like, verdict by verdict: our own drawings
+ * of a plate from above.
+ */
 const SHAPES: Readonly<Record<TestVerdict, React.ReactNode>> = {
   runs: <path d="M14 40c4-12 14-18 26-16s20 2 22 14-8 20-24 20-28-6-24-18z" />,
   'slowly closes': (
@@ -36,7 +39,15 @@ const SHAPES: Readonly<Record<TestVerdict, React.ReactNode>> = {
 
 export const VerdictPicture = ({ verdict }: { readonly verdict: TestVerdict }) => (
   <svg aria-hidden="true" viewBox="0 0 76 76" className="size-14">
-    <circle cx="38" cy="38" r="35" fill="none" stroke="currentColor" strokeWidth="2" opacity="0.5" />
+    <circle
+      cx="38"
+      cy="38"
+      r="35"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2"
+      opacity="0.5"
+    />
     <g fill="var(--fruit)">{SHAPES[verdict]}</g>
   </svg>
 );

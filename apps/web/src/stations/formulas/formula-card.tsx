@@ -18,7 +18,10 @@ interface FormulaCardProps {
 }
 
 /** A kept formula in the library: what it is, what it gives in this kitchen, and how it keeps. */
-export function FormulaCard({ view, made: { formula: pot, balance: result, keeping } }: FormulaCardProps) {
+export function FormulaCard({
+  view,
+  made: { formula: pot, balance: result, keeping },
+}: FormulaCardProps) {
   const newBatch = useNewBatch();
   const theme = useTheme();
   const formats = useFormats();
@@ -33,7 +36,10 @@ export function FormulaCard({ view, made: { formula: pot, balance: result, keepi
       <div className="flex min-w-0 flex-1 flex-col p-4">
         <div className="flex items-start justify-between gap-2">
           <h2 className="text-xl">
-            <Link to={`/formulas/${id}`} className="inline-block min-h-[44px] content-center hover:underline">
+            <Link
+              to={`/formulas/${id}`}
+              className="inline-block min-h-[44px] content-center hover:underline"
+            >
               {document.title}
             </Link>
           </h2>
@@ -56,8 +62,8 @@ export function FormulaCard({ view, made: { formula: pot, balance: result, keepi
         </p>
         {result && stop && (
           <p className="mt-2">
-            {capital(stop.lead)} <strong>{stop.words}</strong>, {formats.mass(result.massIn_kg.mid)} in, gives{' '}
-            {jars?.join(' and ')}
+            {capital(stop.lead)} <strong>{stop.words}</strong>, {formats.mass(result.massIn_kg.mid)}{' '}
+            in, gives {jars?.join(' and ')}
           </p>
         )}
         {result && (
@@ -67,7 +73,11 @@ export function FormulaCard({ view, made: { formula: pot, balance: result, keepi
           </p>
         )}
         <div className="mt-3 flex flex-wrap items-center gap-2">
-          <button type="button" className="btn btn-secondary" onClick={() => void newBatch({ id, document })}>
+          <button
+            type="button"
+            className="btn btn-secondary"
+            onClick={() => void newBatch({ id, document })}
+          >
             Make it
           </button>
           <Link to={`/formulas/${id}`} className="btn btn-ghost">

@@ -42,7 +42,13 @@ export function FormulaPage() {
   );
 }
 
-function Opened({ view, others }: { readonly view: FormulaView; readonly others: readonly FormulaView[] }) {
+function Opened({
+  view,
+  others,
+}: {
+  readonly view: FormulaView;
+  readonly others: readonly FormulaView[];
+}) {
   const newBatch = useNewBatch();
   const navigate = useNavigate();
   const theme = useTheme();
@@ -60,7 +66,11 @@ function Opened({ view, others }: { readonly view: FormulaView; readonly others:
         title={document.title}
         lead={`${KIND_WORDS[document.kind]}, ${METHOD_WORDS[document.method]} · version ${revision}`}
         actions={
-          <button type="button" className="btn btn-primary" onClick={() => void newBatch({ id, document })}>
+          <button
+            type="button"
+            className="btn btn-primary"
+            onClick={() => void newBatch({ id, document })}
+          >
             Make it
           </button>
         }
@@ -90,7 +100,10 @@ function Opened({ view, others }: { readonly view: FormulaView; readonly others:
             aria-pressed={favourite}
             onClick={() => void markFormula(id, { favourite: !favourite })}
           >
-            <Star aria-hidden="true" className={`size-5 ${favourite ? 'fill-current text-secondary' : ''}`} />{' '}
+            <Star
+              aria-hidden="true"
+              className={`size-5 ${favourite ? 'fill-current text-secondary' : ''}`}
+            />{' '}
             Favourite
           </button>
           <Link to={`/formulas/${id}/card`} className="btn">
@@ -117,7 +130,9 @@ function Opened({ view, others }: { readonly view: FormulaView; readonly others:
                     <strong className="w-28 shrink-0">{line.amount}</strong>
                     <span>
                       {nameOfLine(line)}
-                      {line.variety !== undefined && <span className="text-soft"> · {line.variety}</span>}
+                      {line.variety !== undefined && (
+                        <span className="text-soft"> · {line.variety}</span>
+                      )}
                     </span>
                   </li>
                 ))}
@@ -135,7 +150,11 @@ function Opened({ view, others }: { readonly view: FormulaView; readonly others:
               <section aria-label="Side by side" className="panel p-4">
                 <div className="flex items-start justify-between gap-3">
                   <h2 className="text-xl">Side by side</h2>
-                  <button type="button" className="btn btn-ghost btn-sm min-h-[44px]" onClick={() => setOther(undefined)}>
+                  <button
+                    type="button"
+                    className="btn btn-ghost btn-sm min-h-[44px]"
+                    onClick={() => setOther(undefined)}
+                  >
                     Close
                   </button>
                 </div>
@@ -145,7 +164,9 @@ function Opened({ view, others }: { readonly view: FormulaView; readonly others:
             <Versions
               view={view}
               onCompare={setOther}
-              onBringBack={(version) => void next(version.document, `Version ${version.revision} is back`)}
+              onBringBack={(version) =>
+                void next(version.document, `Version ${version.revision} is back`)
+              }
             />
             <label className="flex flex-wrap items-center gap-2 text-sm text-soft">
               beside another formula
@@ -180,10 +201,16 @@ function Opened({ view, others }: { readonly view: FormulaView; readonly others:
       </Page>
     </div>
   );
-} // prettier-ignore
+}
 
 /** Notes, kept when asked; each keeping is a version. */
-function Notes({ notes, onKeep }: { readonly notes: string; readonly onKeep: (notes: string) => void }) {
+function Notes({
+  notes,
+  onKeep,
+}: {
+  readonly notes: string;
+  readonly onKeep: (notes: string) => void;
+}) {
   const [text, setText] = useState(notes);
   return (
     <div className="mt-4">

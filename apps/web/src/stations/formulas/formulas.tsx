@@ -50,7 +50,12 @@ export function Formulas() {
   const [month] = useState(() => today().getMonth() + 1);
   const { data } = formulas;
   const all = useMemo(
-    () => (data ?? []).map((view) => ({ view, fruit: firstFruit(view.document), made: computeFormula(withoutPlace(view.document), place) })), // prettier-ignore
+    () =>
+      (data ?? []).map((view) => ({
+        view,
+        fruit: firstFruit(view.document),
+        made: computeFormula(withoutPlace(view.document), place),
+      })),
     [data, place],
   );
   const wanted = filters.search.trim().toLowerCase();
@@ -64,7 +69,8 @@ export function Formulas() {
           .includes(wanted) &&
         (filters.kind === '' || document.kind === filters.kind) &&
         (filters.method === '' || document.method === filters.method) &&
-        (filters.fruit === '' || document.lines.some(({ ingredient }) => ingredient === filters.fruit)) &&
+        (filters.fruit === '' ||
+          document.lines.some(({ ingredient }) => ingredient === filters.fruit)) &&
         (filters.keeping === '' ||
           (keeping.verdict === 'shelf' ? 'shelf' : 'fridge') === filters.keeping) &&
         (!filters.season || fruit === undefined || inSeason(fruit, month, southern)),
@@ -98,10 +104,37 @@ export function Formulas() {
             value={filters.search}
             onChange={(event) => set({ search: event.target.value })}
           />
-          <Choice label="Kind" all="every kind" value={filters.kind} options={KINDS.map((each) => [each, KIND_WORDS[each]])} onChange={(kind) => set({ kind: kind as Kind | '' })} />
-          <Choice label="Way to a set" all="every way" value={filters.method} options={METHODS.map((each) => [each, METHOD_WORDS[each]])} onChange={(method) => set({ method: method as Method | '' })} />
-          <Choice label="Fruit" all="every fruit" value={filters.fruit} options={fruits.map((each) => [each, ingredientById(each)?.name[1] ?? each])} onChange={(fruit) => set({ fruit })} />
-          <Choice label="Keeping" all="however it keeps" value={filters.keeping} options={[['shelf', 'for the shelf'], ['fridge', 'for the fridge']]} onChange={(keeping) => set({ keeping: keeping as Filters['keeping'] })} />
+          <Choice
+            label="Kind"
+            all="every kind"
+            value={filters.kind}
+            options={KINDS.map((each) => [each, KIND_WORDS[each]])}
+            onChange={(kind) => set({ kind: kind as Kind | '' })}
+          />
+          <Choice
+            label="Way to a set"
+            all="every way"
+            value={filters.method}
+            options={METHODS.map((each) => [each, METHOD_WORDS[each]])}
+            onChange={(method) => set({ method: method as Method | '' })}
+          />
+          <Choice
+            label="Fruit"
+            all="every fruit"
+            value={filters.fruit}
+            options={fruits.map((each) => [each, ingredientById(each)?.name[1] ?? each])}
+            onChange={(fruit) => set({ fruit })}
+          />
+          <Choice
+            label="Keeping"
+            all="however it keeps"
+            value={filters.keeping}
+            options={[
+              ['shelf', 'for the shelf'],
+              ['fridge', 'for the fridge'],
+            ]}
+            onChange={(keeping) => set({ keeping: keeping as Filters['keeping'] })}
+          />
           <Toggle on={filters.season} onChange={(season) => set({ season })}>
             in season now
           </Toggle>
@@ -122,8 +155,8 @@ export function Formulas() {
             </button>
           }
         >
-          At the Balance station of a batch, “Keep as a formula” puts a copy here. Or begin with one of ours of
-          every kind and every way to a set.
+          At the Balance station of a batch, “Keep as a formula” puts a copy here. Or begin with one
+          of ours of every kind and every way to a set.
         </Empty>
       )}
       {data && data.length > 0 && found.length === 0 && (
@@ -137,7 +170,9 @@ export function Formulas() {
             )
           }
         >
-          {filters.putAway ? 'Nothing that was put away is like that.' : 'Nothing here is like that.'}
+          {filters.putAway
+            ? 'Nothing that was put away is like that.'
+            : 'Nothing here is like that.'}
         </Empty>
       )}
       <div className="grid gap-3 md:grid-cols-2">
@@ -152,7 +187,7 @@ export function Formulas() {
       )}
     </Page>
   );
-} // prettier-ignore
+}
 
 interface ChoiceProps {
   readonly label: string;
@@ -163,7 +198,12 @@ interface ChoiceProps {
 }
 
 const Choice = ({ label, all, value, options, onChange }: ChoiceProps) => (
-  <select aria-label={label} className="select w-40" value={value} onChange={(event) => onChange(event.target.value)}>
+  <select
+    aria-label={label}
+    className="select w-40"
+    value={value}
+    onChange={(event) => onChange(event.target.value)}
+  >
     <option value="">{all}</option>
     {options.map(([id, words]) => (
       <option key={id} value={id}>
@@ -171,10 +211,23 @@ const Choice = ({ label, all, value, options, onChange }: ChoiceProps) => (
       </option>
     ))}
   </select>
-); // prettier-ignore
+);
 
-const Toggle = ({ on, onChange, children }: { readonly on: boolean; readonly onChange: (on: boolean) => void; readonly children: React.ReactNode }) => (
-  <button type="button" className={`btn ${on ? 'btn-neutral' : ''}`} aria-pressed={on} onClick={() => onChange(!on)}>
+const Toggle = ({
+  on,
+  onChange,
+  children,
+}: {
+  readonly on: boolean;
+  readonly onChange: (on: boolean) => void;
+  readonly children: React.ReactNode;
+}) => (
+  <button
+    type="button"
+    className={`btn ${on ? 'btn-neutral' : ''}`}
+    aria-pressed={on}
+    onClick={() => onChange(!on)}
+  >
     {children}
   </button>
-); // prettier-ignore
+);

@@ -12,7 +12,10 @@ import { jarsOf } from '../../ui/jar-picture.js';
 import { Loading, useTitle } from '../../ui/page.js';
 import { capital, sentence } from '../../ui/sentence.js';
 
-/** The formula on one card for the kitchen wall: what goes in, where to stop here, what comes out, how it keeps. */
+/**
+ * The formula on one card for the kitchen wall: what goes in, where to stop here, what comes out,
+ * how it keeps.
+ */
 export function PrintCard() {
   const { formulaId = '' } = useParams();
   const formats = useFormats();
@@ -26,7 +29,10 @@ export function PrintCard() {
   const stop = balance && stopWords(formula, balance, formats);
   const shares = new Map(formula.lines.map((line) => [line.index, line.mass_kg.mid]));
   return (
-    <div className="mx-auto max-w-2xl px-4 py-5 print:max-w-none print:p-0" style={fruitStyle(firstFruit(document), theme)}>
+    <div
+      className="mx-auto max-w-2xl px-4 py-5 print:max-w-none print:p-0"
+      style={fruitStyle(firstFruit(document), theme)}
+    >
       <div className="mb-4 flex gap-2 print:hidden">
         <button type="button" className="btn btn-primary" onClick={() => window.print()}>
           <Printer aria-hidden="true" className="size-5" /> Print
@@ -60,29 +66,58 @@ export function PrintCard() {
           {balance && stop && (
             <dl className="mt-4 grid gap-x-6 gap-y-3 sm:grid-cols-3 print:grid-cols-3">
               <Fact name={stop.lead} words={stop.words} />
-              <Fact name="hot jars" words={`${balance.readyJars}`} note={balance.jars.map(({ count, size }) => jarsOf(`${count.low.toFixed(1)} to ${count.high.toFixed(1)}`, size)).join(', ')} />
-              <Fact name="keeping" words={KEEPING_WORDS[keeping.verdict].word} note={keeping.process ? `${keeping.process.minutes} min ${PROCESS_WORDS[keeping.process.method]}, ${keeping.process.band}` : (keeping.reasons[0] && sentence(keeping.reasons[0].text))} />
+              <Fact
+                name="hot jars"
+                words={`${balance.readyJars}`}
+                note={balance.jars
+                  .map(({ count, size }) =>
+                    jarsOf(`${count.low.toFixed(1)} to ${count.high.toFixed(1)}`, size),
+                  )
+                  .join(', ')}
+              />
+              <Fact
+                name="keeping"
+                words={KEEPING_WORDS[keeping.verdict].word}
+                note={
+                  keeping.process
+                    ? `${keeping.process.minutes} min ${PROCESS_WORDS[keeping.process.method]}, ${keeping.process.band}`
+                    : keeping.reasons[0] && sentence(keeping.reasons[0].text)
+                }
+              />
             </dl>
           )}
           {document.steps && document.steps.length > 0 && (
             <ol className="mt-4 list-decimal space-y-1 pl-6">
-              {document.steps.map((step, i) => <li key={i}>{step}</li>)}
+              {document.steps.map((step, i) => (
+                <li key={i}>{step}</li>
+              ))}
             </ol>
           )}
-          {document.notes !== undefined && document.notes !== '' && <p className="mt-4 whitespace-pre-line">{document.notes}</p>}
+          {document.notes !== undefined && document.notes !== '' && (
+            <p className="mt-4 whitespace-pre-line">{document.notes}</p>
+          )}
           <p className="mt-4 text-sm text-soft print:text-black">
-            It burns at over 104 °C (219 °F). Not a tested recipe: your extension service or food authority has the last word.
+            It burns at over 104 °C (219 °F). Not a tested recipe: your extension service or food
+            authority has the last word.
           </p>
         </div>
       </article>
     </div>
   );
-} // prettier-ignore
+}
 
-const Fact = ({ name, words, note }: { readonly name: string; readonly words: string; readonly note?: string | undefined }) => (
+const Fact = ({
+  name,
+  words,
+  note,
+}: {
+  readonly name: string;
+  readonly words: string;
+  readonly note?: string | undefined;
+}) => (
   <div>
     <dt className="text-sm text-soft print:text-black">{capital(name)}</dt>
     <dd className="display text-xl">{words}</dd>
     {note !== undefined && <dd className="text-sm">{note}</dd>}
   </div>
-); // prettier-ignore
+);

@@ -36,7 +36,8 @@ export function TakeOut({ formula }: { readonly formula: FormulaBody }) {
   const ways = [
     {
       words: 'Formula (JSON)',
-      act: () => saveFile(`${name}.kettle.json`, 'application/json', JSON.stringify(formula, null, 2)),
+      act: () =>
+        saveFile(`${name}.kettle.json`, 'application/json', JSON.stringify(formula, null, 2)),
     },
     {
       words: 'Recipe (JSON-LD)',
@@ -46,7 +47,10 @@ export function TakeOut({ formula }: { readonly formula: FormulaBody }) {
   ];
   return (
     <details className="relative">
-      <summary className="btn btn-ghost list-none" aria-label={`Take ${formula.title} out as a file`}>
+      <summary
+        className="btn btn-ghost list-none"
+        aria-label={`Take ${formula.title} out as a file`}
+      >
         <Download aria-hidden="true" className="size-5" /> File
       </summary>
       <div className="absolute z-10 mt-1 flex w-48 flex-col gap-1 rounded-xl border border-line bg-base-100 p-2">

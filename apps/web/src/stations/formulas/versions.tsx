@@ -39,7 +39,10 @@ export function Versions({ view, onCompare, onBringBack }: VersionsProps) {
                       type="button"
                       className="btn btn-sm min-h-[44px]"
                       onClick={() =>
-                        onCompare({ name: `version ${version.revision}`, document: version.document })
+                        onCompare({
+                          name: `version ${version.revision}`,
+                          document: version.document,
+                        })
                       }
                     >
                       Compare

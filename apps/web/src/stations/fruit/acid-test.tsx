@@ -1,10 +1,20 @@
 import { useState } from 'react';
-import { amountFor, ingredientById, knownForms, massOf, parseAmount, type PotLine } from '@idle-kettle/core';
+import {
+  amountFor,
+  ingredientById,
+  knownForms,
+  massOf,
+  parseAmount,
+  type PotLine,
+} from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { addLine } from '../../batch/line-edit.js';
 import { useHabit } from '../../ui/habit.js';
 
-/** A tablespoon of lemon juice to every cup of fruit that is not sharp enough. USDA Complete Guide to Home Canning, Guide 7, from memory. */
+/**
+ * A tablespoon of lemon juice to every cup of fruit that is not sharp enough. USDA Complete Guide
+ * to Home Canning, Guide 7, from memory.
+ */
 const LEMON = ingredientById('lemon-juice-bottled');
 
 /** US cups in a mass of this fruit as it lies. */
@@ -15,7 +25,9 @@ function cupsOf({ ingredient, form, mass_kg }: PotLine): number {
   return cup?.ok ? mass_kg.mid / cup.mass_kg.mid : mass_kg.mid / 0.2;
 }
 
-/** Acid by taste: the fruit beside lemon water that is just sharp enough, and the lemon it asks for. */
+/**
+ * Acid by taste: the fruit beside lemon water that is just sharp enough, and the lemon it asks for.
+ */
 export function AcidTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
   const { change } = useBatch();
   const { units } = useHabit();
@@ -30,8 +42,8 @@ export function AcidTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
     <section aria-label="Acid by taste" className="panel p-4">
       <h2 className="text-xl">Acid by taste</h2>
       <p className="mt-1">
-        Stir a teaspoon of lemon juice and half a teaspoon of sugar into three tablespoons of water. Taste it,
-        then the fruit.
+        Stir a teaspoon of lemon juice and half a teaspoon of sugar into three tablespoons of water.
+        Taste it, then the fruit.
       </p>
       <div role="radiogroup" aria-label="The fruit is" className="mt-3 flex flex-wrap gap-2">
         {([false, true] as const).map((each) => (
@@ -47,11 +59,14 @@ export function AcidTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
           </button>
         ))}
       </div>
-      {dull === false && <p className="mt-2 text-soft">Sharp enough for a set; no lemon is needed for it.</p>}
+      {dull === false && (
+        <p className="mt-2 text-soft">Sharp enough for a set; no lemon is needed for it.</p>
+      )}
       {dull === true && (
         <div className="mt-3">
           <p>
-            A tablespoon of lemon juice for every cup: about {Math.max(Math.round(cups), 1)} of them here.
+            A tablespoon of lemon juice for every cup: about {Math.max(Math.round(cups), 1)} of them
+            here.
           </p>
           <button
             type="button"

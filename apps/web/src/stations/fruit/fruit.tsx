@@ -46,8 +46,8 @@ export function Fruit() {
           <ul className="mt-1 list-disc space-y-1.5 pl-5">
             <li>Sort out what is bad, wash, then stem, pit or peel; weigh after that.</li>
             <li>
-              Ripe fruit gives when squeezed and is dull rather than glossy. Some makers keep a quarter
-              under-ripe, for its pectin.
+              Ripe fruit gives when squeezed and is dull rather than glossy. Some makers keep a
+              quarter under-ripe, for its pectin.
             </li>
             <li>Frozen fruit goes in half thawed, with its drip.</li>
             {cautions
@@ -86,14 +86,14 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
         <p className="mt-1">
           {bought ? (
             <>
-              Gives about <strong>{formats.mass(mass_kg.mid)}</strong> prepared ({formats.mass(mass_kg.low)}{' '}
-              to {formats.mass(mass_kg.high)}).
+              Gives about <strong>{formats.mass(mass_kg.mid)}</strong> prepared (
+              {formats.mass(mass_kg.low)} to {formats.mass(mass_kg.high)}).
             </>
           ) : (
             <>
-              Buy about <strong>{formats.mass(toBuy(waste.mid))}</strong> ({formats.mass(toBuy(waste.low))} to{' '}
-              {formats.mass(toBuy(waste.high))}): {waste.low.toFixed(0)} to {waste.high.toFixed(0)} % goes in
-              preparing.
+              Buy about <strong>{formats.mass(toBuy(waste.mid))}</strong> (
+              {formats.mass(toBuy(waste.low))} to {formats.mass(toBuy(waste.high))}):{' '}
+              {waste.low.toFixed(0)} to {waste.high.toFixed(0)} % goes in preparing.
             </>
           )}
         </p>
@@ -106,7 +106,11 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
             event.preventDefault();
             const { form: _, ...kept } = line;
             const weighed = parseAmount(prepared, document.decimal);
-            if (pot.amount.unit.kind === 'mass' && weighed.ok && weighed.amount.unit.kind === 'mass')
+            if (
+              pot.amount.unit.kind === 'mass' &&
+              weighed.ok &&
+              weighed.amount.unit.kind === 'mass'
+            )
               void keepWeighing({
                 ingredient: ingredient.id,
                 ...(line.variety !== undefined && { variety: line.variety }),
@@ -155,13 +159,16 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
 
 /** How often this kitchen has weighed this fruit before and after, and what that said. */
 function Learned({ ingredient }: { readonly ingredient: string }) {
-  const weighings = usePreparedWeights().data?.filter((each) => each.ingredient === ingredient) ?? [];
+  const weighings =
+    usePreparedWeights().data?.filter((each) => each.ingredient === ingredient) ?? [];
   if (weighings.length === 0) return null;
   const lost =
-    weighings.reduce((sum, each) => sum + 1 - each.prepared_kg / each.bought_kg, 0) / weighings.length;
+    weighings.reduce((sum, each) => sum + 1 - each.prepared_kg / each.bought_kg, 0) /
+    weighings.length;
   return (
     <p className="mt-1 text-sm text-soft">
-      Your own weighings ({weighings.length}) lost {(lost * 100).toFixed(0)} % on average; they count here.
+      Your own weighings ({weighings.length}) lost {(lost * 100).toFixed(0)} % on average; they
+      count here.
     </p>
   );
 }
@@ -195,8 +202,8 @@ function AlcoholTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
     <section aria-label="Pectin test" className="panel p-4">
       <h2 className="text-xl">Pectin test</h2>
       <p className="mt-1">
-        A teaspoon of cooled juice and a tablespoon of rubbing alcohol in a closed jar, turned over gently, a
-        minute.
+        A teaspoon of cooled juice and a tablespoon of rubbing alcohol in a closed jar, turned over
+        gently, a minute.
       </p>
       <p className="mt-1 flex items-start gap-2 text-watch">
         <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />

@@ -1,6 +1,13 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { filledVolume_ml, HALF_PINT_ML, JAR_SIZES, jarWords, QUARTER_INCH_MM, type JarsFilled } from '@idle-kettle/core'; // prettier-ignore
+import {
+  filledVolume_ml,
+  HALF_PINT_ML,
+  JAR_SIZES,
+  jarWords,
+  QUARTER_INCH_MM,
+  type JarsFilled,
+} from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
 import { logEvent } from '../../data/log-event.js';
@@ -39,7 +46,8 @@ export function Jar() {
   };
   const filled = boil.jarred.reduce((sum, jar) => sum + jar.full + jar.part, 0);
   const expected = balance?.jars.reduce((sum, jar) => sum + jar.count.high, 0) ?? 0;
-  const headspace_mm = keeping?.process?.headspace_mm ?? formula.jars[0]?.headspace_mm ?? QUARTER_INCH_MM;
+  const headspace_mm =
+    keeping?.process?.headspace_mm ?? formula.jars[0]?.headspace_mm ?? QUARTER_INCH_MM;
   const stock = stockOf(gear);
   const volume_ml = filledVolume_ml(boil.jarred, headspace_mm, stock);
   const most_ml = (balance?.yieldBracket.most ?? Infinity) * HALF_PINT_ML;
@@ -51,10 +59,13 @@ export function Jar() {
         <SealsOfJars minutes={keeping?.process?.minutes ?? boil.processed?.minutes} />
         <section aria-label="Jars filled" className="panel p-4">
           <h2 className="text-xl">Jars filled</h2>
-          <p className="text-soft">Tap as each one is lidded. The last, part jar goes in the fridge.</p>
+          <p className="text-soft">
+            Tap as each one is lidded. The last, part jar goes in the fridge.
+          </p>
           {boil.phase === 'on-heat' && filled > 0 && (
             <p role="alert" className="mt-1 text-watch">
-              By the log the pot is still on the heat: say at the Boil station that it is done, or take the jars back.
+              By the log the pot is still on the heat: say at the Boil station that it is done, or
+              take the jars back.
             </p>
           )}
           <ul>
@@ -65,7 +76,11 @@ export function Jar() {
           {!shelved && (
             <label className="mt-3 flex items-center gap-2 text-sm text-soft">
               another size
-              <select className="select w-44 text-base-content" value="" onChange={(event) => add(event.target.value)}>
+              <select
+                className="select w-44 text-base-content"
+                value=""
+                onChange={(event) => add(event.target.value)}
+              >
                 <option value="">choose…</option>
                 {JAR_SIZES.filter((jar) => !sizes.includes(jar.id)).map((jar) => (
                   <option key={jar.id} value={jar.id}>
@@ -77,10 +92,20 @@ export function Jar() {
           )}
           {volume_ml > most_ml && (
             <p role="alert" className="mt-2 text-watch">
-              These jars hold {formats.volume(volume_ml)}; this pot can fill {formats.volume(most_ml)} at most, with no water boiled away. Count again?
+              These jars hold {formats.volume(volume_ml)}; this pot can fill{' '}
+              {formats.volume(most_ml)} at most, with no water boiled away. Count again?
             </p>
           )}
-          {!shelved && balance && <RunsOut balance={balance} jarred={boil.jarred} stock={stock} headspace_mm={headspace_mm} shown={sizes} onAdd={add} />}
+          {!shelved && balance && (
+            <RunsOut
+              balance={balance}
+              jarred={boil.jarred}
+              stock={stock}
+              headspace_mm={headspace_mm}
+              shown={sizes}
+              onAdd={add}
+            />
+          )}
           {!boil.processed && <PartJars jarred={boil.jarred} headspace_mm={headspace_mm} />}
           {filled > 0 && (!shelved || boil.lids) && <Lids />}
         </section>
@@ -104,7 +129,9 @@ export function Jar() {
                 .join(' and ')}
             </h2>
             <JarWall balance={balance} />
-            <p className="mt-2 text-soft">Up to {expected.toFixed(1)} may come out, and one is spare.</p>
+            <p className="mt-2 text-soft">
+              Up to {expected.toFixed(1)} may come out, and one is spare.
+            </p>
             <Loads balance={balance} jarred={boil.jarred} method={keeping?.process?.method} />
           </section>
         )}
@@ -114,13 +141,15 @@ export function Jar() {
             <li>Hot jars for hot jam, on wood or a towel: cold glass or bare stone cracks them.</li>
             <li>Lid on the pot before it is carried. Children and pets out of the way.</li>
             <li>
-              Skim or stir in the foam; let whole fruit and peel rest 5 to 10 minutes, so that they do not
-              float.
+              Skim or stir in the foam; let whole fruit and peel rest 5 to 10 minutes, so that they
+              do not float.
             </li>
-            <li>Free bubbles with wood or plastic, never metal. Wipe rims, lids to fingertip tight.</li>
+            <li>
+              Free bubbles with wood or plastic, never metal. Wipe rims, lids to fingertip tight.
+            </li>
           </ul>
         </Notice>
       </div>
     </div>
   );
-} // prettier-ignore
+}

@@ -2,7 +2,10 @@ import { useState } from 'react';
 import { useBatch } from '../../batch/batch-context.js';
 import { logEvent } from '../../data/log-event.js';
 
-/** Lids laid out against jars lidded: two flats can cling together on one jar, and then neither seals well. */
+/**
+ * Lids laid out against jars lidded: two flats can cling together on one jar, and then neither
+ * seals well.
+ */
 export function Lids() {
   const { id, boil } = useBatch();
   const jars = boil.jarred.reduce((sum, { full, part }) => sum + full + (part > 0 ? 1 : 0), 0);
@@ -29,7 +32,9 @@ export function Lids() {
   );
   return (
     <div className="mt-4 border-t border-line pt-3" role="group" aria-label="Rims, lids and bands">
-      <p className="text-soft">Rims and threads wiped, new flats centred, bands fingertip tight. Count the flats:</p>
+      <p className="text-soft">
+        Rims and threads wiped, new flats centred, bands fingertip tight. Count the flats:
+      </p>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         {field('flats laid out', out, setOut)}
         {field('flats left', left, setLeft)}
@@ -45,4 +50,4 @@ export function Lids() {
       </div>
     </div>
   );
-} // prettier-ignore
+}

@@ -7,14 +7,17 @@ interface LoadsProps {
   readonly method: 'boiling-water' | 'steam' | undefined;
 }
 
-/** How often each canner is filled for the jars that were filled, or may be; what waits stays hot. */
+/**
+ * How often each canner is filled for the jars that were filled, or may be; what waits stays hot.
+ */
 export function Loads({ balance, jarred, method }: LoadsProps) {
   const canners = useKitchens().data?.[0]?.gear.canners ?? [];
   if (method === undefined) return null;
   const filled = jarred.filter(({ full }) => full > 0);
-  const jars = filled.length > 0
-    ? filled.map(({ size, full }) => ({ size, count: full }))
-    : balance.jars.map(({ size, count }) => ({ size, count: Math.ceil(count.high) }));
+  const jars =
+    filled.length > 0
+      ? filled.map(({ size, full }) => ({ size, count: full }))
+      : balance.jars.map(({ size, count }) => ({ size, count: Math.ceil(count.high) }));
   return canners
     .filter((canner) => canner.method === method)
     .map((canner) => {
@@ -29,4 +32,4 @@ export function Loads({ balance, jarred, method }: LoadsProps) {
         </p>
       );
     });
-} // prettier-ignore
+}

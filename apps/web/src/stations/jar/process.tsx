@@ -10,7 +10,10 @@ import { Notice } from '../../ui/notice.js';
 import { clock } from '../../ui/now.js';
 import { capital, sentence } from '../../ui/sentence.js';
 
-/** What the filled jars go through, from the published table at the stated altitude, and the record that they did. */
+/**
+ * What the filled jars go through, from the published table at the stated altitude, and the record
+ * that they did.
+ */
 export function ProcessOfJars({ keeping }: { readonly keeping: Keeping }) {
   const { boil } = useBatch();
   const [first] = keeping.reasons;
@@ -18,11 +21,13 @@ export function ProcessOfJars({ keeping }: { readonly keeping: Keeping }) {
   if (keeping.process) return <ToProcess process={keeping.process} keeping={keeping} />;
   return (
     <Notice
-      title={keeping.verdict === 'stop' ? 'Do not keep it this way' : 'For the fridge or the freezer'}
+      title={
+        keeping.verdict === 'stop' ? 'Do not keep it this way' : 'For the fridge or the freezer'
+      }
       tone="care"
     >
-      {first && sentence(first.text)} {sentence(keeping.storage.text)} No process makes these jars fit for the
-      shelf.
+      {first && sentence(first.text)} {sentence(keeping.storage.text)} No process makes these jars
+      fit for the shelf.
     </Notice>
   );
 }
@@ -45,7 +50,8 @@ function ToProcess({
       ? gear?.canners.flatMap(({ marks }) => marks).find((each) => each.band === band)?.mark
       : undefined;
   const [minutes, setMinutes] = useState('');
-  // While the clock runs it is the clock that says; a slip of the thumb must not make the jars fit for the shelf.
+  // While the clock runs it is the clock that says; a slip of the thumb must not make the jars fit
+  // for the shelf.
   const counted = processClock(boil, process.minutes, useBatchNow());
   const byClock =
     counted.phase === 'running'
@@ -70,17 +76,18 @@ function ToProcess({
             : 'Clean hot jars, new flat lids, lids to fingertip tight.'}
         </li>
         <li>
-          The time starts {process.startWhen}.{mark !== undefined && ` Its own mark for here: “${mark}”.`}
+          The time starts {process.startWhen}.
+          {mark !== undefined && ` Its own mark for here: “${mark}”.`}
         </li>
         <li>
-          Then heat off, lid off away from the face, 5 minutes’ rest. Lift straight up, do not retighten,
-          leave 12 to 24 hours.
+          Then heat off, lid off away from the face, 5 minutes’ rest. Lift straight up, do not
+          retighten, leave 12 to 24 hours.
         </li>
         <li>Never shorter. {sentence(keeping.storage.text)}</li>
       </ul>
       <p className="mt-2 text-sm text-soft">
-        Table: {process.row}, {process.band}. {process.source}. Not a tested recipe: your extension service or
-        food authority has the last word.
+        Table: {process.row}, {process.band}. {process.source}. Not a tested recipe: your extension
+        service or food authority has the last word.
       </p>
       {boil.jarred.length > 0 && (
         <ProcessTimer minutes={process.minutes} steam={process.method === 'steam'} />
@@ -127,20 +134,38 @@ function ToProcess({
   );
 }
 
-/** The time of the process: begun at the right sign, from zero again when the boil is lost, then the rest. */
-export function ProcessTimer({ minutes, steam }: { readonly minutes: number; readonly steam: boolean }) {
+/**
+ * The time of the process: begun at the right sign, from zero again when the boil is lost, then the
+ * rest.
+ */
+export function ProcessTimer({
+  minutes,
+  steam,
+}: {
+  readonly minutes: number;
+  readonly steam: boolean;
+}) {
   const { id, boil } = useBatch();
   const now = useBatchNow();
   const { phase, left_ms, minutes: whole, lost } = processClock(boil, minutes, now);
-  useCallOut({ code: phase, text: phase === 'rest' ? 'Heat off, lid off away from the face' : 'Lift the jars' });
+  useCallOut({
+    code: phase,
+    text: phase === 'rest' ? 'Heat off, lid off away from the face' : 'Lift the jars',
+  });
   const { begun } = boil.process;
   const begin = (): void => void logEvent(id, 'process-begun', { minutes: whole });
   const sign = steam ? 'The steam is at its mark' : 'It is at a full rolling boil';
   return (
-    <div role="group" aria-label="Clock of the process" className="mt-3 rounded-[12px] border-2 border-secondary p-4">
+    <div
+      role="group"
+      aria-label="Clock of the process"
+      className="mt-3 rounded-[12px] border-2 border-secondary p-4"
+    >
       {phase === 'waiting' && (
         <>
-          {lost > 0 && <p className="mb-2 text-watch">The boil was lost: back to it, and from zero again.</p>}
+          {lost > 0 && (
+            <p className="mb-2 text-watch">The boil was lost: back to it, and from zero again.</p>
+          )}
           <button type="button" className="btn btn-primary h-16 w-full text-lg" onClick={begin}>
             {sign}: start the {whole} min
           </button>
@@ -150,17 +175,26 @@ export function ProcessTimer({ minutes, steam }: { readonly minutes: number; rea
         <div className="flex flex-wrap items-center justify-between gap-3">
           <div>
             <p className="text-soft">of {whole} min, left</p>
-            <p role="timer" className="display text-[58px] leading-none">{clock(left_ms + 999)}</p>
+            <p role="timer" className="display text-[58px] leading-none">
+              {clock(left_ms + 999)}
+            </p>
             {begun !== undefined && begun.minutes !== minutes && (
               <p className="mt-1 text-watch">
-                The altitude was changed while it ran: {minutes} min by the table now, {begun.minutes} when it began. The longer one counts.
+                The altitude was changed while it ran: {minutes} min by the table now,{' '}
+                {begun.minutes} when it began. The longer one counts.
               </p>
             )}
             <p className="mt-1 text-soft">
-              {steam ? 'The steam stays at its mark, the vent turned away.' : 'An inch of water over the jars: top it up boiling, never cold.'}
+              {steam
+                ? 'The steam stays at its mark, the vent turned away.'
+                : 'An inch of water over the jars: top it up boiling, never cold.'}
             </p>
           </div>
-          <button type="button" className="btn h-16 text-lg" onClick={() => logEvent(id, 'process-lost', {})}>
+          <button
+            type="button"
+            className="btn h-16 text-lg"
+            onClick={() => logEvent(id, 'process-lost', {})}
+          >
             {steam ? 'The steam fell' : 'The boil was lost'}
           </button>
         </div>
@@ -168,14 +202,18 @@ export function ProcessTimer({ minutes, steam }: { readonly minutes: number; rea
       {phase === 'rest' && (
         <>
           <p className="display text-2xl">Heat off, lid off away from the face</p>
-          <p className="text-soft">The jars rest in there. Left: <span role="timer">{clock(left_ms + 999)}</span></p>
+          <p className="text-soft">
+            The jars rest in there. Left: <span role="timer">{clock(left_ms + 999)}</span>
+          </p>
         </>
       )}
       {phase === 'over' && (
         <div className="flex flex-wrap items-center justify-between gap-3">
           <div>
             <p className="display text-2xl">Lift them straight up</p>
-            <p className="text-soft">Upright, apart, on wood or a towel; untouched for 12 to 24 hours.</p>
+            <p className="text-soft">
+              Upright, apart, on wood or a towel; untouched for 12 to 24 hours.
+            </p>
           </div>
           <button type="button" className="btn h-14" onClick={begin}>
             Another load: start again
@@ -184,7 +222,7 @@ export function ProcessTimer({ minutes, steam }: { readonly minutes: number; rea
       )}
     </div>
   );
-} // prettier-ignore
+}
 
 function Processed({ keeping }: { readonly keeping: Keeping }) {
   const { id, boil } = useBatch();

@@ -1,4 +1,12 @@
-import { fillVolume_ml, findJar, jarsInstead, smallerJarFor, type Balance, type JarsFilled, type JarStock } from '@idle-kettle/core'; // prettier-ignore
+import {
+  fillVolume_ml,
+  findJar,
+  jarsInstead,
+  smallerJarFor,
+  type Balance,
+  type JarsFilled,
+  type JarStock,
+} from '@idle-kettle/core';
 import { jarName, jarsOf, partWords } from '../../ui/jar-picture.js';
 
 interface RunsOutProps {
@@ -10,12 +18,17 @@ interface RunsOutProps {
   readonly onAdd: (size: string) => void;
 }
 
-/** Where there are fewer jars of a size than may come out: what else is in the kitchen for the rest. */
+/**
+ * Where there are fewer jars of a size than may come out: what else is in the kitchen for the rest.
+ */
 export function RunsOut({ balance, jarred, stock, headspace_mm, shown, onAdd }: RunsOutProps) {
   const short = balance.jars.flatMap(({ size, count }) => {
     const have = stock.find((each) => each.size === size)?.count;
     const jar = findJar(size);
-    const wanted = Math.max(Math.ceil(count.high), jarred.find((each) => each.size === size)?.full ?? 0);
+    const wanted = Math.max(
+      Math.ceil(count.high),
+      jarred.find((each) => each.size === size)?.full ?? 0,
+    );
     if (have === undefined || jar === undefined || wanted <= have) return [];
     const over_ml = (count.high - have) * fillVolume_ml(jar, headspace_mm);
     return [{ size, have, wanted, instead: jarsInstead(over_ml, size, stock, headspace_mm) }];
@@ -41,8 +54,16 @@ export function RunsOut({ balance, jarred, stock, headspace_mm, shown, onAdd }: 
   ));
 }
 
-/** A remainder that fills a smaller jar to its headspace can be processed; else it is a fridge jar. */
-export function PartJars({ jarred, headspace_mm }: { readonly jarred: readonly JarsFilled[]; readonly headspace_mm: number }) {
+/**
+ * A remainder that fills a smaller jar to its headspace can be processed; else it is a fridge jar.
+ */
+export function PartJars({
+  jarred,
+  headspace_mm,
+}: {
+  readonly jarred: readonly JarsFilled[];
+  readonly headspace_mm: number;
+}) {
   return jarred
     .filter(({ part }) => part > 0)
     .map(({ size, part }) => {
@@ -50,8 +71,9 @@ export function PartJars({ jarred, headspace_mm }: { readonly jarred: readonly J
       return (
         <p key={size} className="mt-2 text-sm text-soft">
           {`A ${jarName(size, 1)} ${partWords(part)} is a fridge jar, eaten first: air under the lid.`}
-          {smaller && ` The same fills one ${smaller.name[0]} to its headspace, and that one can be processed.`}
+          {smaller &&
+            ` The same fills one ${smaller.name[0]} to its headspace, and that one can be processed.`}
         </p>
       );
     });
-} // prettier-ignore
+}

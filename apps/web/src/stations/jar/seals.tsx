@@ -1,6 +1,15 @@
 import { format } from 'date-fns';
 import { useState } from 'react';
-import { isSettledUnsealed, jarsThatAre, processClock, sealsOf, UNSEALED_PLACES, type JarSeal, type Seals, type UnsealedPlace } from '@idle-kettle/core'; // prettier-ignore
+import {
+  isSettledUnsealed,
+  jarsThatAre,
+  processClock,
+  sealsOf,
+  UNSEALED_PLACES,
+  type JarSeal,
+  type Seals,
+  type UnsealedPlace,
+} from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { logEvent } from '../../data/log-event.js';
 import { outbox } from '../../data/outbox.js';
@@ -22,7 +31,10 @@ const STATE_WORDS: Readonly<Record<JarSeal['state'], string>> = {
 
 const moment = (at: number): string => format(at, 'EEE d MMM, HH:mm');
 
-/** The lids: left alone while the jars cool, then pressed one by one; what has not sealed is seen to within 24 hours. */
+/**
+ * The lids: left alone while the jars cool, then pressed one by one; what has not sealed is seen to
+ * within 24 hours.
+ */
 export function SealsOfJars({ minutes }: { readonly minutes: number | undefined }) {
   const { boil } = useBatch();
   const now = useBatchNow();
@@ -52,13 +64,14 @@ export function SealsOfJars({ minutes }: { readonly minutes: number | undefined 
       )}
       {seals.phase === 'due' && (
         <p className="text-soft">
-          Press the middle of each lid. No give: it has sealed. Tap every jar whose lid gives or clicks.
+          Press the middle of each lid. No give: it has sealed. Tap every jar whose lid gives or
+          clicks.
         </p>
       )}
       {seals.phase === 'settled' && (
         <p className="text-soft">
-          Now the bands off, so that a false seal shows and nothing rusts on; wash the jars, label them, and
-          store them cool, dark and dry. A vacuum alone does not prove the food safe.
+          Now the bands off, so that a false seal shows and nothing rusts on; wash the jars, label
+          them, and store them cool, dark and dry. A vacuum alone does not prove the food safe.
         </p>
       )}
       {seals.sizes.map(({ size, jars }) => (
@@ -94,7 +107,9 @@ function SizeSeals({ size, jars, asks }: SizeSealsProps) {
     jars.flatMap(({ number, state }) => (state === 'open' ? [number] : [])),
   );
   const toggle = (number: number): void =>
-    setFailed((was) => (was.includes(number) ? was.filter((each) => each !== number) : [...was, number]));
+    setFailed((was) =>
+      was.includes(number) ? was.filter((each) => each !== number) : [...was, number],
+    );
   const pressed = jars.filter(({ state }) => !isSettledUnsealed(state));
   const down = pressed.length - failed.length;
   return (
@@ -104,7 +119,11 @@ function SizeSeals({ size, jars, asks }: SizeSealsProps) {
         {jars.map(({ number, state }) => {
           const isOpen = asks ? failed.includes(number) : state === 'open';
           const words =
-            asks && !isSettledUnsealed(state) ? (isOpen ? 'not sealed' : 'down') : STATE_WORDS[state];
+            asks && !isSettledUnsealed(state)
+              ? isOpen
+                ? 'not sealed'
+                : 'down'
+              : STATE_WORDS[state];
           return (
             <li key={number}>
               <button
@@ -132,7 +151,9 @@ function SizeSeals({ size, jars, asks }: SizeSealsProps) {
           className="btn btn-primary mt-2 h-14 w-full text-lg"
           onClick={() => logEvent(id, 'seals', { size, failed: [...failed].sort((a, b) => a - b) })}
         >
-          {failed.length === 0 ? `All ${pressed.length} are down` : `${down} down, ${failed.length} not`}
+          {failed.length === 0
+            ? `All ${pressed.length} are down`
+            : `${down} down, ${failed.length} not`}
         </button>
       )}
     </div>
@@ -157,7 +178,10 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
   const whole = Math.max(minutes ?? 0, boil.processed?.minutes ?? 0);
   const clock = processClock(boil, whole, now);
   const ran = clock.phase === 'rest' || clock.phase === 'over';
-  const check = boil.log.findLast(({ event, undone }) => !undone && event.type === 'seals' && event.body.size === size && event.body.failed.length > 0);
+  const check = boil.log.findLast(
+    ({ event, undone }) =>
+      !undone && event.type === 'seals' && event.body.size === size && event.body.failed.length > 0,
+  );
   const put = (kept: UnsealedPlace): void => {
     logEvent(id, 'unsealed', { size, jars, kept });
     // On the list too, from wherever the jars of this size stand.
@@ -169,25 +193,45 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
       left -= count;
       const at = today().toISOString();
       if (kept === 'thrown-out')
-        void outbox.addMove(lot.id, { id: crypto.randomUUID(), change: -count, reason: 'discarded', note: 'did not seal', at });
+        void outbox.addMove(lot.id, {
+          id: crypto.randomUUID(),
+          change: -count,
+          reason: 'discarded',
+          note: 'did not seal',
+          at,
+        });
       else
-        void outbox.addTransfer(lot.id, { id: crypto.randomUUID(), arrivalId: crypto.randomUUID(), to: crypto.randomUUID(), count, keptIn: kept, place: '', at });
+        void outbox.addTransfer(lot.id, {
+          id: crypto.randomUUID(),
+          arrivalId: crypto.randomUUID(),
+          to: crypto.randomUUID(),
+          count,
+          keptIn: kept,
+          place: '',
+          at,
+        });
     }
   };
   return (
-    <div role="group" aria-label={`Not sealed: ${jarName(size, 2)}`} className="mt-3 rounded-[12px] border-2 border-error p-3">
+    <div
+      role="group"
+      aria-label={`Not sealed: ${jarName(size, 2)}`}
+      className="mt-3 rounded-[12px] border-2 border-error p-3"
+    >
       <p className="text-lg font-semibold">
-        {jarsOf(String(jars.length), size, jars.length)} not sealed: {jars.length === 1 ? 'jar' : 'jars'} {jars.join(', ')}
+        {jarsOf(String(jars.length), size, jars.length)} not sealed:{' '}
+        {jars.length === 1 ? 'jar' : 'jars'} {jars.join(', ')}
       </p>
       {inTime ? (
         <p className="text-soft">
-          Until {moment(reprocessUntil)}: heat it up again, into a clean hot jar with a new flat lid and a clean rim, and the whole process
-          once more. Look for a nick in the rim first.
+          Until {moment(reprocessUntil)}: heat it up again, into a clean hot jar with a new flat lid
+          and a clean rim, and the whole process once more. Look for a nick in the rim first.
         </p>
       ) : (
         <p className="text-watch">
-          More than 24 hours have gone since the process: it is not processed again. If it stood at room temperature, throw it out
-          without tasting; the fridge or freezer only for a jar that was put there in time.
+          More than 24 hours have gone since the process: it is not processed again. If it stood at
+          room temperature, throw it out without tasting; the fridge or freezer only for a jar that
+          was put there in time.
         </p>
       )}
       {again && inTime && (
@@ -207,27 +251,41 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
               setAgain(false);
             }}
           >
-            {ran ? `They went through the ${whole} min again` : `The whole ${whole} min, on the clock above`}
+            {ran
+              ? `They went through the ${whole} min again`
+              : `The whole ${whole} min, on the clock above`}
           </button>
         </>
       )}
       <div className="mt-2 flex flex-wrap gap-2">
         {inTime && !again && (
-          <button type="button" className="btn btn-secondary h-14 flex-1" onClick={() => setAgain(true)}>
+          <button
+            type="button"
+            className="btn btn-secondary h-14 flex-1"
+            onClick={() => setAgain(true)}
+          >
             Process again, {whole} min
           </button>
         )}
         {check && (
-          <button type="button" className="btn btn-ghost h-14" onClick={() => logEvent(id, 'undo', { eventId: check.event.id })}>
+          <button
+            type="button"
+            className="btn btn-ghost h-14"
+            onClick={() => logEvent(id, 'undo', { eventId: check.event.id })}
+          >
             A slip: take it back
           </button>
         )}
         {UNSEALED_PLACES.map((kept) => (
           <button key={kept} type="button" className="btn h-14 flex-1" onClick={() => put(kept)}>
-            {kept === 'thrown-out' ? 'Thrown out' : inTime ? `Into the ${kept}` : `It was in the ${kept} in time`}
+            {kept === 'thrown-out'
+              ? 'Thrown out'
+              : inTime
+                ? `Into the ${kept}`
+                : `It was in the ${kept} in time`}
           </button>
         ))}
       </div>
     </div>
   );
-} // prettier-ignore
+}

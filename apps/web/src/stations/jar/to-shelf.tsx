@@ -23,15 +23,32 @@ export function ToShelf({ filled }: { readonly filled: number }) {
       for (const keptIn of UNSEALED_PLACES) {
         const count = jarsThatAre(seals, size, keptIn).length;
         if (count > 0 && keptIn !== 'thrown-out')
-          await outbox.addPut({ id: crypto.randomUUID(), batchId: id, size, count, madeOn, keptIn });
+          await outbox.addPut({
+            id: crypto.randomUUID(),
+            batchId: id,
+            size,
+            count,
+            madeOn,
+            keptIn,
+          });
         down -= count;
       }
-      if (down > 0) await outbox.addPut({ id: crypto.randomUUID(), batchId: id, size, count: down, madeOn });
+      if (down > 0)
+        await outbox.addPut({ id: crypto.randomUUID(), batchId: id, size, count: down, madeOn });
       if (part > 0)
-        await outbox.addPut({ id: crypto.randomUUID(), batchId: id, size, count: 1, partFill: part, madeOn });
+        await outbox.addPut({
+          id: crypto.randomUUID(),
+          batchId: id,
+          size,
+          count: 1,
+          partFill: part,
+          madeOn,
+        });
     }
     toast.success(
-      processed ? 'On the shelf list' : 'On the shelf list as fridge jars: no process is in the log',
+      processed
+        ? 'On the shelf list'
+        : 'On the shelf list as fridge jars: no process is in the log',
     );
     await navigate('../shelf');
   };

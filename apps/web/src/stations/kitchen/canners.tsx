@@ -41,7 +41,9 @@ export function Canners() {
         {gear.canners.map((canner) => {
           const set = (entry: CannerBody): void =>
             change((was) => ({ ...was, canners: withEntry(was.canners, entry) }));
-          const unused = JAR_SIZES.find(({ id }) => !canner.loads.some(({ size }) => size === id))?.id;
+          const unused = JAR_SIZES.find(
+            ({ id }) => !canner.loads.some(({ size }) => size === id),
+          )?.id;
           return (
             <Entry
               key={canner.id}
@@ -53,13 +55,19 @@ export function Canners() {
                 }))
               }
             >
-              <TextInput label="name" value={canner.name} onChange={(name) => set({ ...canner, name })} />
+              <TextInput
+                label="name"
+                value={canner.name}
+                onChange={(name) => set({ ...canner, name })}
+              />
               <label className="flex flex-col gap-1 text-sm text-soft">
                 works by
                 <select
                   className="select w-44 text-base-content"
                   value={canner.method}
-                  onChange={(event) => set({ ...canner, method: event.target.value as CannerMethod })}
+                  onChange={(event) =>
+                    set({ ...canner, method: event.target.value as CannerMethod })
+                  }
                 >
                   {CANNER_METHODS.map((method) => (
                     <option key={method} value={method}>
@@ -116,7 +124,9 @@ export function Canners() {
                         type="button"
                         className="btn btn-ghost btn-square"
                         aria-label={`Leave out ${jarName(load.size, 2)}`}
-                        onClick={() => set({ ...canner, loads: canner.loads.filter((_, k) => k !== i) })}
+                        onClick={() =>
+                          set({ ...canner, loads: canner.loads.filter((_, k) => k !== i) })
+                        }
                       >
                         <X aria-hidden="true" className="size-5" />
                       </button>
@@ -148,7 +158,10 @@ export function Canners() {
                     onChange={(mark) =>
                       set({
                         ...canner,
-                        marks: [...canner.marks.filter(({ band }) => band !== id), { band: id, mark }],
+                        marks: [
+                          ...canner.marks.filter(({ band }) => band !== id),
+                          { band: id, mark },
+                        ],
                       })
                     }
                   />

@@ -33,34 +33,44 @@ const counted = (count: number, one: string, many = `${one}s`): string =>
 
 /** What came in, in a sentence. */
 export function broughtWords({ added, already, attestationsLeftOut }: BroughtIn): string[] {
-  const sum = (of: BroughtIn['added']): number => Object.values(of).reduce((total, each) => total + each, 0);
+  const sum = (of: BroughtIn['added']): number =>
+    Object.values(of).reduce((total, each) => total + each, 0);
   const parts = [
-    added.batches > 0 && `${counted(added.batches, 'batch', 'batches')} with ${counted(added.events, 'event')}`,
+    added.batches > 0 &&
+      `${counted(added.batches, 'batch', 'batches')} with ${counted(added.events, 'event')}`,
     added.lots > 0 && counted(added.lots, 'lot of jars', 'lots of jars'),
     added.moves > 0 && `${counted(added.moves, 'move', 'moves')} of jars`,
     added.formulas > 0 && counted(added.formulas, 'formula'),
     added.kitchens > 0 && counted(added.kitchens, 'kitchen'),
     added.preparedWeights > 0 && counted(added.preparedWeights, 'weighing'),
     added.photos > 0 && counted(added.photos, 'photo'),
-    added.frozenFruit > 0 && counted(added.frozenFruit, 'bag of frozen fruit', 'bags of frozen fruit'),
+    added.frozenFruit > 0 &&
+      counted(added.frozenFruit, 'bag of frozen fruit', 'bags of frozen fruit'),
   ].filter((part) => part !== false);
   return [
     parts.length === 0 ? 'Nothing new was in it.' : `New here: ${parts.join(', ')}.`,
     ...(sum(already) > 0 ? ['What was here already stayed as it is.'] : []),
-    ...(attestationsLeftOut > 0 ? ['Tested sources and measured pH stand for the person who attested them: they were left out, and the verdict goes without.'] : []),
+    ...(attestationsLeftOut > 0
+      ? [
+          'Tested sources and measured pH stand for the person who attested them: they were left out, and the verdict goes without.',
+        ]
+      : []),
   ];
-} // prettier-ignore
+}
 
-/** What is wrong with a text that should be a file of a household; undefined where it may be one. */
+/**
+ * What is wrong with a text that should be a file of a household; undefined where it may be one.
+ */
 export function unreadable(text: string): string | undefined {
-  if (text.length > LARGEST_HOUSEHOLD_MB * 1e6) return `It is larger than ${LARGEST_HOUSEHOLD_MB} MB. Move such a household with ./kettle backup and ./kettle restore.`;
+  if (text.length > LARGEST_HOUSEHOLD_MB * 1e6)
+    return `It is larger than ${LARGEST_HOUSEHOLD_MB} MB. Move such a household with ./kettle backup and ./kettle restore.`;
   try {
     JSON.parse(text);
     return undefined;
   } catch {
     return 'It is not JSON: choose the file that “Everything” gave you, unchanged.';
   }
-} // prettier-ignore
+}
 
 /** The household out to files and in again. */
 export function Files() {
@@ -73,15 +83,31 @@ export function Files() {
       const text = await file.text();
       const why = unreadable(text);
       if (why !== undefined) return setState({ is: 'refused', name, why, errors: [] });
-      const broughtIn = await request<BroughtIn>('POST', '/household', JSON.parse(text), {}, PATIENCE_MS);
+      const broughtIn = await request<BroughtIn>(
+        'POST',
+        '/household',
+        JSON.parse(text),
+        {},
+        PATIENCE_MS,
+      );
       setState({ is: 'in', name, broughtIn });
       forgetCursors();
       await queryClient.invalidateQueries();
     } catch (error) {
       setState(
         error instanceof ApiProblem
-          ? { is: 'refused', name, why: 'Nothing was taken in.', errors: error.problem.errors ?? [{ path: '', message: error.message }] }
-          : { is: 'refused', name, why: 'The server does not answer. Try again when it is back: taking a file in twice changes nothing.', errors: [] },
+          ? {
+              is: 'refused',
+              name,
+              why: 'Nothing was taken in.',
+              errors: error.problem.errors ?? [{ path: '', message: error.message }],
+            }
+          : {
+              is: 'refused',
+              name,
+              why: 'The server does not answer. Try again when it is back: taking a file in twice changes nothing.',
+              errors: [],
+            },
       );
     }
   };
@@ -89,9 +115,10 @@ export function Files() {
     <section aria-label="Your data" className="panel mt-5 p-5">
       <h2 className="text-xl">Your data</h2>
       <p className="mt-1 max-w-prose text-soft">
-        Everything you keep here, in open files. The whole of it comes back in on another machine; tables open in any spreadsheet; the
-        book is the shelf and every batch as it went, to read and to print; the calendar has best-before days, lids to press and plans.
-        Instruments stay behind, since their tokens are secrets.
+        Everything you keep here, in open files. The whole of it comes back in on another machine;
+        tables open in any spreadsheet; the book is the shelf and every batch as it went, to read
+        and to print; the calendar has best-before days, lids to press and plans. Instruments stay
+        behind, since their tokens are secrets.
       </p>
       <div className="mt-3 flex flex-wrap gap-2">
         <a className="btn" href="/api/household" download="household.json">
@@ -104,7 +131,12 @@ export function Files() {
           <Download aria-hidden="true" className="size-5" /> Calendar
         </a>
         {TABLES.map(([name, words]) => (
-          <a key={name} className="btn btn-ghost" href={`/api/household/${name}.csv`} download={`${name}.csv`}>
+          <a
+            key={name}
+            className="btn btn-ghost"
+            href={`/api/household/${name}.csv`}
+            download={`${name}.csv`}
+          >
             {words} (CSV)
           </a>
         ))}
@@ -122,13 +154,21 @@ export function Files() {
           if (file) void take(file);
         }}
       />
-      <button type="button" className="btn mt-3" disabled={state.is === 'busy'} onClick={() => chooser.current?.click()}>
-        <Upload aria-hidden="true" className="size-5" /> {state.is === 'busy' ? `Looking through ${state.name} …` : 'Bring a file in'}
+      <button
+        type="button"
+        className="btn mt-3"
+        disabled={state.is === 'busy'}
+        onClick={() => chooser.current?.click()}
+      >
+        <Upload aria-hidden="true" className="size-5" />{' '}
+        {state.is === 'busy' ? `Looking through ${state.name} …` : 'Bring a file in'}
       </button>
       <div aria-live="polite" className="mt-3">
         {state.is === 'in' && (
           <Notice title={`${state.name} is in`}>
-            {broughtWords(state.broughtIn).map((words) => <p key={words}>{words}</p>)}
+            {broughtWords(state.broughtIn).map((words) => (
+              <p key={words}>{words}</p>
+            ))}
           </Notice>
         )}
         {state.is === 'refused' && (
@@ -137,7 +177,15 @@ export function Files() {
             {state.errors.length > 0 && (
               <ul className="mt-2 list-disc pl-5">
                 {state.errors.slice(0, SHOWN).map(({ path, message }) => (
-                  <li key={`${path} ${message}`}>{path === '' ? message : <><code>{path}</code>: {message}</>}</li>
+                  <li key={`${path} ${message}`}>
+                    {path === '' ? (
+                      message
+                    ) : (
+                      <>
+                        <code>{path}</code>: {message}
+                      </>
+                    )}
+                  </li>
                 ))}
                 {state.errors.length > SHOWN && <li>and {state.errors.length - SHOWN} more</li>}
               </ul>
@@ -147,4 +195,4 @@ export function Files() {
       </div>
     </section>
   );
-} // prettier-ignore
+}

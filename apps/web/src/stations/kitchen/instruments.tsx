@@ -2,9 +2,18 @@ import { Copy, KeyRound } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import { toast } from 'sonner';
-import { INSTRUMENT_KINDS, type InstrumentKind, type InstrumentWithToken } from '@idle-kettle/contract';
+import {
+  INSTRUMENT_KINDS,
+  type InstrumentKind,
+  type InstrumentWithToken,
+} from '@idle-kettle/contract';
 import { ApiProblem } from '../../data/api.js';
-import { addInstrument, changeInstrument, removeInstrument, renewToken } from '../../data/instruments.js';
+import {
+  addInstrument,
+  changeInstrument,
+  removeInstrument,
+  renewToken,
+} from '../../data/instruments.js';
 import { useInstruments } from '../../data/queries.js';
 import { TextInput } from '../../ui/measure-input.js';
 import { Entry, Section } from './section.js';
@@ -29,7 +38,10 @@ const failed = (error: unknown): void =>
       : 'The server does not answer; nothing was changed',
   );
 
-/** Probes, scales and refractometers that send what they measure over the network, each by a token of its own. */
+/**
+ * Probes, scales and refractometers that send what they measure over the network, each by a token
+ * of its own.
+ */
 export function Instruments() {
   const instruments = (useInstruments().data ?? []).filter(({ kind }) => kind !== 'simulated');
   const [kind, setKind] = useState<InstrumentKind>('thermometer');
@@ -96,17 +108,37 @@ export function Instruments() {
 }
 
 /** The token, this once, and how the instrument sends. */
-function Token({ instrument: { token, kind, name } }: { readonly instrument: InstrumentWithToken }) {
+function Token({
+  instrument: { token, kind, name },
+}: {
+  readonly instrument: InstrumentWithToken;
+}) {
   const example = `curl ${window.location.origin}/api/readings \\\n  -H 'Authorization: Bearer ${token}' \\\n  -H 'Content-Type: application/json' \\\n  -d '{"readings":[{"at":"2026-09-12T18:04:30.000Z",${VALUE[kind]}}]}'`;
   return (
     <div className="w-full">
       <p>
-        The token of {name}, shown this once. It sends one or up to 500 values at a time; late and repeated ones are taken, over 50 a second are not.
+        The token of {name}, shown this once. It sends one or up to 500 values at a time; late and
+        repeated ones are taken, over 50 a second are not.
       </p>
-      <pre aria-label={`How ${name} sends`} tabIndex={0} className="mt-2 overflow-x-auto rounded-lg border border-line bg-base-200 p-3 text-sm">{example}</pre>
-      <button type="button" className="btn mt-2" onClick={() => void navigator.clipboard.writeText(token).then(() => toast.success('The token is copied'), () => toast.error('This browser does not let it be copied; mark it by hand'))}>
+      <pre
+        aria-label={`How ${name} sends`}
+        tabIndex={0}
+        className="mt-2 overflow-x-auto rounded-lg border border-line bg-base-200 p-3 text-sm"
+      >
+        {example}
+      </pre>
+      <button
+        type="button"
+        className="btn mt-2"
+        onClick={() =>
+          void navigator.clipboard.writeText(token).then(
+            () => toast.success('The token is copied'),
+            () => toast.error('This browser does not let it be copied; mark it by hand'),
+          )
+        }
+      >
         <Copy aria-hidden="true" className="size-5" /> Copy the token
       </button>
     </div>
   );
-} // prettier-ignore
+}

@@ -14,7 +14,10 @@ export function JarStock() {
   const formats = useFormats();
   const unused = JAR_SIZES.filter(({ id }) => !gear.jars.some(({ size }) => size === id));
   const set = (jar: JarStockBody): void =>
-    change((was) => ({ ...was, jars: was.jars.map((each) => (each.size === jar.size ? jar : each)) }));
+    change((was) => ({
+      ...was,
+      jars: was.jars.map((each) => (each.size === jar.size ? jar : each)),
+    }));
   return (
     <Section
       title="Jars"
@@ -23,7 +26,8 @@ export function JarStock() {
       <ul>
         {gear.jars.map((jar) => {
           const named = findJar(jar.size)?.volumeToQuarterInch_ml ?? 0;
-          const far = jar.volume_ml !== undefined && Math.abs(jar.volume_ml / named - 1) > MEASURED_JAR_DOUBT;
+          const far =
+            jar.volume_ml !== undefined && Math.abs(jar.volume_ml / named - 1) > MEASURED_JAR_DOUBT;
           const { stock: _stock, volume_ml: _volume, ...bare } = jar;
           return (
             <Entry
@@ -69,8 +73,8 @@ export function JarStock() {
               />
               {far && (
                 <p className="w-full text-sm text-watch">
-                  By its name it holds {formats.volume(named)}. Is it another jar, or was it filled to the
-                  brim?
+                  By its name it holds {formats.volume(named)}. Is it another jar, or was it filled
+                  to the brim?
                 </p>
               )}
             </Entry>

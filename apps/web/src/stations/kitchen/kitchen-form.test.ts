@@ -19,7 +19,11 @@ const kitchen: KitchenView = {
 
 test('a kitchen shown and read back is the same kitchen, in either habit', () => {
   for (const habit of [{}, { units: 'us', temperatureUnit: 'F' }] as const) {
-    const { settings, errors } = readForm(toForm({ ...kitchen, ...habit }), { ...kitchen, ...habit }, NOW);
+    const { settings, errors } = readForm(
+      toForm({ ...kitchen, ...habit }),
+      { ...kitchen, ...habit },
+      NOW,
+    );
     expect(errors).toEqual({});
     expect(settings.altitude_m).toBeCloseTo(1180, 0);
     expect(settings).toMatchObject({
@@ -54,8 +58,13 @@ test('nothing measured is null, and drops its date', () => {
 });
 
 test.each([
-  [{ altitude: '12,000 m' }, 'altitude', /-430 to 5500 m/], [{ altitude: 'high' }, 'altitude', /"high" is not a height/], [{ boilingPoint: '37' }, 'boilingPoint', /this cool/],
-  [{ boilingPoint: '150 C' }, 'boilingPoint', /this hot/], [{ name: '  ' }, 'name', /1 to 80 letters/], [{ pressure: '1013.25 kPa' }, 'pressure', /480 to 1090 hPa/], [{ pressure: 'low' }, 'pressure', /"low" is not a pressure/],
+  [{ altitude: '12,000 m' }, 'altitude', /-430 to 5500 m/],
+  [{ altitude: 'high' }, 'altitude', /"high" is not a height/],
+  [{ boilingPoint: '37' }, 'boilingPoint', /this cool/],
+  [{ boilingPoint: '150 C' }, 'boilingPoint', /this hot/],
+  [{ name: '  ' }, 'name', /1 to 80 letters/],
+  [{ pressure: '1013.25 kPa' }, 'pressure', /480 to 1090 hPa/],
+  [{ pressure: 'low' }, 'pressure', /"low" is not a pressure/],
 ] as const)('%j is named at its field', (change, field, message) => {
   expect(readForm({ ...toForm(kitchen), ...change }, kitchen, NOW).errors[field]).toMatch(message);
-}); // prettier-ignore
+});

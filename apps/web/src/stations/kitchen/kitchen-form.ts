@@ -6,7 +6,12 @@ import {
   type KitchenView,
   type TemperatureUnit,
 } from '@idle-kettle/contract';
-import { formatAltitude, formatTemperature, parseMeasure, type UnitSystem } from '@idle-kettle/core';
+import {
+  formatAltitude,
+  formatTemperature,
+  parseMeasure,
+  type UnitSystem,
+} from '@idle-kettle/core';
 
 /** The kitchen as typed: numbers are text until they are read. */
 export interface KitchenForm {
@@ -23,7 +28,9 @@ export const toForm = (kitchen: KitchenView): KitchenForm => ({
   name: kitchen.name,
   altitude: kitchen.altitude_m === null ? '' : formatAltitude(kitchen.altitude_m, kitchen.units),
   boilingPoint:
-    kitchen.boilingPoint_C === null ? '' : formatTemperature(kitchen.boilingPoint_C, kitchen.temperatureUnit),
+    kitchen.boilingPoint_C === null
+      ? ''
+      : formatTemperature(kitchen.boilingPoint_C, kitchen.temperatureUnit),
   pressure: kitchen.pressure_kPa === null ? '' : `${(kitchen.pressure_kPa * 10).toFixed(0)} hPa`,
   southern: kitchen.southern ? 'south' : 'north',
   units: kitchen.units,
@@ -33,8 +40,8 @@ export const toForm = (kitchen: KitchenView): KitchenForm => ({
 export type FormErrors = Partial<Record<keyof KitchenForm, string>>;
 
 /**
- * What was typed as settings, checked by the contract's own rules. Fields that cannot be read keep their text and get
- * a message.
+ * What was typed as settings, checked by the contract's own rules. Fields that cannot be read keep
+ * their text and get a message.
  */
 export function readForm(
   form: KitchenForm,
@@ -59,7 +66,10 @@ export function readForm(
     was.boilingPoint_C !== null &&
     Math.abs(boilingPoint_C - was.boilingPoint_C) < 0.06;
   const pressure_kPa = measured('pressure', 'pressure', 'hPa');
-  const samePressure = pressure_kPa !== null && was.pressure_kPa !== null && Math.abs(pressure_kPa - was.pressure_kPa) < 0.06; // prettier-ignore
+  const samePressure =
+    pressure_kPa !== null &&
+    was.pressure_kPa !== null &&
+    Math.abs(pressure_kPa - was.pressure_kPa) < 0.06;
   const settings = plainToInstance(KitchenSettings, {
     name: form.name.trim(),
     altitude_m: measured('altitude', 'length', form.units === 'metric' ? 'm' : 'ft'),
@@ -67,7 +77,8 @@ export function readForm(
     boilingPointMeasuredAt:
       boilingPoint_C === null ? null : unchanged ? was.boilingPointMeasuredAt : now.toISOString(),
     pressure_kPa,
-    pressureReadAt: pressure_kPa === null ? null : samePressure ? was.pressureReadAt : now.toISOString(),
+    pressureReadAt:
+      pressure_kPa === null ? null : samePressure ? was.pressureReadAt : now.toISOString(),
     southern: form.southern === 'south',
     units: form.units,
     temperatureUnit: form.temperatureUnit,

@@ -63,7 +63,10 @@ export function Kitchen() {
 function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
   const resolver: Resolver<KitchenForm> = (values) => {
     const { errors } = readForm(values, kitchen, today());
-    const entries = Object.entries(errors).map(([field, message]) => [field, { type: 'validate', message }]);
+    const entries = Object.entries(errors).map(([field, message]) => [
+      field,
+      { type: 'validate', message },
+    ]);
     return entries.length === 0
       ? { values, errors: {} }
       : {
@@ -81,19 +84,29 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
 
   const onSubmit = handleSubmit(async (values) => {
     try {
-      const saved = await saveKitchen({ ...kitchen, ...readForm(values, kitchen, today()).settings });
+      const saved = await saveKitchen({
+        ...kitchen,
+        ...readForm(values, kitchen, today()).settings,
+      });
       reset(toForm(saved));
       toast.success('The kitchen is set');
     } catch (error) {
-      toast.error(error instanceof ApiProblem ? error.message : 'Not saved yet: the server does not answer', {
-        description: 'What you typed is still here.',
-      });
+      toast.error(
+        error instanceof ApiProblem ? error.message : 'Not saved yet: the server does not answer',
+        {
+          description: 'What you typed is still here.',
+        },
+      );
     }
   });
 
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_340px]">
-      <form onSubmit={(event) => void onSubmit(event)} className="panel flex flex-col gap-5 p-5" noValidate>
+      <form
+        onSubmit={(event) => void onSubmit(event)}
+        className="panel flex flex-col gap-5 p-5"
+        noValidate
+      >
         <Field label="Name of the kitchen" error={errors.name?.message} id="name">
           <input
             id="name"
@@ -137,7 +150,8 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
           />
           {kitchen.boilingPointMeasuredAt !== null && kitchen.boilingPoint_C !== null && (
             <span className="ml-3 text-sm text-soft">
-              measured {formatDistanceToNow(new Date(kitchen.boilingPointMeasuredAt), { addSuffix: true })}
+              measured{' '}
+              {formatDistanceToNow(new Date(kitchen.boilingPointMeasuredAt), { addSuffix: true })}
             </span>
           )}
         </Field>
@@ -178,7 +192,11 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
           </Field>
         </div>
         <div className="flex flex-wrap gap-2">
-          <button type="submit" className="btn btn-primary" disabled={!isDirty || formState.isSubmitting}>
+          <button
+            type="submit"
+            className="btn btn-primary"
+            disabled={!isDirty || formState.isSubmitting}
+          >
             {formState.isSubmitting ? 'Setting…' : 'Set the kitchen'}
           </button>
           <button
@@ -242,7 +260,9 @@ function Derived({ form, kitchen }: { readonly form: KitchenForm; readonly kitch
       boilingPoint_C: errors.boilingPoint === undefined ? settings.boilingPoint_C : null,
       pressure_kPa: errors.pressure === undefined ? (settings.pressure_kPa ?? null) : null,
     },
-    settings.pressureReadAt === kitchen.pressureReadAt ? hour : Date.parse(settings.pressureReadAt ?? ''),
+    settings.pressureReadAt === kitchen.pressureReadAt
+      ? hour
+      : Date.parse(settings.pressureReadAt ?? ''),
     [],
     learned?.kitchenId === kitchen.id ? learned.lessons : undefined,
   );
@@ -253,7 +273,9 @@ function Derived({ form, kitchen }: { readonly form: KitchenForm; readonly kitch
     <aside aria-label="What follows" className="flex flex-col gap-4">
       <section className="panel p-5">
         <p className="text-soft">jam is done at</p>
-        <p className="display text-[58px] leading-none">{formats.degrees(gelTemperature_C(place))}</p>
+        <p className="display text-[58px] leading-none">
+          {formats.degrees(gelTemperature_C(place))}
+        </p>
         <p className="mt-3 text-soft">water boils at</p>
         <p className="text-[26px] font-bold">{formats.temperature(water.boilingPoint_C.mid)}</p>
         <p className="text-sm text-soft">{FROM_WORDS[water.from]}</p>
@@ -267,8 +289,9 @@ function Derived({ form, kitchen }: { readonly form: KitchenForm; readonly kitch
           }
           tone="care"
         >
-          At this altitude water boils near {formats.temperature(water.boilingPoint_C.mid - offset)}; the
-          thermometer says {formats.difference(Math.abs(offset))} {offset > 0 ? 'more' : 'less'}.
+          At this altitude water boils near {formats.temperature(water.boilingPoint_C.mid - offset)}
+          ; the thermometer says {formats.difference(Math.abs(offset))}{' '}
+          {offset > 0 ? 'more' : 'less'}.
           {Math.abs(offset) > 3
             ? ' Check both before you trust either.'
             : ' The temperature to stop at allows for it.'}
@@ -276,8 +299,8 @@ function Derived({ form, kitchen }: { readonly form: KitchenForm; readonly kitch
       )}
       {form.altitude.trim() === '' && (
         <Notice title="State the altitude too">
-          Boiling water tells where to stop, but how long jars are processed goes by the altitude you state,
-          never by a thermometer.
+          Boiling water tells where to stop, but how long jars are processed goes by the altitude
+          you state, never by a thermometer.
         </Notice>
       )}
     </aside>

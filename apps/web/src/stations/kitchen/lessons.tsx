@@ -27,18 +27,27 @@ interface Row {
 }
 
 /** What was learned, in words, beside what is believed without it. */
-export function rowsOf({ lessons }: LessonsView, { difference, mass }: Formats, nameOf: (stove: Stove) => string = () => ''): Row[] {
+export function rowsOf(
+  { lessons }: LessonsView,
+  { difference, mass }: Formats,
+  nameOf: (stove: Stove) => string = () => '',
+): Row[] {
   const { offset_K, heat_W, stoves, yieldShare, rise_K } = lessons;
   const off = offset_K.value.mid;
-  const to = ({ low, high }: Range, show: (value: number) => string): string => `${show(low)} to ${show(high)}`;
-  const signed = (kelvin: number): string => `${kelvin < 0 ? '−' : '+'}${difference(Math.abs(kelvin))}`;
+  const to = ({ low, high }: Range, show: (value: number) => string): string =>
+    `${show(low)} to ${show(high)}`;
+  const signed = (kelvin: number): string =>
+    `${kelvin < 0 ? '−' : '+'}${difference(Math.abs(kelvin))}`;
   const rate = (heat: number): string => mass(panLoss_kgPerH(heat));
   const share = yieldShare.value.mid;
   return [
     {
       name: 'Thermometer',
       boils: offset_K.boils,
-      word: Math.abs(off) < SAME_K ? 'reads right' : `reads ${difference(Math.abs(off))} ${off > 0 ? 'high' : 'low'}`,
+      word:
+        Math.abs(off) < SAME_K
+          ? 'reads right'
+          : `reads ${difference(Math.abs(off))} ${off > 0 ? 'high' : 'low'}`,
       range: to(offset_K.value, signed),
       without: to(offset_K.without, signed),
     },
@@ -60,7 +69,10 @@ export function rowsOf({ lessons }: LessonsView, { difference, mass }: Formats, 
     {
       name: 'What comes to the jars',
       boils: yieldShare.boils,
-      word: Math.abs(share - 1) < SAME_SHARE ? 'as computed' : `${percent(Math.abs(share - 1))} ${share > 1 ? 'more' : 'less'} than computed`,
+      word:
+        Math.abs(share - 1) < SAME_SHARE
+          ? 'as computed'
+          : `${percent(Math.abs(share - 1))} ${share > 1 ? 'more' : 'less'} than computed`,
       range: to(yieldShare.value, percent),
       without: to(yieldShare.without, percent),
     },
@@ -72,14 +84,16 @@ export function rowsOf({ lessons }: LessonsView, { difference, mass }: Formats, 
       without: to(rise_K.without, difference),
     },
   ];
-} // prettier-ignore
+}
 
 /** By how much it helped, in a sentence; undefined before there is enough to compare. */
 export function helped({ errors }: Pick<LessonsView, 'errors'>): string | undefined {
   const { yield: jars, minutes } = errors;
   const parts = [
-    jars && `the yield ${(jars.with * 100).toFixed(1)} % off instead of ${(jars.without * 100).toFixed(1)} %`,
-    minutes && `the time ${minutes.with.toFixed(1)} min off instead of ${minutes.without.toFixed(1)}`,
+    jars &&
+      `the yield ${(jars.with * 100).toFixed(1)} % off instead of ${(jars.without * 100).toFixed(1)} %`,
+    minutes &&
+      `the time ${minutes.with.toFixed(1)} min off instead of ${minutes.without.toFixed(1)}`,
   ].filter(Boolean);
   const batches = Math.max(jars?.batches ?? 0, minutes?.batches ?? 0);
   return batches < FEWEST
@@ -97,20 +111,33 @@ export function Lessons() {
   const forget = (): void => {
     const was = { used, ...(since !== undefined && { since }) };
     set({ used, since: today().toISOString() });
-    toast('Begun anew: boils from now on count', { action: { label: 'Count the old ones again', onClick: () => set(was) }, duration: 10_000 });
+    toast('Begun anew: boils from now on count', {
+      action: { label: 'Count the old ones again', onClick: () => set(was) },
+      duration: 10_000,
+    });
   };
   if (!kitchen || (!data && !isError)) return null;
   const measured = kitchen.boilingPoint_C !== null;
   const nameOf = ({ pan, ring }: Stove): string => {
-    const named = (all: readonly { readonly id: string; readonly name: string }[], id: string | undefined, gone: string) => (id === undefined ? undefined : (all.find((each) => each.id === id)?.name ?? gone));
-    return [named(gear.vessels, pan, 'a pan that is gone'), named(gear.burners, ring, 'a ring that is gone')].filter((each) => each !== undefined).join(' on ');
+    const named = (
+      all: readonly { readonly id: string; readonly name: string }[],
+      id: string | undefined,
+      gone: string,
+    ) => (id === undefined ? undefined : (all.find((each) => each.id === id)?.name ?? gone));
+    return [
+      named(gear.vessels, pan, 'a pan that is gone'),
+      named(gear.burners, ring, 'a ring that is gone'),
+    ]
+      .filter((each) => each !== undefined)
+      .join(' on ');
   };
   return (
     <section aria-label="What this kitchen has taught" className="panel mt-5 p-5">
       <h2 className="text-xl">What this kitchen has taught</h2>
       <p className="mt-1 max-w-prose text-soft">
-        Every boil that is logged to its end says something of your flame, your thermometer and your ladle, for the next forecast. The
-        process time never comes from it: that is the altitude’s alone.
+        Every boil that is logged to its end says something of your flame, your thermometer and your
+        ladle, for the next forecast. The process time never comes from it: that is the altitude’s
+        alone.
       </p>
       {!data && (
         <Notice title="It cannot be fetched" tone="care">
@@ -119,12 +146,19 @@ export function Lessons() {
       )}
       {data && data.boils.length === 0 && (
         <p className="mt-3">
-          {data.pending > 0 ? 'Looking at past boils …' : 'No boil to learn from yet. Log one from the heat to the jars, with a reading every minute or two, or with a probe.'}
+          {data.pending > 0
+            ? 'Looking at past boils …'
+            : 'No boil to learn from yet. Log one from the heat to the jars, with a reading every minute or two, or with a probe.'}
         </p>
       )}
       {data && data.boils.length > 0 && (
         <>
-          <div className="mt-3 overflow-x-auto" tabIndex={0} role="group" aria-label="What was learned">
+          <div
+            className="mt-3 overflow-x-auto"
+            tabIndex={0}
+            role="group"
+            aria-label="What was learned"
+          >
             <table className="table min-w-[34rem]">
               <thead>
                 <tr className="text-soft">
@@ -136,30 +170,57 @@ export function Lessons() {
                 </tr>
               </thead>
               <tbody className="tabular-nums">
-                {rowsOf(data, formats, nameOf).filter(({ boils }) => boils > 0).map(({ name, word, range, without, boils }) => (
-                  <tr key={name}>
-                    <th scope="row" className="font-normal">{name}</th>
-                    <td className={used ? 'font-bold' : ''}>{word}</td>
-                    <td>{range}</td>
-                    <td className="text-soft">{without}</td>
-                    <td className="whitespace-nowrap">{boils === 1 ? '1 boil' : `${boils} boils`}</td>
-                  </tr>
-                ))}
+                {rowsOf(data, formats, nameOf)
+                  .filter(({ boils }) => boils > 0)
+                  .map(({ name, word, range, without, boils }) => (
+                    <tr key={name}>
+                      <th scope="row" className="font-normal">
+                        {name}
+                      </th>
+                      <td className={used ? 'font-bold' : ''}>{word}</td>
+                      <td>{range}</td>
+                      <td className="text-soft">{without}</td>
+                      <td className="whitespace-nowrap">
+                        {boils === 1 ? '1 boil' : `${boils} boils`}
+                      </td>
+                    </tr>
+                  ))}
               </tbody>
             </table>
           </div>
-          {measured && <p className="mt-2 text-soft">Your thermometer was read in boiling water, which beats what the boils say of it: that line is shown only.</p>}
-          {data.lessons.rise_K.boils > 0 && <p className="mt-2 text-soft">The set you like is offered at the Balance station beside a finish by gel temperature; it is in a formula once you tap it.</p>}
-          <p className="mt-2">{helped(data) ?? 'How much it helps is told once three boils have followed the first.'}</p>
-          {data.pending > 0 && <p className="mt-2 text-soft">{data.pending} more to be looked at …</p>}
+          {measured && (
+            <p className="mt-2 text-soft">
+              Your thermometer was read in boiling water, which beats what the boils say of it: that
+              line is shown only.
+            </p>
+          )}
+          {data.lessons.rise_K.boils > 0 && (
+            <p className="mt-2 text-soft">
+              The set you like is offered at the Balance station beside a finish by gel temperature;
+              it is in a formula once you tap it.
+            </p>
+          )}
+          <p className="mt-2">
+            {helped(data) ?? 'How much it helps is told once three boils have followed the first.'}
+          </p>
+          {data.pending > 0 && (
+            <p className="mt-2 text-soft">{data.pending} more to be looked at …</p>
+          )}
           <details className="mt-3">
             <summary className="cursor-pointer py-2">Boil by boil</summary>
             <ul>
               {data.boils.map(({ batchId, title, endedAt, offset_K, heat_W, yieldShare }) => (
-                <li key={batchId} className="flex flex-wrap gap-x-4 border-b border-line py-2 last:border-b-0">
-                  <Link className="link min-h-11 content-center" to={`/logbook/${batchId}`}>{title}, {format(new Date(endedAt), 'd MMM yyyy')}</Link>
+                <li
+                  key={batchId}
+                  className="flex flex-wrap gap-x-4 border-b border-line py-2 last:border-b-0"
+                >
+                  <Link className="link min-h-11 content-center" to={`/logbook/${batchId}`}>
+                    {title}, {format(new Date(endedAt), 'd MMM yyyy')}
+                  </Link>
                   <span className="content-center text-soft tabular-nums">
-                    thermometer {offset_K < 0 ? '−' : '+'}{formats.difference(Math.abs(offset_K))}, {formats.mass(panLoss_kgPerH(heat_W))} an hour
+                    thermometer {offset_K < 0 ? '−' : '+'}
+                    {formats.difference(Math.abs(offset_K))}, {formats.mass(panLoss_kgPerH(heat_W))}{' '}
+                    an hour
                     {yieldShare !== null && `, ${percent(yieldShare)} to the jars`}
                   </span>
                 </li>
@@ -170,12 +231,27 @@ export function Lessons() {
       )}
       <div className="mt-3 flex flex-wrap items-center gap-3">
         <label className="flex min-h-11 items-center gap-3">
-          <input type="checkbox" className="checkbox" checked={used} onChange={(event) => set({ used: event.target.checked, ...(since !== undefined && { since }) })} />
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={used}
+            onChange={(event) =>
+              set({ used: event.target.checked, ...(since !== undefined && { since }) })
+            }
+          />
           use it in forecasts
         </label>
-        {(data?.boils.length ?? 0) > 0 && <button type="button" className="btn btn-ghost" onClick={forget}>Begin anew</button>}
-        {since !== undefined && <span className="text-soft">boils since {format(new Date(since), 'd MMM yyyy')} count</span>}
+        {(data?.boils.length ?? 0) > 0 && (
+          <button type="button" className="btn btn-ghost" onClick={forget}>
+            Begin anew
+          </button>
+        )}
+        {since !== undefined && (
+          <span className="text-soft">
+            boils since {format(new Date(since), 'd MMM yyyy')} count
+          </span>
+        )}
       </div>
     </section>
   );
-} // prettier-ignore
+}

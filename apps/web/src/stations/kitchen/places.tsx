@@ -15,31 +15,47 @@ export function Places({ kitchens }: { readonly kitchens: readonly KitchenView[]
       await act();
       await queryClient.invalidateQueries({ queryKey: keys.kitchens });
     } catch (error) {
-      toast.error(error instanceof ApiProblem ? error.message : 'Nothing was changed: the server does not answer');
+      toast.error(
+        error instanceof ApiProblem
+          ? error.message
+          : 'Nothing was changed: the server does not answer',
+      );
     }
   };
   const add = (): Promise<void> =>
     ask(async () => {
       if (!current) return;
       // Another place has its own height and weather, and at first the same things on its shelves.
-      const settings = { ...settingsOf(current), name: 'New place', altitude_m: null, boilingPoint_C: null, boilingPointMeasuredAt: null, pressure_kPa: null, pressureReadAt: null };
+      const settings = {
+        ...settingsOf(current),
+        name: 'New place',
+        altitude_m: null,
+        boilingPoint_C: null,
+        boilingPointMeasuredAt: null,
+        pressure_kPa: null,
+        pressureReadAt: null,
+      };
       await request('PUT', `/kitchens/${crypto.randomUUID()}`, settings);
     });
   return (
     <div role="group" aria-label="Places" className="mb-4 flex flex-wrap items-center gap-2">
       {kitchens.length > 1 &&
-        kitchens.toSorted((a, b) => a.name.localeCompare(b.name)).map((kitchen) => (
-          <button
-            key={kitchen.id}
-            type="button"
-            className={`btn ${kitchen.id === current?.id ? 'btn-neutral' : ''}`}
-            aria-pressed={kitchen.id === current?.id}
-            onClick={() => void ask(() => request('POST', `/kitchens/${kitchen.id}/use`))}
-          >
-            <MapPin aria-hidden="true" className="size-5" /> {kitchen.name}
-            {kitchen.altitude_m !== null && <span className="font-normal">{formats.altitude(kitchen.altitude_m)}</span>}
-          </button>
-        ))}
+        kitchens
+          .toSorted((a, b) => a.name.localeCompare(b.name))
+          .map((kitchen) => (
+            <button
+              key={kitchen.id}
+              type="button"
+              className={`btn ${kitchen.id === current?.id ? 'btn-neutral' : ''}`}
+              aria-pressed={kitchen.id === current?.id}
+              onClick={() => void ask(() => request('POST', `/kitchens/${kitchen.id}/use`))}
+            >
+              <MapPin aria-hidden="true" className="size-5" /> {kitchen.name}
+              {kitchen.altitude_m !== null && (
+                <span className="font-normal">{formats.altitude(kitchen.altitude_m)}</span>
+              )}
+            </button>
+          ))}
       <button type="button" className="btn btn-ghost" onClick={() => void add()}>
         <Plus aria-hidden="true" className="size-5" /> Another place
       </button>
@@ -53,7 +69,8 @@ export function Places({ kitchens }: { readonly kitchens: readonly KitchenView[]
               toast(`${current.name} is taken out`, {
                 action: {
                   label: 'Bring it back',
-                  onClick: () => void ask(() => request('PUT', `/kitchens/${current.id}`, settingsOf(current))),
+                  onClick: () =>
+                    void ask(() => request('PUT', `/kitchens/${current.id}`, settingsOf(current))),
                 },
                 duration: 10_000,
               });
@@ -65,4 +82,4 @@ export function Places({ kitchens }: { readonly kitchens: readonly KitchenView[]
       )}
     </div>
   );
-} // prettier-ignore
+}

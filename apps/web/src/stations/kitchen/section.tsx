@@ -25,7 +25,15 @@ export function Section({ title, lead, children, add }: SectionProps) {
 }
 
 /** One thing of a list, with its fields and a way out. */
-export function Entry({ children, name, onRemove }: { readonly children: ReactNode; readonly name: string; readonly onRemove: () => void }) {
+export function Entry({
+  children,
+  name,
+  onRemove,
+}: {
+  readonly children: ReactNode;
+  readonly name: string;
+  readonly onRemove: () => void;
+}) {
   return (
     <li className="flex items-start gap-2 border-b border-line py-3 last:border-b-0">
       <div className="flex min-w-0 flex-1 flex-wrap items-start gap-3">{children}</div>
@@ -39,4 +47,4 @@ export function Entry({ children, name, onRemove }: { readonly children: ReactNo
       </button>
     </li>
   );
-} // prettier-ignore
+}

@@ -15,13 +15,19 @@ const SAME_K = 0.3;
 /** A thermometer this far off is not mended by allowing for it, K. */
 const USELESS_K = 4;
 
-/** Boiling water here as it should be: by pressure, else altitude; the thermometer itself is what is being asked. */
+/**
+ * Boiling water here as it should be: by pressure, else altitude; the thermometer itself is what is
+ * being asked.
+ */
 function boilingHere(place: Place): number {
   const { boilingPoint_C: _, offset_K: _learned, ...known } = place;
   return boilingPointAt(known).boilingPoint_C.mid;
 }
 
-/** Thermometers, which one is in use, and the guided check of one in melting ice and in boiling water. */
+/**
+ * Thermometers, which one is in use, and the guided check of one in melting ice and in boiling
+ * water.
+ */
 export function Thermometers() {
   const { gear, change } = useGear();
   const { place } = useHabit();
@@ -64,7 +70,10 @@ export function Thermometers() {
               label="name"
               value={each.name}
               onChange={(name) =>
-                change((was) => ({ ...was, thermometers: withEntry(was.thermometers, { ...each, name }) }))
+                change((was) => ({
+                  ...was,
+                  thermometers: withEntry(was.thermometers, { ...each, name }),
+                }))
               }
             />
             <label className="mt-6 flex min-h-[44px] items-center gap-2">
@@ -115,19 +124,28 @@ export function Thermometers() {
 }
 
 /** How wrong it reads, in words. */
-function Reads({ thermometer: { ice_C, boiling_C, expectedBoiling_C, checkedAt } }: { readonly thermometer: ThermometerBody }) {
+function Reads({
+  thermometer: { ice_C, boiling_C, expectedBoiling_C, checkedAt },
+}: {
+  readonly thermometer: ThermometerBody;
+}) {
   const formats = useFormats();
   if (boiling_C === undefined || expectedBoiling_C === undefined)
     return <p className="w-full text-sm text-soft">Not checked yet.</p>;
-  const off = (by: number, at: string): string => Math.abs(by) < SAME_K ? `right ${at}` : `${formats.difference(Math.abs(by))} ${by > 0 ? 'high' : 'low'} ${at}`;
+  const off = (by: number, at: string): string =>
+    Math.abs(by) < SAME_K
+      ? `right ${at}`
+      : `${formats.difference(Math.abs(by))} ${by > 0 ? 'high' : 'low'} ${at}`;
   return (
     <p className="w-full text-sm text-soft">
       Reads {ice_C !== undefined && `${off(ice_C, 'in ice')}, `}
       {off(boiling_C - expectedBoiling_C, 'in boiling water')}
-      {checkedAt !== undefined && `; checked ${formatDistanceToNow(new Date(checkedAt), { addSuffix: true })}`}.
+      {checkedAt !== undefined &&
+        `; checked ${formatDistanceToNow(new Date(checkedAt), { addSuffix: true })}`}
+      .
     </p>
   );
-} // prettier-ignore
+}
 
 interface CheckProps {
   readonly thermometer: ThermometerBody;
@@ -145,8 +163,8 @@ function Check({ thermometer, expected, onDone }: CheckProps) {
     <ol aria-label={`Check of ${thermometer.name}`} className="w-full list-decimal space-y-4 pl-6">
       <li>
         <p>
-          Fill a glass with crushed ice, top it up with cold water, stir, and wait three minutes. Tip in the
-          middle, off the glass. It should read {formats.temperature(0)}.
+          Fill a glass with crushed ice, top it up with cold water, stir, and wait three minutes.
+          Tip in the middle, off the glass. It should read {formats.temperature(0)}.
         </p>
         <MeasureInput
           label="in ice it reads"
@@ -159,8 +177,8 @@ function Check({ thermometer, expected, onDone }: CheckProps) {
       </li>
       <li>
         <p>
-          Bring water to a full rolling boil. Tip in the middle, off the base; mind the steam. It should read
-          about {formats.temperature(expected)} here today.
+          Bring water to a full rolling boil. Tip in the middle, off the base; mind the steam. It
+          should read about {formats.temperature(expected)} here today.
         </p>
         <MeasureInput
           label="in boiling water it reads"

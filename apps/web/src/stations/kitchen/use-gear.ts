@@ -1,14 +1,25 @@
 import { toast } from 'sonner';
-import { emptyGear, type KitchenGear, type KitchenSettings, type KitchenView } from '@idle-kettle/contract';
+import {
+  emptyGear,
+  type KitchenGear,
+  type KitchenSettings,
+  type KitchenView,
+} from '@idle-kettle/contract';
 import { ApiProblem } from '../../data/api.js';
 import { saveKitchen, useKitchens } from '../../data/kitchens.js';
 import { keys, queryClient } from '../../data/queries.js';
 
-/** What stands in the kitchen in use, and how to change it: shown at once, kept when the server has it. */
+/**
+ * What stands in the kitchen in use, and how to change it: shown at once, kept when the server has
+ * it.
+ */
 export function useGear(): {
   readonly kitchen: KitchenView | undefined;
   readonly gear: KitchenGear;
-  readonly change: (make: (gear: KitchenGear) => KitchenGear, more?: Partial<KitchenSettings>) => void;
+  readonly change: (
+    make: (gear: KitchenGear) => KitchenGear,
+    more?: Partial<KitchenSettings>,
+  ) => void;
 } {
   const kitchen = useKitchens().data?.[0];
   const send = async (next: KitchenView): Promise<void> => {
@@ -22,7 +33,10 @@ export function useGear(): {
       );
     }
   };
-  const change = (make: (gear: KitchenGear) => KitchenGear, more: Partial<KitchenSettings> = {}): void => {
+  const change = (
+    make: (gear: KitchenGear) => KitchenGear,
+    more: Partial<KitchenSettings> = {},
+  ): void => {
     // The latest there is: a change made a moment ago may not have been drawn yet.
     const latest = queryClient.getQueryData<KitchenView[]>(keys.kitchens)?.[0];
     if (latest) void send({ ...latest, ...more, gear: make(latest.gear) });

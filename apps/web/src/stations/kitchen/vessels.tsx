@@ -1,5 +1,10 @@
 import { toast } from 'sonner';
-import { VESSEL_KINDS, type KitchenGear, type VesselBody, type VesselKind } from '@idle-kettle/contract';
+import {
+  VESSEL_KINDS,
+  type KitchenGear,
+  type VesselBody,
+  type VesselKind,
+} from '@idle-kettle/contract';
 import { BURNERS, type Burner } from '@idle-kettle/core';
 import { MeasureInput, TextInput } from '../../ui/measure-input.js';
 import { Entry, Section } from './section.js';
@@ -18,10 +23,18 @@ const BURNER_WORDS: Readonly<Record<Burner, string>> = {
 };
 
 /** Takes something out of the kitchen, with a way back. */
-export function takeOut(change: (make: (gear: KitchenGear) => KitchenGear) => void, name: string, was: KitchenGear, make: (gear: KitchenGear) => KitchenGear): void {
+export function takeOut(
+  change: (make: (gear: KitchenGear) => KitchenGear) => void,
+  name: string,
+  was: KitchenGear,
+  make: (gear: KitchenGear) => KitchenGear,
+): void {
   change(make);
-  toast(`${name} is taken out`, { action: { label: 'Bring it back', onClick: () => change(() => was) }, duration: 8000 });
-} // prettier-ignore
+  toast(`${name} is taken out`, {
+    action: { label: 'Bring it back', onClick: () => change(() => was) },
+    duration: 8000,
+  });
+}
 
 /** Pans, slow cookers and oven dishes: how large, and how much water they drive off. */
 export function Vessels() {
@@ -59,7 +72,11 @@ export function Vessels() {
                 }))
               }
             >
-              <TextInput label="name" value={vessel.name} onChange={(name) => set({ ...vessel, name })} />
+              <TextInput
+                label="name"
+                value={vessel.name}
+                onChange={(name) => set({ ...vessel, name })}
+              />
               <label className="flex flex-col gap-1 text-sm text-soft">
                 is a
                 <select
@@ -81,7 +98,13 @@ export function Vessels() {
                 least={0.2}
                 most={200}
                 onChange={(capacity_l) =>
-                  set({ ...bare, ...(vessel.evaporation_kgPerH !== undefined && { evaporation_kgPerH: vessel.evaporation_kgPerH }), ...(capacity_l !== undefined && { capacity_l }) })
+                  set({
+                    ...bare,
+                    ...(vessel.evaporation_kgPerH !== undefined && {
+                      evaporation_kgPerH: vessel.evaporation_kgPerH,
+                    }),
+                    ...(capacity_l !== undefined && { capacity_l }),
+                  })
                 }
               />
               <MeasureInput
@@ -92,7 +115,11 @@ export function Vessels() {
                 most={20}
                 placeholder="not known"
                 onChange={(evaporation_kgPerH) =>
-                  set({ ...bare, ...(vessel.capacity_l !== undefined && { capacity_l: vessel.capacity_l }), ...(evaporation_kgPerH !== undefined && { evaporation_kgPerH }) })
+                  set({
+                    ...bare,
+                    ...(vessel.capacity_l !== undefined && { capacity_l: vessel.capacity_l }),
+                    ...(evaporation_kgPerH !== undefined && { evaporation_kgPerH }),
+                  })
                 }
               />
               {vessel.kind === 'pan' && (
@@ -113,7 +140,7 @@ export function Vessels() {
       </ul>
     </Section>
   );
-} // prettier-ignore
+}
 
 /** Rings and hobs. */
 export function Burners() {
@@ -147,7 +174,11 @@ export function Burners() {
                 }))
               }
             >
-              <TextInput label="name" value={burner.name} onChange={(name) => set({ ...burner, name })} />
+              <TextInput
+                label="name"
+                value={burner.name}
+                onChange={(name) => set({ ...burner, name })}
+              />
               <label className="flex flex-col gap-1 text-sm text-soft">
                 is
                 <select
@@ -169,7 +200,9 @@ export function Burners() {
                 least={0.2}
                 most={30}
                 placeholder="not known"
-                onChange={(power_kW) => set({ ...bare, ...(power_kW !== undefined && { power_kW }) })}
+                onChange={(power_kW) =>
+                  set({ ...bare, ...(power_kW !== undefined && { power_kW }) })
+                }
               />
             </Entry>
           );

@@ -50,13 +50,19 @@ function keptChoice(): Choice {
     code: true,
   };
   try {
-    return { ...fallback, ...(JSON.parse(localStorage.getItem(CHOICE) ?? '{}') as Partial<Choice>) };
+    return {
+      ...fallback,
+      ...(JSON.parse(localStorage.getItem(CHOICE) ?? '{}') as Partial<Choice>),
+    };
   } catch {
     return fallback;
   }
 }
 
-/** Labels for the jars of this batch: what they say follows from how it was made, and the preview is the file itself. */
+/**
+ * Labels for the jars of this batch: what they say follows from how it was made, and the preview is
+ * the file itself.
+ */
 export function Labels() {
   const { id, document, formula, balance, boil } = useBatch();
   const { units } = useHabit();
@@ -64,9 +70,12 @@ export function Labels() {
   const [choice, setChoice] = useState(keptChoice);
   const [first, setFirst] = useState('1');
   const [counts, setCounts] = useState<Readonly<Record<string, string>>>({});
-  const sheet = findSheet(choice.sheet) ?? (LABEL_SHEETS[0]);
+  const sheet = findSheet(choice.sheet) ?? LABEL_SHEETS[0];
   const each = sheet.columns * sheet.rows;
-  const start = /^\d{1,3}$/.test(first) && Number(first) >= 1 && Number(first) <= each ? Number(first) - 1 : undefined;
+  const start =
+    /^\d{1,3}$/.test(first) && Number(first) >= 1 && Number(first) <= each
+      ? Number(first) - 1
+      : undefined;
   const choose = (change: Partial<Choice>): void => {
     const next = { ...choice, ...change };
     localStorage.setItem(CHOICE, JSON.stringify(next));
@@ -76,17 +85,35 @@ export function Labels() {
     const text = counts[lot.id] ?? String(lot.count);
     return /^\d{1,3}$/.test(text) ? Number(text) : NaN;
   };
-  const day = (iso: string): string => format(parseISO(iso), 'd MMM yyyy').replaceAll(' ', '\u00a0');
+  const day = (iso: string): string =>
+    format(parseISO(iso), 'd MMM yyyy').replaceAll(' ', '\u00a0');
   const labels = lots.flatMap((lot): (LabelRun & { lot: LotView })[] => {
     const { verdict, bestBefore } = lot.keeping;
     const net_g = boil.jarred.find((jar) => jar.size === lot.size)?.net_g;
-    const content = labelContent(formula, balance, { ...lot, verdict, bestBefore, ...(net_g !== undefined && { net_g }) });
+    const content = labelContent(formula, balance, {
+      ...lot,
+      verdict,
+      bestBefore,
+      ...(net_g !== undefined && { net_g }),
+    });
     if (!content) return [];
-    const net = content.net_g === undefined ? jarName(lot.size, 1) : units === 'us' ? `Net about ${(content.net_g * OZ).toFixed(1)} oz (${content.net_g} g)` : `Net about ${content.net_g} g (${(content.net_g * OZ).toFixed(1)} oz)`;
+    const net =
+      content.net_g === undefined
+        ? jarName(lot.size, 1)
+        : units === 'us'
+          ? `Net about ${(content.net_g * OZ).toFixed(1)} oz (${content.net_g} g)`
+          : `Net about ${content.net_g} g (${(content.net_g * OZ).toFixed(1)} oz)`;
     return [
       {
         lot,
-        words: { title: document.title, dates: `Made ${day(content.madeOn)} · best before ${day(content.bestBefore)} · lot ${content.lot}`, net, content, withIngredients: choice.ingredients, withCode: choice.code },
+        words: {
+          title: document.title,
+          dates: `Made ${day(content.madeOn)} · best before ${day(content.bestBefore)} · lot ${content.lot}`,
+          net,
+          content,
+          withIngredients: choice.ingredients,
+          withCode: choice.code,
+        },
         url: `${location.origin}/batches/${id}/shelf`,
         colour: fruitColour(firstFruit(document), 'day'),
         count: countOf(lot) || 0,
@@ -94,8 +121,15 @@ export function Labels() {
     ];
   });
   const made = useQuery({
-    queryKey: ['labels', sheet.id, choice.design, start, labels.map(({ words, count, colour, url }) => ({ words, count, colour, url }))],
-    queryFn: async () => (await import('./pdf.js')).labelsPdf(labels, sheet, choice.design, start ?? 0),
+    queryKey: [
+      'labels',
+      sheet.id,
+      choice.design,
+      start,
+      labels.map(({ words, count, colour, url }) => ({ words, count, colour, url })),
+    ],
+    queryFn: async () =>
+      (await import('./pdf.js')).labelsPdf(labels, sheet, choice.design, start ?? 0),
     enabled: start !== undefined && labels.some(({ count }) => count > 0),
     staleTime: Infinity,
     gcTime: 10_000,
@@ -104,7 +138,14 @@ export function Labels() {
   });
   if (lots.length === 0)
     return (
-      <Empty title="No jars to label" action={<Link to="../jar" className="btn btn-primary">To the jars</Link>}>
+      <Empty
+        title="No jars to label"
+        action={
+          <Link to="../jar" className="btn btn-primary">
+            To the jars
+          </Link>
+        }
+      >
         Labels are for jars that were counted and put on the shelf.
       </Empty>
     );
@@ -117,7 +158,11 @@ export function Labels() {
         <h2 className="text-xl">Labels</h2>
         <label className="flex flex-col gap-1 text-sm text-soft">
           sheet or roll
-          <select className="select w-full text-base-content" value={sheet.id} onChange={(event) => choose({ sheet: event.target.value })}>
+          <select
+            className="select w-full text-base-content"
+            value={sheet.id}
+            onChange={(event) => choose({ sheet: event.target.value })}
+          >
             {LABEL_SHEETS.map(({ id: sheetId, name }) => (
               <option key={sheetId} value={sheetId}>
                 {name}
@@ -127,7 +172,11 @@ export function Labels() {
         </label>
         <label className="flex flex-col gap-1 text-sm text-soft">
           design
-          <select className="select w-full text-base-content" value={choice.design} onChange={(event) => choose({ design: event.target.value as Design })}>
+          <select
+            className="select w-full text-base-content"
+            value={choice.design}
+            onChange={(event) => choose({ design: event.target.value as Design })}
+          >
             {DESIGNS.map((design) => (
               <option key={design} value={design}>
                 {DESIGN_WORDS[design]}
@@ -138,47 +187,107 @@ export function Labels() {
         {each > 1 && (
           <label className="flex flex-col gap-1 text-sm text-soft">
             first free label of the sheet
-            <input inputMode="numeric" className={`input w-24 text-base-content ${start === undefined ? 'input-error' : ''}`} aria-invalid={start === undefined} value={first} onChange={(event) => setFirst(event.target.value)} />
+            <input
+              inputMode="numeric"
+              className={`input w-24 text-base-content ${start === undefined ? 'input-error' : ''}`}
+              aria-invalid={start === undefined}
+              value={first}
+              onChange={(event) => setFirst(event.target.value)}
+            />
             {start === undefined && <span className="text-bad">write 1 to {each}</span>}
           </label>
         )}
         {labels.map(({ lot }) => (
           <label key={lot.id} className="flex items-center gap-3">
-            <input inputMode="numeric" aria-label={`How many labels for the ${jarName(lot.size, 2)}${lot.partFill === null ? '' : ', part jar'}`} className={`input w-20 ${Number.isNaN(countOf(lot)) ? 'input-error' : ''}`} value={counts[lot.id] ?? String(lot.count)} onChange={(event) => setCounts({ ...counts, [lot.id]: event.target.value })} />
+            <input
+              inputMode="numeric"
+              aria-label={`How many labels for the ${jarName(lot.size, 2)}${lot.partFill === null ? '' : ', part jar'}`}
+              className={`input w-20 ${Number.isNaN(countOf(lot)) ? 'input-error' : ''}`}
+              value={counts[lot.id] ?? String(lot.count)}
+              onChange={(event) => setCounts({ ...counts, [lot.id]: event.target.value })}
+            />
             <span>
               {jarName(lot.size, 2)}
               {lot.partFill !== null && `, ${partWords(lot.partFill)}`}
-              <span className="block text-sm text-soft">{lot.keeping.verdict === 'shelf' ? 'for the shelf' : lot.keeping.verdict === 'freezer' ? 'frozen' : 'for the fridge'}</span>
+              <span className="block text-sm text-soft">
+                {lot.keeping.verdict === 'shelf'
+                  ? 'for the shelf'
+                  : lot.keeping.verdict === 'freezer'
+                    ? 'frozen'
+                    : 'for the fridge'}
+              </span>
             </span>
           </label>
         ))}
         <label className="flex min-h-[44px] items-center gap-2">
-          <input type="checkbox" className="checkbox" checked={choice.ingredients} onChange={(event) => choose({ ingredients: event.target.checked })} /> Ingredients, allergens in capitals
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={choice.ingredients}
+            onChange={(event) => choose({ ingredients: event.target.checked })}
+          />{' '}
+          Ingredients, allergens in capitals
         </label>
         <label className="flex min-h-[44px] items-center gap-2">
-          <input type="checkbox" className="checkbox" checked={choice.code} onChange={(event) => choose({ code: event.target.checked })} /> A code that opens this batch
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={choice.code}
+            onChange={(event) => choose({ code: event.target.checked })}
+          />{' '}
+          A code that opens this batch
         </label>
         {never.map((lot) => (
           <p key={lot.id} role="alert" className="text-bad">
-            No label for the {jarName(lot.size, 2)}: {lot.keeping.reason === 'not yet sent to the server' ? 'they are not yet sent to the server' : `not to be kept, ${lot.keeping.reason}`}.
+            No label for the {jarName(lot.size, 2)}:{' '}
+            {lot.keeping.reason === 'not yet sent to the server'
+              ? 'they are not yet sent to the server'
+              : `not to be kept, ${lot.keeping.reason}`}
+            .
           </p>
         ))}
-        {tooSmall && <p role="alert" className="text-bad">This label is too small for what has to stand on it: take a larger one.</p>}
-        {labels.some(({ lot }) => lot.seals.state === 'unknown' || lot.seals.state === 'due') && (
-          <p className="text-watch">The lids of these jars are not pressed yet: a jar that has not sealed must not carry a shelf label.</p>
+        {tooSmall && (
+          <p role="alert" className="text-bad">
+            This label is too small for what has to stand on it: take a larger one.
+          </p>
         )}
-        {dropped.length > 0 && <p className="text-watch">No room on this label for {dropped.map((part) => PART_WORDS[part]).join(', ')}.</p>}
-        {made.isError && <p role="alert" className="text-bad">The labels could not be drawn. Reload the page and try once more.</p>}
+        {labels.some(({ lot }) => lot.seals.state === 'unknown' || lot.seals.state === 'due') && (
+          <p className="text-watch">
+            The lids of these jars are not pressed yet: a jar that has not sealed must not carry a
+            shelf label.
+          </p>
+        )}
+        {dropped.length > 0 && (
+          <p className="text-watch">
+            No room on this label for {dropped.map((part) => PART_WORDS[part]).join(', ')}.
+          </p>
+        )}
+        {made.isError && (
+          <p role="alert" className="text-bad">
+            The labels could not be drawn. Reload the page and try once more.
+          </p>
+        )}
         <button
           type="button"
           className="btn btn-primary h-14 text-lg"
           disabled={!made.data || made.isPlaceholderData || tooSmall}
-          onClick={() => made.data && saveFile(`${fileName(document.title)}-labels.pdf`, 'application/pdf', made.data.bytes.slice())}
+          onClick={() =>
+            made.data &&
+            saveFile(
+              `${fileName(document.title)}-labels.pdf`,
+              'application/pdf',
+              made.data.bytes.slice(),
+            )
+          }
         >
           Save the PDF
         </button>
-        <p className="text-sm text-soft">Print it at 100 %, not fitted to the page. Try plain paper against the sheet first.</p>
-        <p className="text-sm text-soft">Selling food made at home needs the local home-food licence.</p>
+        <p className="text-sm text-soft">
+          Print it at 100 %, not fitted to the page. Try plain paper against the sheet first.
+        </p>
+        <p className="text-sm text-soft">
+          Selling food made at home needs the local home-food licence.
+        </p>
       </section>
       <section aria-label="Preview" className="panel p-4">
         <h2 className="mb-2 text-xl">As it will be printed</h2>
@@ -187,9 +296,13 @@ export function Labels() {
             <Preview bytes={made.data.bytes} pages={made.data.pages} />
           </Suspense>
         ) : (
-          <p className="text-soft">{start === undefined || labels.every(({ count }) => count === 0) ? 'Nothing to print yet.' : 'Drawing them…'}</p>
+          <p className="text-soft">
+            {start === undefined || labels.every(({ count }) => count === 0)
+              ? 'Nothing to print yet.'
+              : 'Drawing them…'}
+          </p>
         )}
       </section>
     </div>
   );
-} // prettier-ignore
+}

@@ -1,8 +1,18 @@
 import fc from 'fast-check';
 import { LABEL_SHEETS, type LabelContent } from '@idle-kettle/core';
-import { DESIGNS, layOutLabel, PT_PER_MM, wrap, type LabelLayout, type LabelWords, type Measure } from './layout.js'; // prettier-ignore
+import {
+  DESIGNS,
+  layOutLabel,
+  PT_PER_MM,
+  wrap,
+  type LabelLayout,
+  type LabelWords,
+  type Measure,
+} from './layout.js';
 
-/** Letters of half their height, a bold a little wider: near enough to a real face to lay lines out. */
+/**
+ * Letters of half their height, a bold a little wider: near enough to a real face to lay lines out.
+ */
 const measure: Measure = (text, size, face) => text.length * size * (face === 'text' ? 0.5 : 0.55);
 const CONTENT: LabelContent = {
   lot: '260912-5B0',
@@ -13,10 +23,22 @@ const CONTENT: LabelContent = {
   net_g: 345,
   fruitPer100_g: 74,
   sugarPer100_g: 63,
-  ingredients: [{ name: 'damsons', allergen: false }, { name: 'white sugar', allergen: false }, { name: 'butter', allergen: true }],
+  ingredients: [
+    { name: 'damsons', allergen: false },
+    { name: 'white sugar', allergen: false },
+    { name: 'butter', allergen: true },
+  ],
   warnings: [],
-}; // prettier-ignore
-const words = (change: Partial<LabelWords> = {}): LabelWords => ({ title: 'Damson jam', dates: 'Made 12 Sep 2026 · best before 12 Sep 2027 · lot 260912-5B0', net: 'Net about 345 g (12.2 oz)', content: CONTENT, withIngredients: true, withCode: true, ...change }); // prettier-ignore
+};
+const words = (change: Partial<LabelWords> = {}): LabelWords => ({
+  title: 'Damson jam',
+  dates: 'Made 12 Sep 2026 · best before 12 Sep 2027 · lot 260912-5B0',
+  net: 'Net about 345 g (12.2 oz)',
+  content: CONTENT,
+  withIngredients: true,
+  withCode: true,
+  ...change,
+});
 const said = (layout: LabelLayout | undefined): string =>
   layout?.texts.map(({ text }) => text).join(' ') ?? '';
 
@@ -24,7 +46,9 @@ describe.each(LABEL_SHEETS.map((sheet) => [sheet.id, sheet] as const))('%s', (_,
   test.each(DESIGNS)(
     '%s: every text and the code lie inside, clear of each other, with what is needed',
     (design) => {
-      const titles = fc.array(fc.string({ minLength: 1, maxLength: 14 }), { minLength: 1, maxLength: 8 }).map((each) => each.join(' ')); // prettier-ignore
+      const titles = fc
+        .array(fc.string({ minLength: 1, maxLength: 14 }), { minLength: 1, maxLength: 8 })
+        .map((each) => each.join(' '));
       fc.assert(
         fc.property(titles, fc.boolean(), fc.boolean(), (title, withIngredients, withCode) => {
           const layout = layOutLabel(
@@ -65,7 +89,8 @@ test('what has no room is left off from the end, and said', () => {
 });
 
 test('a larger label is printed larger', () => {
-  const size = (width: number, height: number): number => layOutLabel(words(), { width, height }, 'plain', measure)?.texts[0]?.size ?? 0; // prettier-ignore
+  const size = (width: number, height: number): number =>
+    layOutLabel(words(), { width, height }, 'plain', measure)?.texts[0]?.size ?? 0;
   expect(size(99.1, 67.7)).toBeGreaterThan(size(63.5, 38.1));
 });
 

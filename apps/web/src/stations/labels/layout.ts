@@ -45,7 +45,10 @@ const EDGE = 6;
 /** The band of a design at its left, or its frame, pt. */
 export const BAND = 11;
 const FRAME = 4;
-/** A code with its white edge is read from about 13 mm up, printed at 300 dots to the inch, pt. Common practice. */
+/**
+ * A code with its white edge is read from about 13 mm up, printed at 300 dots to the inch, pt.
+ * Common practice.
+ */
 const LEAST_CODE = 13 * PT_PER_MM;
 const MOST_CODE = 26 * PT_PER_MM;
 const LEAST_TEXT = 5.5;
@@ -63,8 +66,8 @@ export interface LabelWords {
 }
 
 /**
- * Breaks a text at its spaces into lines of at most this width; a word that is wider by itself is cut with an ellipsis. What is joined
- * by a no-break space stays together, and gets a plain one.
+ * Breaks a text at its spaces into lines of at most this width; a word that is wider by itself is
+ * cut with an ellipsis. What is joined by a no-break space stays together, and gets a plain one.
  */
 export function wrap(text: string, width: number, measure: (text: string) => number): string[] {
   const lines: string[] = [];
@@ -77,7 +80,8 @@ export function wrap(text: string, width: number, measure: (text: string) => num
     }
     if (line !== '') lines.push(line);
     line = word;
-    while (measure(line) > width && line.length > 1) line = `${line.replace(/…$/, '').slice(0, -1)}…`;
+    while (measure(line) > width && line.length > 1)
+      line = `${line.replace(/…$/, '').slice(0, -1)}…`;
   }
   return (line === '' ? lines : [...lines, line]).map((each) => each.replaceAll('\u00a0', ' '));
 }
@@ -91,7 +95,9 @@ const partText = (part: Part, { dates, net, content }: LabelWords): string => {
     case 'storage':
       return [content.storage, content.opened, ...content.warnings].join(' ');
     case 'shares':
-      return content.fruitPer100_g === undefined || content.sugarPer100_g === undefined ? '' : `Prepared with ${content.fruitPer100_g} g of fruit per 100 g. Total sugar content ${content.sugarPer100_g} g per 100 g.`; // prettier-ignore
+      return content.fruitPer100_g === undefined || content.sugarPer100_g === undefined
+        ? ''
+        : `Prepared with ${content.fruitPer100_g} g of fruit per 100 g. Total sugar content ${content.sugarPer100_g} g per 100 g.`;
     case 'ingredients':
       return `Ingredients: ${content.ingredients.map(({ name, allergen }) => (allergen ? name.toUpperCase() : name)).join(', ')}.`;
     case 'code':
@@ -99,11 +105,11 @@ const partText = (part: Part, { dates, net, content }: LabelWords): string => {
     case 'licence':
       return 'For home and gifts. Selling needs the local home-food licence.';
   }
-}; // prettier-ignore
+};
 
 /**
- * Lays a label out: the name as large as it goes, then the words in their order, all inside the cell. What is not needed is left off,
- * the last first, before anything grows too small to read.
+ * Lays a label out: the name as large as it goes, then the words in their order, all inside the
+ * cell. What is not needed is left off, the last first, before anything grows too small to read.
  *
  * @param cell mm
  * @returns undefined where not even the needed words have room
@@ -141,7 +147,8 @@ export function layOutLabel(
     for (let count = wanted.length; count >= least; count--) {
       const found = texts(wanted.slice(0, count));
       if (!found) continue;
-      const code = side === 0 ? undefined : { x: width - inset - side, y: inset, width: side, height: side };
+      const code =
+        side === 0 ? undefined : { x: width - inset - side, y: inset, width: side, height: side };
       const dropped: readonly Part[] =
         words.withCode && side === 0 ? [...wanted.slice(count), 'code'] : wanted.slice(count);
       return { texts: found, code, dropped };
@@ -154,21 +161,30 @@ export function layOutLabel(
 function attempt(
   words: LabelWords,
   parts: readonly Part[],
-  { left, inset, inner, room, scale, name }: { left: number; inset: number; inner: number; room: number; scale: number; name: number },
+  {
+    left,
+    inset,
+    inner,
+    room,
+    scale,
+    name,
+  }: { left: number; inset: number; inner: number; room: number; scale: number; name: number },
   measure: Measure,
 ): TextAt[] | undefined {
   const texts: TextAt[] = [];
   let y = inset;
   const add = (text: string, face: Face, size: number, most: number): boolean => {
     const lines = wrap(text, room, (each) => measure(each, size, face));
-    if (lines.length > most || lines.some((line) => line.includes('…') && !text.includes('…'))) return false;
+    if (lines.length > most || lines.some((line) => line.includes('…') && !text.includes('…')))
+      return false;
     for (const line of lines) {
       y += size * LEADING;
       texts.push({ text: line, face, size, x: left, y: y - size * (LEADING - 1) - size * 0.06 });
     }
     return true;
   };
-  // The name is as large as two lines of it can be, and cut only where even its smallest is too long.
+  // The name is as large as two lines of it can be, and cut only where even its smallest is too
+  // long.
   const smallest = 8 * Math.min(scale, 1);
   let size = name * scale;
   while (size > smallest && !add(words.title, 'display', size, 2)) size -= 0.5;
@@ -181,9 +197,12 @@ function attempt(
   }
   y += 2 * scale;
   for (const part of parts) {
-    const body = Math.max((part === 'net' ? 7.6 : part === 'licence' ? 5.6 : 6.6) * scale, LEAST_TEXT);
+    const body = Math.max(
+      (part === 'net' ? 7.6 : part === 'licence' ? 5.6 : 6.6) * scale,
+      LEAST_TEXT,
+    );
     if (!add(partText(part, words), part === 'net' ? 'bold' : 'text', body, 12)) return undefined;
     y += 0.8 * scale;
   }
   return y <= inset + inner + 0.01 ? texts : undefined;
-} // prettier-ignore
+}

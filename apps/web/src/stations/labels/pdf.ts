@@ -8,7 +8,15 @@ import bold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperleg
 import { PDFDocument, rgb, type PDFFont, type PDFPage, type RGB } from 'pdf-lib';
 import { create } from 'qrcode';
 import { cellAt, type LabelSheet } from '@idle-kettle/core';
-import { BAND, layOutLabel, PT_PER_MM, type Design, type Face, type LabelLayout, type LabelWords } from './layout.js'; // prettier-ignore
+import {
+  BAND,
+  layOutLabel,
+  PT_PER_MM,
+  type Design,
+  type Face,
+  type LabelLayout,
+  type LabelWords,
+} from './layout.js';
 
 /** A face in its two files: letters of the west, and the others of the Latin alphabet. */
 interface Letters {
@@ -19,7 +27,11 @@ interface Letters {
 
 const INK = rgb(0.16, 0.11, 0.14);
 
-const files = { display: [display, displayExt], text: [text, textExt], bold: [bold, boldExt] } as const;
+const files = {
+  display: [display, displayExt],
+  text: [text, textExt],
+  bold: [bold, boldExt],
+} as const;
 
 async function bytesOf(url: string): Promise<Uint8Array> {
   return new Uint8Array(await (await fetch(url)).arrayBuffer());
@@ -28,7 +40,9 @@ async function bytesOf(url: string): Promise<Uint8Array> {
 async function lettersOf(pdf: PDFDocument, face: Face): Promise<Letters> {
   const [usual, others] = await Promise.all(files[face].map(bytesOf));
   if (!usual || !others) throw new Error(`no letters for ${face}`);
-  const has = [fontkit.create(usual), fontkit.create(others)].map((font) => (letter: string) => font.hasGlyphForCodePoint(letter.codePointAt(0) ?? 0)); // prettier-ignore
+  const has = [fontkit.create(usual), fontkit.create(others)].map(
+    (font) => (letter: string) => font.hasGlyphForCodePoint(letter.codePointAt(0) ?? 0),
+  );
   return {
     usual: await pdf.embedFont(usual, { subset: true }),
     others: await pdf.embedFont(others, { subset: true }),
@@ -92,11 +106,17 @@ export async function labelsPdf(
     text: await lettersOf(pdf, 'text'),
     bold: await lettersOf(pdf, 'bold'),
   };
-  // A layout asks for the same words at many sizes; laying letters out is slow, and grows with the size evenly.
+  // A layout asks for the same words at many sizes; laying letters out is slow, and grows with the
+  // size evenly.
   const widths = new Map<string, number>();
   const measure = (words: string, size: number, face: Face): number => {
     const key = `${face} ${words}`;
-    const width = widths.get(key) ?? runs(words, faces[face]).reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, 1), 0); // prettier-ignore
+    const width =
+      widths.get(key) ??
+      runs(words, faces[face]).reduce(
+        (sum, run) => sum + run.font.widthOfTextAtSize(run.text, 1),
+        0,
+      );
     widths.set(key, width);
     return width * size;
   };
@@ -109,7 +129,8 @@ export async function labelsPdf(
     if (!layout) continue;
     for (let n = 0; n < count; n++, index++) {
       const cell = cellAt(sheet, index);
-      while (pages.length <= cell.page) pages.push(pdf.addPage([sheet.page.width * PT_PER_MM, height]));
+      while (pages.length <= cell.page)
+        pages.push(pdf.addPage([sheet.page.width * PT_PER_MM, height]));
       const page = pages[cell.page];
       if (!page) continue;
       const [x, top] = [cell.x * PT_PER_MM, height - cell.y * PT_PER_MM];
@@ -125,11 +146,18 @@ export async function labelsPdf(
       for (const item of layout.texts) {
         let at = x + item.x;
         for (const run of runs(item.text, faces[item.face])) {
-          page.drawText(run.text, { x: at, y: top - item.y, size: item.size, font: run.font, color: INK });
+          page.drawText(run.text, {
+            x: at,
+            y: top - item.y,
+            size: item.size,
+            font: run.font,
+            color: INK,
+          });
           at += run.font.widthOfTextAtSize(run.text, item.size);
         }
       }
-      if (layout.code) drawCode(page, url, x + layout.code.x, top - layout.code.y, layout.code.width);
+      if (layout.code)
+        drawCode(page, url, x + layout.code.x, top - layout.code.y, layout.code.width);
     }
   }
   if (pages.length === 0) pdf.addPage([sheet.page.width * PT_PER_MM, height]);
@@ -147,7 +175,13 @@ function drawDesign(
   height: number,
 ): void {
   if (design === 'band')
-    page.drawRectangle({ x: x + 2, y: top - height + 2, width: BAND - 2, height: height - 4, color });
+    page.drawRectangle({
+      x: x + 2,
+      y: top - height + 2,
+      width: BAND - 2,
+      height: height - 4,
+      color,
+    });
   if (design === 'frame') {
     page.drawRectangle({
       x: x + 3,
@@ -177,11 +211,17 @@ function drawCode(page: PDFPage, url: string, x: number, top: number, side: numb
   const { modules } = create(url, { errorCorrectionLevel: 'M' });
   const module = side / (modules.size + 2 * QUIET);
   for (let row = 0; row < modules.size; row++)
-    for (let column = 0; column < modules.size; ) {
+    for (let column = 0; column < modules.size;) {
       let length = 0;
       while (column + length < modules.size && modules.get(row, column + length)) length += 1;
       if (length > 0)
-        page.drawRectangle({ x: x + (column + QUIET) * module, y: top - (row + 1 + QUIET) * module, width: length * module, height: module, color: rgb(0, 0, 0) });
+        page.drawRectangle({
+          x: x + (column + QUIET) * module,
+          y: top - (row + 1 + QUIET) * module,
+          width: length * module,
+          height: module,
+          color: rgb(0, 0, 0),
+        });
       column += Math.max(length, 1);
     }
-} // prettier-ignore
+}

@@ -5,7 +5,13 @@ import workerUrl from 'pdfjs-dist/build/pdf.worker.min.mjs?url';
 pdfjs.GlobalWorkerOptions.workerSrc = workerUrl;
 
 /** The pages of a PDF as they will be printed: the file itself, drawn. */
-export default function Preview({ bytes, pages }: { readonly bytes: Uint8Array; readonly pages: number }) {
+export default function Preview({
+  bytes,
+  pages,
+}: {
+  readonly bytes: Uint8Array;
+  readonly pages: number;
+}) {
   const [shown, setShown] = useState(0);
   const canvas = useRef<HTMLCanvasElement>(null);
   const page = Math.min(shown, pages - 1);
@@ -38,17 +44,27 @@ export default function Preview({ bytes, pages }: { readonly bytes: Uint8Array; 
       />
       {pages > 1 && (
         <div className="mt-2 flex items-center justify-center gap-3">
-          <button type="button" className="btn" disabled={page === 0} onClick={() => setShown(page - 1)}>
+          <button
+            type="button"
+            className="btn"
+            disabled={page === 0}
+            onClick={() => setShown(page - 1)}
+          >
             Page before
           </button>
           <span>
             {page + 1} of {pages}
           </span>
-          <button type="button" className="btn" disabled={page === pages - 1} onClick={() => setShown(page + 1)}>
+          <button
+            type="button"
+            className="btn"
+            disabled={page === pages - 1}
+            onClick={() => setShown(page + 1)}
+          >
             Next page
           </button>
         </div>
       )}
     </div>
   );
-} // prettier-ignore
+}

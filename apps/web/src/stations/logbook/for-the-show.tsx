@@ -34,7 +34,7 @@ export function ForTheShow({ told }: { readonly told: Told }) {
       </details>
     </section>
   );
-} // prettier-ignore
+}
 
 function Sheet({ told: { batch, outcome } }: { readonly told: Told }) {
   const [draft, setDraft] = useState<Partial<Record<Judged, number>>>({});
@@ -49,22 +49,36 @@ function Sheet({ told: { batch, outcome } }: { readonly told: Told }) {
     <ul className="mt-1">
       {JUDGED.map((which) => (
         <li key={which} className="flex flex-wrap items-center gap-x-3 border-t border-line py-2">
-          <label htmlFor={`judged-${which}`} className="w-24 shrink-0 first-letter:uppercase">{which}</label>
-          <select id={`judged-${which}`} className="select w-24" value={points[which] ?? ''} onChange={(event) => judge(which, Number(event.target.value))}>
+          <label htmlFor={`judged-${which}`} className="w-24 shrink-0 first-letter:uppercase">
+            {which}
+          </label>
+          <select
+            id={`judged-${which}`}
+            className="select w-24"
+            value={points[which] ?? ''}
+            onChange={(event) => judge(which, Number(event.target.value))}
+          >
             {points[which] === undefined && <option value="" />}
             {POINTS.map((each) => (
-              <option key={each} value={each}>{each}</option>
+              <option key={each} value={each}>
+                {each}
+              </option>
             ))}
           </select>
           <span className="text-sm text-soft">{LOOKED_FOR[which]}</span>
         </li>
       ))}
-      {missing.length > 0 && missing.length < JUDGED.length && <li className="py-2 text-watch">Kept once {missing.join(', ')} {missing.length === 1 ? 'has its' : 'have their'} points.</li>}
+      {missing.length > 0 && missing.length < JUDGED.length && (
+        <li className="py-2 text-watch">
+          Kept once {missing.join(', ')} {missing.length === 1 ? 'has its' : 'have their'} points.
+        </li>
+      )}
     </ul>
   );
-} // prettier-ignore
+}
 
-const isWhole = (points: Partial<Record<Judged, number>>): points is Record<Judged, number> => JUDGED.every((which) => points[which] !== undefined); // prettier-ignore
+const isWhole = (points: Partial<Record<Judged, number>>): points is Record<Judged, number> =>
+  JUDGED.every((which) => points[which] !== undefined);
 
 function Entries({ told: { batch, outcome } }: { readonly told: Told }) {
   const [adding, setAdding] = useState(false);
@@ -73,7 +87,8 @@ function Entries({ told: { batch, outcome } }: { readonly told: Told }) {
     <>
       {best && best.result !== 'entered' && (
         <p className="rounded-[12px] border border-line px-3 py-2 font-bold">
-          {best.result === 'first' ? 'The winning version' : 'Prized'}: {RESULT_WORDS[best.result]}, {best.show}
+          {best.result === 'first' ? 'The winning version' : 'Prized'}: {RESULT_WORDS[best.result]},{' '}
+          {best.show}
         </p>
       )}
       {outcome.shows.length > 0 && (
@@ -83,19 +98,28 @@ function Entries({ told: { batch, outcome } }: { readonly told: Told }) {
               <span className="flex-1">
                 {show}, {of}, {format(parseISO(on), 'd MMM yyyy')}: {RESULT_WORDS[result]}
               </span>
-              <button type="button" className="btn btn-ghost" aria-label={`Take out ${show}, ${of}`} onClick={() => void logEvent(batch.id, 'undo', { eventId: id })}>
+              <button
+                type="button"
+                className="btn btn-ghost"
+                aria-label={`Take out ${show}, ${of}`}
+                onClick={() => void logEvent(batch.id, 'undo', { eventId: id })}
+              >
                 Take out
               </button>
             </li>
           ))}
         </ul>
       )}
-      {adding
-        ? <Entry batchId={batch.id} onDone={() => setAdding(false)} />
-        : <button type="button" className="btn self-start" onClick={() => setAdding(true)}>Add an entry</button>}
+      {adding ? (
+        <Entry batchId={batch.id} onDone={() => setAdding(false)} />
+      ) : (
+        <button type="button" className="btn self-start" onClick={() => setAdding(true)}>
+          Add an entry
+        </button>
+      )}
     </>
   );
-} // prettier-ignore
+}
 
 function Entry({ batchId, onDone }: { readonly batchId: string; readonly onDone: () => void }) {
   const [show, setShow] = useState('');
@@ -107,36 +131,72 @@ function Entry({ batchId, onDone }: { readonly batchId: string; readonly onDone:
     event.preventDefault();
     setTried(true);
     if (show.trim() === '' || on === '') return;
-    logEvent(batchId, 'shown', { show: show.trim(), class: of.trim() === '' ? 'open class' : of.trim(), on, result });
+    logEvent(batchId, 'shown', {
+      show: show.trim(),
+      class: of.trim() === '' ? 'open class' : of.trim(),
+      on,
+      result,
+    });
     onDone();
   };
   const field = (label: string, value: string, change: (text: string) => void, wrong?: string) => (
     <label className="flex min-w-[9rem] flex-1 flex-col gap-1 text-sm text-soft">
       {label}
-      <input className={`input w-full text-base-content ${wrong ? 'input-error' : ''}`} maxLength={80} value={value} aria-invalid={wrong !== undefined} onChange={(event) => change(event.target.value)} />
+      <input
+        className={`input w-full text-base-content ${wrong ? 'input-error' : ''}`}
+        maxLength={80}
+        value={value}
+        aria-invalid={wrong !== undefined}
+        onChange={(event) => change(event.target.value)}
+      />
       {wrong && <span className="text-bad">{wrong}</span>}
     </label>
   );
   return (
-    <form noValidate onSubmit={submit} aria-label="An entry at a show" className="flex flex-wrap items-start gap-2">
-      {field('show', show, setShow, tried && show.trim() === '' ? 'write where it was shown' : undefined)}
+    <form
+      noValidate
+      onSubmit={submit}
+      aria-label="An entry at a show"
+      className="flex flex-wrap items-start gap-2"
+    >
+      {field(
+        'show',
+        show,
+        setShow,
+        tried && show.trim() === '' ? 'write where it was shown' : undefined,
+      )}
       {field('class', of, setOf)}
       <label className="flex flex-col gap-1 text-sm text-soft">
         on
-        <input type="date" className="input text-base-content" value={on} onChange={(event) => setOn(event.target.value)} />
+        <input
+          type="date"
+          className="input text-base-content"
+          value={on}
+          onChange={(event) => setOn(event.target.value)}
+        />
       </label>
       <label className="flex flex-col gap-1 text-sm text-soft">
         result
-        <select className="select w-40 text-base-content" value={result} onChange={(event) => setResult(event.target.value as ShowResult)}>
+        <select
+          className="select w-40 text-base-content"
+          value={result}
+          onChange={(event) => setResult(event.target.value as ShowResult)}
+        >
           {SHOW_RESULTS.map((each) => (
-            <option key={each} value={each}>{RESULT_WORDS[each]}</option>
+            <option key={each} value={each}>
+              {RESULT_WORDS[each]}
+            </option>
           ))}
         </select>
       </label>
       <div className="flex gap-2 self-end">
-        <button type="submit" className="btn btn-primary">Keep it</button>
-        <button type="button" className="btn btn-ghost" onClick={onDone}>Not now</button>
+        <button type="submit" className="btn btn-primary">
+          Keep it
+        </button>
+        <button type="button" className="btn btn-ghost" onClick={onDone}>
+          Not now
+        </button>
       </div>
     </form>
   );
-} // prettier-ignore
+}

@@ -1,4 +1,16 @@
-import { BarController, BarElement, CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement, Tooltip, type ChartData, type ChartOptions } from 'chart.js'; // prettier-ignore
+import {
+  BarController,
+  BarElement,
+  CategoryScale,
+  Chart,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartData,
+  type ChartOptions,
+} from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { format } from 'date-fns';
 import { Chart as Drawn } from 'react-chartjs-2';
@@ -7,11 +19,35 @@ import type { BatchSummary } from '@idle-kettle/contract';
 import { isWithin, rightnessOf, type Foretelling } from '@idle-kettle/core';
 import type { Theme } from '../../app/theme.js';
 
-Chart.register(BarController, BarElement, CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip, annotation); // prettier-ignore
+Chart.register(
+  BarController,
+  BarElement,
+  CategoryScale,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+  annotation,
+);
 
 const INK = {
-  day: { soft: '#6d5a62', line: '#dfd2bc', planned: '#a9531f4d', within: '#33692f', outside: '#8a5a00', meant: '#2b1b26' }, // prettier-ignore
-  night: { soft: '#b9a6ac', line: '#4a3a43', planned: '#efa46759', within: '#8ccb7e', outside: '#edbb4f', meant: '#f6ece0' }, // prettier-ignore
+  day: {
+    soft: '#6d5a62',
+    line: '#dfd2bc',
+    planned: '#a9531f4d',
+    within: '#33692f',
+    outside: '#8a5a00',
+    meant: '#2b1b26',
+  },
+  night: {
+    soft: '#b9a6ac',
+    line: '#4a3a43',
+    planned: '#efa46759',
+    within: '#8ccb7e',
+    outside: '#edbb4f',
+    meant: '#f6ece0',
+  },
 } as const;
 const FONT = { family: 'Atkinson Hyperlegible Next Variable', size: 13 };
 /** More batches than this are too narrow to tell apart on a screen; the latest are drawn. */
@@ -40,9 +76,10 @@ const judgedBy = (batches: readonly BatchSummary[], what: What): Judged[] =>
 /** How right forecasts were, in a sentence. */
 export function rightWords(judged: readonly Foretelling[], what: What): string {
   const { count, within, missed } = rightnessOf(judged);
-  if (count === 0) return `Nothing to show ${WHAT[what]} yet: it takes a finished batch whose log says so.`;
+  if (count === 0)
+    return `Nothing to show ${WHAT[what]} yet: it takes a finished batch whose log says so.`;
   return `${within} of ${count} came out within what was foretold; ${count === 1 ? 'it' : 'the middle one'} missed its middle by ${(missed * 100).toFixed(0)} %.`;
-} // prettier-ignore
+}
 
 interface HowRightProps {
   /** The newest first. */
@@ -50,7 +87,10 @@ interface HowRightProps {
   readonly theme: Theme;
 }
 
-/** What was foretold of each batch as a bar, what came as a mark on it; both as shares of the middle that was foretold. */
+/**
+ * What was foretold of each batch as a bar, what came as a mark on it; both as shares of the middle
+ * that was foretold.
+ */
 export default function HowRight({ batches, theme }: HowRightProps) {
   return (
     <div className="grid gap-4 md:grid-cols-2">
@@ -61,14 +101,31 @@ export default function HowRight({ batches, theme }: HowRightProps) {
   );
 }
 
-function One({ what, judged, theme }: { readonly what: What; readonly judged: readonly Judged[]; readonly theme: Theme }) {
+function One({
+  what,
+  judged,
+  theme,
+}: {
+  readonly what: What;
+  readonly judged: readonly Judged[];
+  readonly theme: Theme;
+}) {
   const navigate = useNavigate();
   const ink = INK[theme];
   const share = ({ planned }: Foretelling, value: number): number => (value / planned.mid) * 100;
-  const words = rightWords(judged.map(({ foretold }) => foretold), what);
-  const shares = judged.flatMap(({ foretold }) => [foretold.actual, foretold.planned.low, foretold.planned.high].map((value) => share(foretold, value)));
+  const words = rightWords(
+    judged.map(({ foretold }) => foretold),
+    what,
+  );
+  const shares = judged.flatMap(({ foretold }) =>
+    [foretold.actual, foretold.planned.low, foretold.planned.high].map((value) =>
+      share(foretold, value),
+    ),
+  );
   const data: ChartData<'bar' | 'line', (number | [number, number])[], string> = {
-    labels: judged.map(({ batch }) => format(new Date(batch.endedAt ?? batch.createdAt), 'd MMM yy')),
+    labels: judged.map(({ batch }) =>
+      format(new Date(batch.endedAt ?? batch.createdAt), 'd MMM yy'),
+    ),
     datasets: [
       {
         type: 'line',
@@ -78,13 +135,18 @@ function One({ what, judged, theme }: { readonly what: What; readonly judged: re
         pointRadius: 7,
         pointHoverRadius: 9,
         pointStyle: judged.map(({ foretold }) => (isWithin(foretold) ? 'circle' : 'triangle')),
-        pointBackgroundColor: judged.map(({ foretold }) => (isWithin(foretold) ? ink.within : ink.outside)),
+        pointBackgroundColor: judged.map(({ foretold }) =>
+          isWithin(foretold) ? ink.within : ink.outside,
+        ),
         pointBorderWidth: 0,
       },
       {
         type: 'bar',
         label: 'foretold',
-        data: judged.map(({ foretold }): [number, number] => [share(foretold, foretold.planned.low), share(foretold, foretold.planned.high)]),
+        data: judged.map(({ foretold }): [number, number] => [
+          share(foretold, foretold.planned.low),
+          share(foretold, foretold.planned.high),
+        ]),
         backgroundColor: ink.planned,
         borderRadius: 6,
         borderSkipped: false,
@@ -100,7 +162,11 @@ function One({ what, judged, theme }: { readonly what: What; readonly judged: re
       if (batch) void navigate(`/logbook/${batch.id}`);
     },
     scales: {
-      x: { grid: { display: false }, border: { color: ink.line }, ticks: { color: ink.soft, font: FONT, maxRotation: 0, autoSkipPadding: 14 } },
+      x: {
+        grid: { display: false },
+        border: { color: ink.line },
+        ticks: { color: ink.soft, font: FONT, maxRotation: 0, autoSkipPadding: 14 },
+      },
       y: {
         // Bars float: they need not stand on zero.
         min: Math.floor((Math.min(90, ...shares) - 5) / 20) * 20,
@@ -117,11 +183,24 @@ function One({ what, judged, theme }: { readonly what: What; readonly judged: re
           title: ([item]) => (item ? (judged[item.dataIndex]?.batch.title ?? '') : ''),
           label: (item) => {
             const foretold = judged[item.dataIndex]?.foretold;
-            return foretold ? `came ${share(foretold, foretold.actual).toFixed(0)} %, foretold ${share(foretold, foretold.planned.low).toFixed(0)} to ${share(foretold, foretold.planned.high).toFixed(0)} %` : '';
+            return foretold
+              ? `came ${share(foretold, foretold.actual).toFixed(0)} %, foretold ${share(foretold, foretold.planned.low).toFixed(0)} to ${share(foretold, foretold.planned.high).toFixed(0)} %`
+              : '';
           },
         },
       },
-      annotation: { annotations: { meant: { type: 'line', yMin: 100, yMax: 100, borderColor: ink.meant, borderWidth: 1.5, borderDash: [5, 5] } } },
+      annotation: {
+        annotations: {
+          meant: {
+            type: 'line',
+            yMin: 100,
+            yMax: 100,
+            borderColor: ink.meant,
+            borderWidth: 1.5,
+            borderDash: [5, 5],
+          },
+        },
+      },
     },
   };
   return (
@@ -133,9 +212,12 @@ function One({ what, judged, theme }: { readonly what: What; readonly judged: re
           <div className="mt-2 h-[220px]">
             <Drawn type="bar" data={data} options={options} role="img" aria-label={words} />
           </div>
-          <p className="mt-1 text-sm text-soft">Bar: foretold. Dot: came within it; triangle: did not. 100 % is the middle of what was foretold.</p>
+          <p className="mt-1 text-sm text-soft">
+            Bar: foretold. Dot: came within it; triangle: did not. 100 % is the middle of what was
+            foretold.
+          </p>
         </>
       )}
     </section>
   );
-} // prettier-ignore
+}

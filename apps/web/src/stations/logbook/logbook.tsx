@@ -30,7 +30,12 @@ export function Logbook() {
   const batches = useInfiniteQuery({
     queryKey: [...keys.batches, 'logbook', search, kind],
     queryFn: ({ pageParam }) => {
-      const query = new URLSearchParams({ limit: String(PAGE), ...(search !== '' && { search }), ...(kind !== '' && { kind }), ...(pageParam !== '' && { after: pageParam }) });
+      const query = new URLSearchParams({
+        limit: String(PAGE),
+        ...(search !== '' && { search }),
+        ...(kind !== '' && { kind }),
+        ...(pageParam !== '' && { after: pageParam }),
+      });
       return request<BatchSummary[]>('GET', `/batches?${query.toString()}`);
     },
     initialPageParam: '',
@@ -39,20 +44,40 @@ export function Logbook() {
   });
   const all = batches.data?.pages.flat() ?? [];
   const choose = (id: string): void =>
-    setChosen((was) => (was.includes(id) ? was.filter((each) => each !== id) : [...was, id].slice(-MOST_COMPARED)));
+    setChosen((was) =>
+      was.includes(id) ? was.filter((each) => each !== id) : [...was, id].slice(-MOST_COMPARED),
+    );
   return (
     <Page
       title="Logbook"
       lead="Every batch as it went: what was planned, what happened, how it tasted."
       actions={
-        <button type="button" className="btn btn-secondary" disabled={chosen.length < 2} onClick={() => void navigate(`/logbook/${chosen.join(',')}`)}>
+        <button
+          type="button"
+          className="btn btn-secondary"
+          disabled={chosen.length < 2}
+          onClick={() => void navigate(`/logbook/${chosen.join(',')}`)}
+        >
           {chosen.length < 2 ? 'Tick two to compare' : `Compare ${chosen.length}`}
         </button>
       }
     >
       <div className="mb-3 flex flex-wrap items-center gap-3">
-        <input type="search" aria-label="Search the logbook" placeholder="Name or note" className="input w-64" maxLength={80} value={typed} onChange={(event) => setTyped(event.target.value)} />
-        <select aria-label="Kind" className="select w-48" value={kind} onChange={(event) => setKind(event.target.value as Kind | '')}>
+        <input
+          type="search"
+          aria-label="Search the logbook"
+          placeholder="Name or note"
+          className="input w-64"
+          maxLength={80}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        <select
+          aria-label="Kind"
+          className="select w-48"
+          value={kind}
+          onChange={(event) => setKind(event.target.value as Kind | '')}
+        >
           <option value="">every kind</option>
           {KINDS.map((each) => (
             <option key={each} value={each}>
@@ -60,7 +85,12 @@ export function Logbook() {
             </option>
           ))}
         </select>
-        <button type="button" className="btn" aria-expanded={right} onClick={() => setRight(!right)}>
+        <button
+          type="button"
+          className="btn"
+          aria-expanded={right}
+          onClick={() => setRight(!right)}
+        >
           {right ? 'Put the pictures away' : 'How right were the forecasts?'}
         </button>
       </div>
@@ -78,25 +108,44 @@ export function Logbook() {
         </Notice>
       )}
       {batches.isSuccess && all.length === 0 && (
-        <Empty title={search === '' && kind === '' ? 'Nothing made yet' : 'No such batch'} action={<Link to="/" className="btn btn-primary">To today</Link>}>
-          {search === '' && kind === '' ? 'Every batch is told here once it was on the bench.' : 'Neither a name nor a note says so.'}
+        <Empty
+          title={search === '' && kind === '' ? 'Nothing made yet' : 'No such batch'}
+          action={
+            <Link to="/" className="btn btn-primary">
+              To today
+            </Link>
+          }
+        >
+          {search === '' && kind === ''
+            ? 'Every batch is told here once it was on the bench.'
+            : 'Neither a name nor a note says so.'}
         </Empty>
       )}
       {all.length > 0 && (
         <ul className="panel px-4">
           {all.map((batch) => (
-            <Line key={batch.id} batch={batch} chosen={chosen.includes(batch.id)} onChoose={() => choose(batch.id)} />
+            <Line
+              key={batch.id}
+              batch={batch}
+              chosen={chosen.includes(batch.id)}
+              onChoose={() => choose(batch.id)}
+            />
           ))}
         </ul>
       )}
       {batches.hasNextPage && (
-        <button type="button" className="btn mt-3 w-full" disabled={batches.isFetchingNextPage} onClick={() => void batches.fetchNextPage()}>
+        <button
+          type="button"
+          className="btn mt-3 w-full"
+          disabled={batches.isFetchingNextPage}
+          onClick={() => void batches.fetchNextPage()}
+        >
           Earlier ones
         </button>
       )}
     </Page>
   );
-} // prettier-ignore
+}
 
 interface LineProps {
   readonly batch: BatchSummary;
@@ -109,21 +158,39 @@ function Line({ batch, chosen, onChoose }: LineProps) {
   const title = batch.title === '' ? 'Unnamed batch' : batch.title;
   const day = format(new Date(batch.endedAt ?? batch.startedAt ?? batch.createdAt), 'd MMM yyyy');
   return (
-    <li style={fruitStyle(batch.fruit, theme)} className="flex items-center gap-3 border-b border-line last:border-b-0">
+    <li
+      style={fruitStyle(batch.fruit, theme)}
+      className="flex items-center gap-3 border-b border-line last:border-b-0"
+    >
       <label className="flex min-h-[44px] min-w-[32px] items-center">
-        <input type="checkbox" className="checkbox" aria-label={`Compare ${title}, ${day}`} checked={chosen} onChange={onChoose} />
+        <input
+          type="checkbox"
+          className="checkbox"
+          aria-label={`Compare ${title}, ${day}`}
+          checked={chosen}
+          onChange={onChoose}
+        />
       </label>
-      <span aria-hidden="true" className="h-9 w-1.5 rounded-full" style={{ background: 'var(--fruit)' }} />
-      <Link to={`/logbook/${batch.id}`} className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-4 py-3">
+      <span
+        aria-hidden="true"
+        className="h-9 w-1.5 rounded-full"
+        style={{ background: 'var(--fruit)' }}
+      />
+      <Link
+        to={`/logbook/${batch.id}`}
+        className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-4 py-3"
+      >
         <span className="display min-w-[10rem] flex-1 truncate text-lg">{title}</span>
         <span className="text-sm text-soft">
           {KIND_WORDS[batch.kind as Kind]} · {day}
           {batch.jarsFilled > 0 && ` · ${kitchenFraction(batch.jarsFilled)} jars`}
-          {batch.phase !== 'done' && ` · ${batch.phase === 'cold' ? 'on the bench' : 'on the stove'}`}
+          {batch.phase !== 'done' &&
+            ` · ${batch.phase === 'cold' ? 'on the bench' : 'on the stove'}`}
           {batch.best !== null && ` · ${RESULT_WORDS[batch.best.result]}, ${batch.best.show}`}
-          {batch.score !== null && ` · set ${SET_WORDS[batch.score.set + 2] ?? ''}, taste ${batch.score.taste} of 5`}
+          {batch.score !== null &&
+            ` · set ${SET_WORDS[batch.score.set + 2] ?? ''}, taste ${batch.score.taste} of 5`}
         </span>
       </Link>
     </li>
   );
-} // prettier-ignore
+}

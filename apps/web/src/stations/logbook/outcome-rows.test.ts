@@ -2,12 +2,35 @@ import type { BatchOutcome } from '@idle-kettle/core';
 import { formatsOf } from '../../ui/habit.js';
 import { outcomeRows } from './outcome-rows.js';
 
-const NOTHING: BatchOutcome = { stop: { planned_C: undefined, actual_C: undefined }, boil: { planned: undefined, actual: undefined }, yield_ml: { planned: undefined, actual: undefined }, seals: { jars: 0, sealed: 0, failed: 0 }, tests: [], notes: [], judged: undefined, shows: [], score: undefined }; // prettier-ignore
+const NOTHING: BatchOutcome = {
+  stop: { planned_C: undefined, actual_C: undefined },
+  boil: { planned: undefined, actual: undefined },
+  yield_ml: { planned: undefined, actual: undefined },
+  seals: { jars: 0, sealed: 0, failed: 0 },
+  tests: [],
+  notes: [],
+  judged: undefined,
+  shows: [],
+  score: undefined,
+};
 const rows = (change: Partial<BatchOutcome>): Record<string, string> =>
-  Object.fromEntries(outcomeRows({ ...NOTHING, ...change }, formatsOf({ units: 'metric', temperatureUnit: 'C' })).map(({ name, planned, happened, off }) => [name, `${planned} / ${happened}${off ? ' !' : ''}`.replaceAll('\u00a0', ' ')])); // prettier-ignore
+  Object.fromEntries(
+    outcomeRows(
+      { ...NOTHING, ...change },
+      formatsOf({ units: 'metric', temperatureUnit: 'C' }),
+    ).map(({ name, planned, happened, off }) => [
+      name,
+      `${planned} / ${happened}${off ? ' !' : ''}`.replaceAll('\u00a0', ' '),
+    ]),
+  );
 
 test('what is not known yet is a dash, and nothing went wrong', () => {
-  expect(rows({})).toEqual({ 'stopped at': '— / —', 'at the boil': '— / —', 'in jars': '— / —', sealed: '— / —' }); // prettier-ignore
+  expect(rows({})).toEqual({
+    'stopped at': '— / —',
+    'at the boil': '— / —',
+    'in jars': '— / —',
+    sealed: '— / —',
+  });
 });
 
 test.each([
@@ -22,7 +45,9 @@ test('inside its range is as planned, outside is not', () => {
   const planned = { low: 8.4, mid: 11, high: 14.2 };
   expect(rows({ boil: { planned, actual: 13.6 } })['at the boil']).toBe('8–14 min / 14 min');
   expect(rows({ boil: { planned, actual: 22 } })['at the boil']).toBe('8–14 min / 22 min !');
-  expect(rows({ yield_ml: { planned: { low: 1900, mid: 2100, high: 2300 }, actual: 1700 } })['in jars']).toMatch(/ !$/); // prettier-ignore
+  expect(
+    rows({ yield_ml: { planned: { low: 1900, mid: 2100, high: 2300 }, actual: 1700 } })['in jars'],
+  ).toMatch(/ !$/);
 });
 
 test('lids: none pressed, all down, some not', () => {

@@ -4,7 +4,10 @@ import { SET_WORDS } from '../../batch/words.js';
 import type { Formats } from '../../ui/habit.js';
 import type { Told } from './use-told.js';
 
-/** One thing that was planned and happened, in words; `off` where it went differently than was expected. */
+/**
+ * One thing that was planned and happened, in words; `off` where it went differently than was
+ * expected.
+ */
 export interface OutcomeRow {
   readonly name: string;
   readonly planned: string;
@@ -26,14 +29,20 @@ const together = (text: string): string => text.replaceAll(' ', '\u00a0');
 const READ_K = 0.5;
 
 /** What was planned of a batch against what happened. */
-export function outcomeRows({ stop, boil, yield_ml, seals }: BatchOutcome, formats: Formats): OutcomeRow[] {
+export function outcomeRows(
+  { stop, boil, yield_ml, seals }: BatchOutcome,
+  formats: Formats,
+): OutcomeRow[] {
   const [inJars, atTheBoil] = [foretelling(yield_ml), foretelling(boil)];
   return [
     {
       name: 'stopped at',
       planned: stop.planned_C === undefined ? NOTHING : formats.temperature(stop.planned_C),
       happened: stop.actual_C === undefined ? NOTHING : formats.temperature(stop.actual_C),
-      off: stop.planned_C !== undefined && stop.actual_C !== undefined && Math.abs(stop.planned_C - stop.actual_C) > READ_K,
+      off:
+        stop.planned_C !== undefined &&
+        stop.actual_C !== undefined &&
+        Math.abs(stop.planned_C - stop.actual_C) > READ_K,
       bar: undefined,
     },
     {
@@ -45,7 +54,10 @@ export function outcomeRows({ stop, boil, yield_ml, seals }: BatchOutcome, forma
     },
     {
       name: 'in jars',
-      planned: yield_ml.planned === undefined ? NOTHING : `${together(formats.volume(yield_ml.planned.low))} to ${together(formats.volume(yield_ml.planned.high))}`,
+      planned:
+        yield_ml.planned === undefined
+          ? NOTHING
+          : `${together(formats.volume(yield_ml.planned.low))} to ${together(formats.volume(yield_ml.planned.high))}`,
       happened: yield_ml.actual === undefined ? NOTHING : formats.volume(yield_ml.actual),
       off: inJars !== undefined && !isWithin(inJars),
       bar: inJars,
@@ -53,16 +65,28 @@ export function outcomeRows({ stop, boil, yield_ml, seals }: BatchOutcome, forma
     {
       name: 'sealed',
       planned: seals.jars === 0 ? NOTHING : `all ${seals.jars}`,
-      happened: seals.jars === 0 ? NOTHING : seals.sealed + seals.failed === 0 ? 'not pressed' : `${seals.sealed}${seals.failed > 0 ? `, ${seals.failed} not` : ''}`,
+      happened:
+        seals.jars === 0
+          ? NOTHING
+          : seals.sealed + seals.failed === 0
+            ? 'not pressed'
+            : `${seals.sealed}${seals.failed > 0 ? `, ${seals.failed} not` : ''}`,
       off: seals.failed > 0,
       bar: undefined,
     },
   ];
-} // prettier-ignore
+}
 
 /** What was judged and said of it. */
-export const saidRows = ({ outcome: { tests, notes, score } }: Told): { readonly name: string; readonly text: string }[] => [
-  ...tests.map(({ at, way, verdict }) => ({ name: `${format(at, 'HH:mm')}, ${way}`, text: verdict })),
+export const saidRows = ({
+  outcome: { tests, notes, score },
+}: Told): { readonly name: string; readonly text: string }[] => [
+  ...tests.map(({ at, way, verdict }) => ({
+    name: `${format(at, 'HH:mm')}, ${way}`,
+    text: verdict,
+  })),
   ...notes.map(({ at, text }) => ({ name: format(at, 'd MMM, HH:mm'), text })),
-  ...(score ? [{ name: 'opened', text: `set ${SET_WORDS[score.set + 2] ?? ''}, taste ${score.taste} of 5` }] : []),
-]; // prettier-ignore
+  ...(score
+    ? [{ name: 'opened', text: `set ${SET_WORDS[score.set + 2] ?? ''}, taste ${score.taste} of 5` }]
+    : []),
+];

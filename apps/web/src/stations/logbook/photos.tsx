@@ -4,7 +4,15 @@ import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { MOST_PHOTOS, type PhotoView } from '@idle-kettle/contract';
 import { ApiProblem } from '../../data/api.js';
-import { notWorthSending, PHOTO_ACCEPT, photoUrl, sendPhoto, takePhotoOut, usePhotos, writeUnder } from '../../data/photos.js'; // prettier-ignore
+import {
+  notWorthSending,
+  PHOTO_ACCEPT,
+  photoUrl,
+  sendPhoto,
+  takePhotoOut,
+  usePhotos,
+  writeUnder,
+} from '../../data/photos.js';
 
 /** A picture on its way; `why` it did not get there. */
 interface OnItsWay {
@@ -14,12 +22,22 @@ interface OnItsWay {
 }
 
 const wordsOf = (error: unknown): string =>
-  error instanceof ApiProblem ? (error.problem.errors?.[0]?.message ?? error.message) : 'the server does not answer'; // prettier-ignore
+  error instanceof ApiProblem
+    ? (error.problem.errors?.[0]?.message ?? error.message)
+    : 'the server does not answer';
 
 const UNDO_MS = 8000;
 
 /** Photos of a batch: seen large at a tap, a few words under each; taken out and brought back. */
-export function Photos({ batchId, title, alone }: { readonly batchId: string; readonly title: string; readonly alone: boolean }) {
+export function Photos({
+  batchId,
+  title,
+  alone,
+}: {
+  readonly batchId: string;
+  readonly title: string;
+  readonly alone: boolean;
+}) {
   const photos = usePhotos(batchId).data ?? [];
   const [sending, setSending] = useState<readonly OnItsWay[]>([]);
   const [open, setOpen] = useState<string>();
@@ -27,7 +45,8 @@ export function Photos({ batchId, title, alone }: { readonly batchId: string; re
   const drop = (id: string): void => setSending((was) => was.filter((each) => each.id !== id));
   const send = async ({ id, file }: OnItsWay): Promise<void> => {
     setSending((was) => [...was.filter((each) => each.id !== id), { id, file }]);
-    const failed = (why: string): void => setSending((was) => was.map((each) => (each.id === id ? { ...each, why } : each)));
+    const failed = (why: string): void =>
+      setSending((was) => was.map((each) => (each.id === id ? { ...each, why } : each)));
     const why = notWorthSending(file);
     if (why !== undefined) return failed(why);
     try {
@@ -46,7 +65,11 @@ export function Photos({ batchId, title, alone }: { readonly batchId: string; re
         <ul className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(112px,1fr))] gap-2">
           {photos.map((photo, i) => (
             <li key={photo.id}>
-              <button type="button" className="block w-full rounded-[12px]" onClick={() => setOpen(photo.id)}>
+              <button
+                type="button"
+                className="block w-full rounded-[12px]"
+                onClick={() => setOpen(photo.id)}
+              >
                 <img
                   src={photoUrl(photo.id, 'small')}
                   alt={photo.note === '' ? `Photo ${i + 1} of ${title}` : photo.note}
@@ -54,7 +77,9 @@ export function Photos({ batchId, title, alone }: { readonly batchId: string; re
                   className="aspect-square w-full rounded-[12px] border border-line object-cover"
                 />
               </button>
-              {photo.note !== '' && <p className="mt-0.5 truncate text-sm text-soft">{photo.note}</p>}
+              {photo.note !== '' && (
+                <p className="mt-0.5 truncate text-sm text-soft">{photo.note}</p>
+              )}
             </li>
           ))}
         </ul>
@@ -62,15 +87,30 @@ export function Photos({ batchId, title, alone }: { readonly batchId: string; re
       {sending.length > 0 && (
         <ul aria-label="On their way" aria-live="polite" className="mt-2">
           {sending.map((each) => (
-            <li key={each.id} className="flex flex-wrap items-center gap-x-3 border-t border-line py-2">
+            <li
+              key={each.id}
+              className="flex flex-wrap items-center gap-x-3 border-t border-line py-2"
+            >
               <span className="min-w-0 flex-1 truncate">{each.file.name}</span>
               {each.why === undefined ? (
-                <span className="flex items-center gap-2 text-soft"><span className="loading loading-spinner loading-sm" aria-hidden="true" /> being sent</span>
+                <span className="flex items-center gap-2 text-soft">
+                  <span className="loading loading-spinner loading-sm" aria-hidden="true" /> being
+                  sent
+                </span>
               ) : (
                 <>
                   <span className="text-bad">not kept: {each.why}</span>
-                  <button type="button" className="btn" onClick={() => void send(each)}>Try again</button>
-                  <button type="button" className="btn btn-ghost" aria-label={`Leave ${each.file.name} out`} onClick={() => drop(each.id)}>Leave it out</button>
+                  <button type="button" className="btn" onClick={() => void send(each)}>
+                    Try again
+                  </button>
+                  <button
+                    type="button"
+                    className="btn btn-ghost"
+                    aria-label={`Leave ${each.file.name} out`}
+                    onClick={() => drop(each.id)}
+                  >
+                    Leave it out
+                  </button>
                 </>
               )}
             </li>
@@ -88,14 +128,24 @@ export function Photos({ batchId, title, alone }: { readonly batchId: string; re
             tabIndex={-1}
             aria-label="Photos of this batch"
             onChange={(event) => {
-              for (const file of event.target.files ?? []) void send({ id: crypto.randomUUID(), file });
+              for (const file of event.target.files ?? [])
+                void send({ id: crypto.randomUUID(), file });
               event.target.value = '';
             }}
           />
-          <button type="button" className="btn mt-2" disabled={photos.length >= MOST_PHOTOS} onClick={() => chooser.current?.click()}>
+          <button
+            type="button"
+            className="btn mt-2"
+            disabled={photos.length >= MOST_PHOTOS}
+            onClick={() => chooser.current?.click()}
+          >
             <ImagePlus aria-hidden="true" className="size-5" /> Add a photo
           </button>
-          {photos.length >= MOST_PHOTOS && <p className="mt-1 text-sm text-soft">{MOST_PHOTOS} are as many as a batch has room for.</p>}
+          {photos.length >= MOST_PHOTOS && (
+            <p className="mt-1 text-sm text-soft">
+              {MOST_PHOTOS} are as many as a batch has room for.
+            </p>
+          )}
         </>
       )}
       {photos[at] && (
@@ -111,7 +161,7 @@ export function Photos({ batchId, title, alone }: { readonly batchId: string; re
       )}
     </section>
   );
-} // prettier-ignore
+}
 
 interface LargeProps {
   readonly batchId: string;
@@ -133,14 +183,23 @@ function Large({ batchId, photo, title, before, after, onShow }: LargeProps) {
     try {
       await writeUnder(batchId, photo.id, note);
     } catch (error) {
-      toast.error('What you wrote under the photo is not kept yet', { description: wordsOf(error), action: { label: 'Try again', onClick: () => void keep() } });
+      toast.error('What you wrote under the photo is not kept yet', {
+        description: wordsOf(error),
+        action: { label: 'Try again', onClick: () => void keep() },
+      });
     }
   };
   const out = async (): Promise<void> => {
     try {
       await takePhotoOut(batchId, photo.id, true);
       onShow(undefined);
-      toast('The photo is out', { action: { label: 'Bring it back', onClick: () => void takePhotoOut(batchId, photo.id, false) }, duration: UNDO_MS });
+      toast('The photo is out', {
+        action: {
+          label: 'Bring it back',
+          onClick: () => void takePhotoOut(batchId, photo.id, false),
+        },
+        duration: UNDO_MS,
+      });
     } catch (error) {
       toast.error('The photo could not be taken out', { description: wordsOf(error) });
     }
@@ -165,21 +224,41 @@ function Large({ batchId, photo, title, before, after, onShow }: LargeProps) {
         if (event.key === 'ArrowRight') show(after);
       }}
     >
-      <img src={photoUrl(photo.id)} width={photo.width} height={photo.height} alt={photo.note === '' ? `Photo of ${title}` : photo.note} className="mx-auto h-auto max-h-[70dvh] w-auto max-w-full rounded-[10px]" />
+      <img
+        src={photoUrl(photo.id)}
+        width={photo.width}
+        height={photo.height}
+        alt={photo.note === '' ? `Photo of ${title}` : photo.note}
+        className="mx-auto h-auto max-h-[70dvh] w-auto max-w-full rounded-[10px]"
+      />
       <div className="mt-2 flex flex-wrap items-end gap-2">
         <label className="flex min-w-[12rem] flex-1 flex-col gap-1 text-sm text-soft">
           what it shows · {format(new Date(photo.at), 'd MMM yyyy, HH:mm')}
-          <input className="input w-full text-base-content" maxLength={200} value={note} onChange={(event) => setNote(event.target.value)} onBlur={() => void keep()} />
+          <input
+            className="input w-full text-base-content"
+            maxLength={200}
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+            onBlur={() => void keep()}
+          />
         </label>
         {(before ?? after) && (
           <>
-            <button type="button" className="btn" disabled={!before} onClick={() => show(before)}>Before</button>
-            <button type="button" className="btn" disabled={!after} onClick={() => show(after)}>Next</button>
+            <button type="button" className="btn" disabled={!before} onClick={() => show(before)}>
+              Before
+            </button>
+            <button type="button" className="btn" disabled={!after} onClick={() => show(after)}>
+              Next
+            </button>
           </>
         )}
-        <button type="button" className="btn btn-ghost" onClick={() => void out()}>Take out</button>
-        <button type="button" className="btn btn-primary" onClick={() => dialog.current?.close()}>Close</button>
+        <button type="button" className="btn btn-ghost" onClick={() => void out()}>
+          Take out
+        </button>
+        <button type="button" className="btn btn-primary" onClick={() => dialog.current?.close()}>
+          Close
+        </button>
       </div>
     </dialog>
   );
-} // prettier-ignore
+}

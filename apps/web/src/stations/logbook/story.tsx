@@ -19,7 +19,10 @@ const Curve = lazy(() => import('../../batch/boil-curve.js'));
 
 /** One batch as a story, or several side by side. */
 export function Story() {
-  const ids = (useParams().ids ?? '').split(',').filter((id) => id !== '').slice(0, 4);
+  const ids = (useParams().ids ?? '')
+    .split(',')
+    .filter((id) => id !== '')
+    .slice(0, 4);
   return (
     <Page
       title={ids.length > 1 ? 'Side by side' : 'How it went'}
@@ -29,14 +32,16 @@ export function Story() {
         </Link>
       }
     >
-      <div className={`grid items-start gap-4 ${ids.length > 1 ? 'md:grid-cols-2 xl:grid-cols-3' : ''}`}>
+      <div
+        className={`grid items-start gap-4 ${ids.length > 1 ? 'md:grid-cols-2 xl:grid-cols-3' : ''}`}
+      >
         {ids.map((id) => (
           <One key={id} id={id} alone={ids.length === 1} />
         ))}
       </div>
     </Page>
   );
-} // prettier-ignore
+}
 
 function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
   const { told, failed } = useTold(id);
@@ -51,13 +56,23 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
   const { batch, boil } = told;
   const { document } = batch;
   return (
-    <article aria-label={document.title} style={fruitStyle(firstFruit(document), theme)} className="panel overflow-hidden">
+    <article
+      aria-label={document.title}
+      style={fruitStyle(firstFruit(document), theme)}
+      className="panel overflow-hidden"
+    >
       <div aria-hidden="true" className="h-2" style={{ background: 'var(--fruit)' }} />
       <div className="flex flex-col gap-4 p-4">
         <header>
-          <h2 className="display text-2xl">{document.title === '' ? 'Unnamed batch' : document.title}</h2>
+          <h2 className="display text-2xl">
+            {document.title === '' ? 'Unnamed batch' : document.title}
+          </h2>
           <p className="text-soft">
-            {KIND_WORDS[document.kind]}, {format(boil.endedAt ?? boil.startedAt ?? new Date(batch.createdAt), 'EEEE d MMMM yyyy')}
+            {KIND_WORDS[document.kind]},{' '}
+            {format(
+              boil.endedAt ?? boil.startedAt ?? new Date(batch.createdAt),
+              'EEEE d MMMM yyyy',
+            )}
           </p>
         </header>
         <Planned told={told} />
@@ -68,8 +83,15 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
                 boil={boil}
                 gel_C={boil.gelTemperature_C ?? 0}
                 boilingPoint_C={boil.boilingPoint_C ?? 100}
-                minutes={Math.ceil(((boil.endedAt ?? boil.readings.at(-1)?.at ?? 0) - (boil.startedAt ?? 0)) / 60_000) + 2}
-                lineName={document.finish.type === 'gel-temperature' ? 'gel line then' : 'finish near'}
+                minutes={
+                  Math.ceil(
+                    ((boil.endedAt ?? boil.readings.at(-1)?.at ?? 0) - (boil.startedAt ?? 0)) /
+                      60_000,
+                  ) + 2
+                }
+                lineName={
+                  document.finish.type === 'gel-temperature' ? 'gel line then' : 'finish near'
+                }
                 theme={theme}
                 watched={undefined}
                 curdles_C={undefined}
@@ -83,7 +105,11 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
         {alone && <ForTheShow told={told} />}
         <p className="flex flex-wrap gap-x-5">
           {(['boil', 'jar', 'shelf'] as const).map((station) => (
-            <Link key={station} to={`/batches/${id}/${station}`} className="flex min-h-[44px] items-center underline">
+            <Link
+              key={station}
+              to={`/batches/${id}/${station}`}
+              className="flex min-h-[44px] items-center underline"
+            >
               {{ boil: 'Its whole log', jar: 'Its jars', shelf: 'On the shelf' }[station]}
             </Link>
           ))}
@@ -91,7 +117,7 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
       </div>
     </article>
   );
-} // prettier-ignore
+}
 
 function Planned({ told }: { readonly told: Told }) {
   const formats = useFormats();
@@ -100,17 +126,30 @@ function Planned({ told }: { readonly told: Told }) {
       <thead className="text-sm text-soft">
         <tr>
           <td />
-          <th scope="col" className="py-1 font-normal">planned</th>
-          <th scope="col" className="py-1 font-normal">happened</th>
+          <th scope="col" className="py-1 font-normal">
+            planned
+          </th>
+          <th scope="col" className="py-1 font-normal">
+            happened
+          </th>
         </tr>
       </thead>
       <tbody>
         {outcomeRows(told.outcome, formats).map(({ name, planned, happened, off, bar }) => (
           <tr key={name} className="border-t border-line">
-            <th scope="row" className="py-2 pr-2 font-normal text-soft">{name}</th>
+            <th scope="row" className="py-2 pr-2 font-normal text-soft">
+              {name}
+            </th>
             <td className="py-2 pr-4">
               {planned}
-              {bar && <RangeTrack range={bar.planned} scale={[0, 1.25 * Math.max(bar.planned.high, bar.actual)]} tone={off ? 'watch' : 'plain'} tick={bar.actual} />}
+              {bar && (
+                <RangeTrack
+                  range={bar.planned}
+                  scale={[0, 1.25 * Math.max(bar.planned.high, bar.actual)]}
+                  tone={off ? 'watch' : 'plain'}
+                  tick={bar.actual}
+                />
+              )}
             </td>
             <td className={`py-2 font-bold ${off ? 'text-watch' : ''}`}>
               {happened}
@@ -121,7 +160,7 @@ function Planned({ told }: { readonly told: Told }) {
       </tbody>
     </table>
   );
-} // prettier-ignore
+}
 
 function Said({ told }: { readonly told: Told }) {
   const rows = saidRows(told);
@@ -149,15 +188,33 @@ function Score({ told: { batch, outcome } }: { readonly told: Told }) {
       <h3 className="text-lg">Opened and tasted</h3>
       <div role="radiogroup" aria-label="Set" className="mt-1 flex flex-wrap gap-1.5">
         {SET_WORDS.map((word, i) => (
-          <button key={word} type="button" role="radio" aria-checked={set === i - 2} className={`btn ${set === i - 2 ? 'btn-neutral' : ''}`} onClick={() => score({ set: i - 2 })}>
+          <button
+            key={word}
+            type="button"
+            role="radio"
+            aria-checked={set === i - 2}
+            className={`btn ${set === i - 2 ? 'btn-neutral' : ''}`}
+            onClick={() => score({ set: i - 2 })}
+          >
             {word}
           </button>
         ))}
       </div>
-      <div role="radiogroup" aria-label="Taste, of 5" className="mt-2 flex flex-wrap items-center gap-1.5">
+      <div
+        role="radiogroup"
+        aria-label="Taste, of 5"
+        className="mt-2 flex flex-wrap items-center gap-1.5"
+      >
         <span className="mr-1 text-soft">taste</span>
         {[1, 2, 3, 4, 5].map((value) => (
-          <button key={value} type="button" role="radio" aria-checked={taste === value} className={`btn w-12 ${taste === value ? 'btn-neutral' : ''}`} onClick={() => score({ taste: value })}>
+          <button
+            key={value}
+            type="button"
+            role="radio"
+            aria-checked={taste === value}
+            className={`btn w-12 ${taste === value ? 'btn-neutral' : ''}`}
+            onClick={() => score({ taste: value })}
+          >
             {value}
           </button>
         ))}
@@ -171,4 +228,4 @@ function Score({ told: { batch, outcome } }: { readonly told: Told }) {
       )}
     </section>
   );
-} // prettier-ignore
+}

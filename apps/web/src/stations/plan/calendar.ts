@@ -1,7 +1,10 @@
 import type { Schedule } from '@idle-kettle/core';
 import { capital } from '../../ui/sentence.js';
 
-/** The plan as an iCalendar file, an appointment a step; what must be there at its minute rings before. */
+/**
+ * The plan as an iCalendar file, an appointment a step; what must be there at its minute rings
+ * before.
+ */
 export async function asCalendar(title: string, { steps }: Schedule): Promise<string> {
   const { default: ical } = await import('ical-generator');
   const calendar = ical({ name: title, prodId: '//idle-kettle//plan//EN' });

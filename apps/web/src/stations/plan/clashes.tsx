@@ -2,7 +2,10 @@ import { TriangleAlert } from 'lucide-react';
 import type { Clash } from '@idle-kettle/core';
 import { clockOf } from './clock-of.js';
 
-/** Where this batch and another want the same cook or the same canner, and one tap that moves this one clear. */
+/**
+ * Where this batch and another want the same cook or the same canner, and one tap that moves this
+ * one clear.
+ */
 export function Clashes({
   clashes,
   now,

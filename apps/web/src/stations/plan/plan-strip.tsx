@@ -19,16 +19,23 @@ const FILLS: Readonly<Record<Hands, { fill: string; opacity: number }>> = {
 };
 const ROWS: readonly Hands[] = ['cannot-leave', 'hands-on', 'hands-off'];
 
-/** The hours of the work drawn as three rows: what cannot be left, what takes hands, what stands by itself. Cooling is beyond it. */
+/**
+ * The hours of the work drawn as three rows: what cannot be left, what takes hands, what stands by
+ * itself. Cooling is beyond it.
+ */
 export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now: number }) {
   const lift = plan.steps.find(({ code }) => code === 'lift');
   const shown = plan.steps.filter(({ start }) => lift && start < lift.end);
   const from = Math.min(plan.begins, ...shown.map(({ start }) => start));
   const until = Math.max(lift?.end ?? from, from + HOUR_MS);
-  const x = (at: number): number => ((Math.min(Math.max(at, from), until) - from) / (until - from)) * WIDTH;
-  const every = [0.5, 1, 2, 4, 6, 12].find((hours) => (until - from) / (hours * HOUR_MS) <= 8) ?? 24;
+  const x = (at: number): number =>
+    ((Math.min(Math.max(at, from), until) - from) / (until - from)) * WIDTH;
+  const every =
+    [0.5, 1, 2, 4, 6, 12].find((hours) => (until - from) / (hours * HOUR_MS) <= 8) ?? 24;
   const firstTick = Math.ceil(from / (every * HOUR_MS)) * every * HOUR_MS;
-  const ticks = Array.from({ length: 12 }, (_, i) => firstTick + i * every * HOUR_MS).filter((at) => at <= until);
+  const ticks = Array.from({ length: 12 }, (_, i) => firstTick + i * every * HOUR_MS).filter(
+    (at) => at <= until,
+  );
   return (
     <figure>
       <svg
@@ -39,11 +46,28 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
       >
         {ROWS.map((hands, row) => (
           <g key={hands}>
-            <rect x="0" y={row * ROW + 4} width={WIDTH} height={ROW - 8} rx="6" fill="var(--color-base-300)" opacity="0.6" />
+            <rect
+              x="0"
+              y={row * ROW + 4}
+              width={WIDTH}
+              height={ROW - 8}
+              rx="6"
+              fill="var(--color-base-300)"
+              opacity="0.6"
+            />
             {shown
               .filter((step) => step.hands === hands)
               .map((step) => (
-                <rect key={step.code} x={x(step.start)} y={row * ROW + 4} width={Math.max(x(step.end) - x(step.start) - 1.5, 3)} height={ROW - 8} rx="5" {...FILLS[hands]} fillOpacity={step.doneAt === undefined ? FILLS[hands].opacity : 0.15}>
+                <rect
+                  key={step.code}
+                  x={x(step.start)}
+                  y={row * ROW + 4}
+                  width={Math.max(x(step.end) - x(step.start) - 1.5, 3)}
+                  height={ROW - 8}
+                  rx="5"
+                  {...FILLS[hands]}
+                  fillOpacity={step.doneAt === undefined ? FILLS[hands].opacity : 0.15}
+                >
                   <title>{`${format(step.start, 'HH:mm')} ${capital(step.text)}`}</title>
                 </rect>
               ))}
@@ -52,13 +76,29 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
         {ticks.map((at) => (
           <g key={at}>
             <line x1={x(at)} x2={x(at)} y1="0" y2={ROW * 3} stroke="var(--line)" />
-            <text x={Math.min(Math.max(x(at), 18), WIDTH - 18)} y={ROW * 3 + 19} textAnchor="middle" fontSize="14"
-              className="hidden md:block" fill="var(--soft)">
+            <text
+              x={Math.min(Math.max(x(at), 18), WIDTH - 18)}
+              y={ROW * 3 + 19}
+              textAnchor="middle"
+              fontSize="14"
+              className="hidden md:block"
+              fill="var(--soft)"
+            >
               {format(at, 'HH:mm')}
             </text>
           </g>
         ))}
-        {now > from && now < until && <line x1={x(now)} x2={x(now)} y1="0" y2={ROW * 3} stroke="currentColor" strokeWidth="2.5" strokeDasharray="5 4" />}
+        {now > from && now < until && (
+          <line
+            x1={x(now)}
+            x2={x(now)}
+            y1="0"
+            y2={ROW * 3}
+            stroke="currentColor"
+            strokeWidth="2.5"
+            strokeDasharray="5 4"
+          />
+        )}
       </svg>
       {/* Drawn as small as a phone the hours could not be read. */}
       <div aria-hidden="true" className="flex justify-between text-sm text-soft md:hidden">
@@ -70,7 +110,13 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
         {ROWS.map((hands) => (
           <span key={hands} className="flex items-center gap-1.5">
             <svg aria-hidden="true" viewBox="0 0 14 14" className="size-3.5">
-              <rect width="14" height="14" rx="4" fill={FILLS[hands].fill} fillOpacity={FILLS[hands].opacity} />
+              <rect
+                width="14"
+                height="14"
+                rx="4"
+                fill={FILLS[hands].fill}
+                fillOpacity={FILLS[hands].opacity}
+              />
             </svg>
             {HANDS_WORDS[hands]}, {minutes(shown, hands)} min
           </span>
@@ -78,10 +124,11 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
       </figcaption>
     </figure>
   );
-} // prettier-ignore
+}
 
 const minutes = (steps: readonly Timed[], hands: Hands): number =>
   Math.round(
-    steps.filter((step) => step.hands === hands).reduce((sum, { start, end }) => sum + end - start, 0) /
-      MINUTE_MS,
+    steps
+      .filter((step) => step.hands === hands)
+      .reduce((sum, { start, end }) => sum + end - start, 0) / MINUTE_MS,
   );

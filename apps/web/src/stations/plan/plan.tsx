@@ -43,9 +43,16 @@ function Laid() {
     .find(({ size }) => size === document.jars[0]?.size)?.jars;
   const [soon] = useState(() => Math.ceil(clock() / QUARTER_MS) * QUARTER_MS);
   const plan = useMemo(
-    () => planOfBatch({ formula, balance, keeping }, boil, { hands: crew.length, ...(load !== undefined && { load }) }, soon, now),
+    () =>
+      planOfBatch(
+        { formula, balance, keeping },
+        boil,
+        { hands: crew.length, ...(load !== undefined && { load }) },
+        soon,
+        now,
+      ),
     [formula, balance, keeping, boil, crew.length, load, soon, now],
-  ); // prettier-ignore
+  );
   const busy = useBusy(id, now);
   const names = useMemo(
     () => crew.map((name, i) => (name.trim() === '' ? `hand ${i + 1}` : name.trim())),

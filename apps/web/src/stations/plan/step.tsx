@@ -55,4 +55,6 @@ export function Step({ step, now, amounts, onTick }: StepProps) {
 }
 
 const span = (least: number, most: number): string =>
-  least >= 120 ? `${Math.round(least / 60)} to ${Math.round(most / 60)} h` : `${least} to ${most} min`;
+  least >= 120
+    ? `${Math.round(least / 60)} to ${Math.round(most / 60)} h`
+    : `${least} to ${most} min`;

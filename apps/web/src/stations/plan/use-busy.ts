@@ -7,10 +7,15 @@ import { useHabit } from '../../ui/habit.js';
 /** More pots than this no stove has. */
 const MOST = 6;
 
-/** When the other batches that are planned, or on the heat, want the cook or the canner. @param now to the minute */
+/**
+ * When the other batches that are planned, or on the heat, want the cook or the canner.
+ * @param now to the minute
+ */
 export function useBusy(batchId: string, now: number): readonly Busy[] {
   const { place } = useHabit();
-  const others = (useBatches().data ?? []).filter(({ id, phase }) => id !== batchId && phase !== 'done').slice(0, MOST);
+  const others = (useBatches().data ?? [])
+    .filter(({ id, phase }) => id !== batchId && phase !== 'done')
+    .slice(0, MOST);
   const batches = useQueries({
     queries: others.map(({ id }) => batchQuery(id)),
     combine: (answers) => answers.map(({ data }) => data),
@@ -25,9 +30,15 @@ export function useBusy(batchId: string, now: number): readonly Busy[] {
         const boil = boilFrom(logs[i]?.events ?? []);
         // One that is neither planned nor on the heat takes nobody's evening.
         if (!batch || (!boil.wish && boil.startedAt === undefined)) return [];
-        const plan = planOfBatch(madeBatch(batch.document, boil, place, { planned: true }), boil, {}, now, now);
+        const plan = planOfBatch(
+          madeBatch(batch.document, boil, place, { planned: true }),
+          boil,
+          {},
+          now,
+          now,
+        );
         return plan ? busyOf(plan.schedule, batch.document.title) : [];
       }),
     [batches, logs, place, now],
   );
-} // prettier-ignore
+}

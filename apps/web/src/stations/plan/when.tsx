@@ -2,7 +2,15 @@ import { format } from 'date-fns';
 import { CalendarPlus, Printer, TriangleAlert } from 'lucide-react';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
-import { clashesOf, clearOf, preparationOf, USUALLY_TAKEN, type BatchPlan, type Busy, type Wish } from '@idle-kettle/core'; // prettier-ignore
+import {
+  clashesOf,
+  clearOf,
+  preparationOf,
+  USUALLY_TAKEN,
+  type BatchPlan,
+  type Busy,
+  type Wish,
+} from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { VesselChoice } from '../../batch/vessel-choice.js';
 import { logEvent } from '../../data/log-event.js';
@@ -30,9 +38,17 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
   const optional = useMemo(() => preparationOf(formula).filter((each) => each.optional), [formula]);
   const clashes = useMemo(() => clashesOf(schedule, busy), [schedule, busy]);
   const set = (next: Wish, with_: readonly string[] = taken): void =>
-    void logEvent(id, 'planned', { by: next.by, at: new Date(next.at).toISOString(), with: [...with_] });
+    void logEvent(id, 'planned', {
+      by: next.by,
+      at: new Date(next.at).toISOString(),
+      with: [...with_],
+    });
   const calendar = async (): Promise<void> => {
-    saveFile(`${fileName(document.title)}-plan.ics`, 'text/calendar', await asCalendar(document.title, schedule)); // prettier-ignore
+    saveFile(
+      `${fileName(document.title)}-plan.ics`,
+      'text/calendar',
+      await asCalendar(document.title, schedule),
+    );
     toast.success('The plan is saved as a calendar file');
   };
   const { low, high } = schedule.ready;
@@ -120,7 +136,8 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
       {schedule.late > 5 && (
         <p className="mt-1 flex items-center gap-2 text-watch">
           <TriangleAlert aria-hidden="true" className="size-5 shrink-0" />
-          That is about {schedule.late} min later than wished. More hands, fewer jars, or another day.
+          That is about {schedule.late} min later than wished. More hands, fewer jars, or another
+          day.
         </p>
       )}
       <Clashes

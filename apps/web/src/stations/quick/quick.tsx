@@ -31,13 +31,17 @@ const EXAMPLE = `2.4 kg damsons, pitted
 2.2 kg sugar
 2 tbsp bottled lemon juice`;
 
-/** A few lines and the altitude; the answer without a batch or saving. Whole recipes are brought in here too. */
+/**
+ * A few lines and the altitude; the answer without a batch or saving. Whole recipes are brought in
+ * here too.
+ */
 export function Quick() {
   const { place, units } = useHabit();
   const formats = useFormats();
   const [text, setText] = useState('');
   const [altitude, setAltitude] = useState<string>();
-  const written = altitude ?? (place.altitude_m === undefined ? '' : formats.altitude(place.altitude_m));
+  const written =
+    altitude ?? (place.altitude_m === undefined ? '' : formats.altitude(place.altitude_m));
   const metres = metresIn(written, units);
   const here = useMemo<Place>(() => {
     if (metres === undefined) return {};
@@ -109,8 +113,8 @@ export function Quick() {
           <div>
             <h2 className="sr-only">The answer</h2>
             <Notice title="What you get">
-              The temperature to stop at, hot jars to have ready, minutes in the canner and the one thing that
-              is wrong with it.
+              The temperature to stop at, hot jars to have ready, minutes in the canner and the one
+              thing that is wrong with it.
             </Notice>
           </div>
         )}
@@ -144,7 +148,13 @@ const Figure = ({
   </div>
 );
 
-function Answer({ imported, here }: { readonly imported: Imported & { ok: true }; readonly here: Place }) {
+function Answer({
+  imported,
+  here,
+}: {
+  readonly imported: Imported & { ok: true };
+  readonly here: Place;
+}) {
   const { document, lines, statedMinutes, notes } = imported;
   const formats = useFormats();
   const { units } = useHabit();
@@ -181,7 +191,11 @@ function Answer({ imported, here }: { readonly imported: Imported & { ok: true }
       </Figure>
       <Figure
         name="in the canner"
-        note={keeping.process ? `${keeping.process.row}. ${keeping.process.band}` : why && sentence(why.text)}
+        note={
+          keeping.process
+            ? `${keeping.process.row}. ${keeping.process.band}`
+            : why && sentence(why.text)
+        }
       >
         {keeping.process ? `${keeping.process.minutes} min` : KEEPING_WORDS[keeping.verdict].word}
       </Figure>
@@ -210,7 +224,10 @@ function Answer({ imported, here }: { readonly imported: Imported & { ok: true }
             {right ? (
               <Check aria-label="right" className="mt-0.5 size-5 shrink-0 text-good" />
             ) : (
-              <TriangleAlert aria-label="look at this" className="mt-0.5 size-5 shrink-0 text-watch" />
+              <TriangleAlert
+                aria-label="look at this"
+                className="mt-0.5 size-5 shrink-0 text-watch"
+              />
             )}
             {sentence(text)}
           </li>
@@ -233,15 +250,26 @@ function Answer({ imported, here }: { readonly imported: Imported & { ok: true }
 const readWords = (line: PotLine | undefined, formats: Formats): string =>
   line ? `${formats.mass(line.mass_kg.mid)} ${line.label}` : '';
 
-function Keep({ document, whole }: { readonly document: FormulaDocument; readonly whole: boolean }) {
+function Keep({
+  document,
+  whole,
+}: {
+  readonly document: FormulaDocument;
+  readonly whole: boolean;
+}) {
   const newBatch = useNewBatch();
   const keep = async (): Promise<void> => {
     try {
-      await request<FormulaView>('PUT', `/formulas/${crypto.randomUUID()}`, { document, revision: 0 });
+      await request<FormulaView>('PUT', `/formulas/${crypto.randomUUID()}`, {
+        document,
+        revision: 0,
+      });
       void queryClient.invalidateQueries({ queryKey: keys.formulas });
       toast.success(`“${document.title}” is in your formulas`);
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : 'The server does not answer; nothing was kept');
+      toast.error(
+        error instanceof Error ? error.message : 'The server does not answer; nothing was kept',
+      );
     }
   };
   return (

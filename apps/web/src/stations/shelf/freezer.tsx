@@ -12,34 +12,59 @@ import { sentence } from '../../ui/sentence.js';
 
 /** Fruit as it is typed: an amount that weighs something, and what it is. */
 function readFruit(text: string): Pick<SaveFrozenFruit, 'ingredient' | 'mass_kg'> | string {
-  const { formula, problems } = readFormula({ format: 'idle-kettle/formula', version: 1, title: '', kind: 'jam', method: 'long-boil', finish: { type: 'gel-temperature' }, jars: [{ size: '340-g' }], lines: [lineFromText(text)] }); // prettier-ignore
+  const { formula, problems } = readFormula({
+    format: 'idle-kettle/formula',
+    version: 1,
+    title: '',
+    kind: 'jam',
+    method: 'long-boil',
+    finish: { type: 'gel-temperature' },
+    jars: [{ size: '340-g' }],
+    lines: [lineFromText(text)],
+  });
   const [line] = formula.lines;
   const [problem] = problems;
-  if (!line || problem) return problem?.message ?? 'write an amount and a fruit, such as "1.8 kg damsons"';
+  if (!line || problem)
+    return problem?.message ?? 'write an amount and a fruit, such as "1.8 kg damsons"';
   return { ingredient: line.ingredient.id, mass_kg: Math.round(line.mass_kg.mid * 1000) / 1000 };
 }
 
-async function change(act: () => Promise<unknown>, done: string, back: () => Promise<unknown>): Promise<boolean> {
+async function change(
+  act: () => Promise<unknown>,
+  done: string,
+  back: () => Promise<unknown>,
+): Promise<boolean> {
   const ask = (): Promise<void> => queryClient.invalidateQueries({ queryKey: keys.freezer });
   try {
     await act();
     await ask();
-    toast(done, { action: { label: 'Take it back', onClick: () => void back().then(ask) }, duration: 8000 });
+    toast(done, {
+      action: { label: 'Take it back', onClick: () => void back().then(ask) },
+      duration: 8000,
+    });
     return true;
   } catch (error) {
-    toast.error(error instanceof ApiProblem ? (error.problem.errors?.[0]?.message ?? error.message) : 'The server does not answer; nothing was changed'); // prettier-ignore
+    toast.error(
+      error instanceof ApiProblem
+        ? (error.problem.errors?.[0]?.message ?? error.message)
+        : 'The server does not answer; nothing was changed',
+    );
     return false;
   }
-} // prettier-ignore
+}
 
 /** Fruit that waits in the freezer for a quiet day. */
 export function Freezer() {
   const formats = useFormats();
-  const fruit = useQuery({ queryKey: keys.freezer, queryFn: () => request<FrozenFruitView[]>('GET', '/freezer') });
+  const fruit = useQuery({
+    queryKey: keys.freezer,
+    queryFn: () => request<FrozenFruitView[]>('GET', '/freezer'),
+  });
   const [text, setText] = useState('');
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState<string>();
-  const save = (id: string, body: SaveFrozenFruit): Promise<unknown> => request('PUT', `/freezer/${id}`, body);
+  const save = (id: string, body: SaveFrozenFruit): Promise<unknown> =>
+    request('PUT', `/freezer/${id}`, body);
   const add = async (): Promise<void> => {
     const read = readFruit(text);
     if (typeof read === 'string') {
@@ -48,7 +73,13 @@ export function Freezer() {
     }
     const id = crypto.randomUUID();
     const body = { ...read, note: note.trim(), frozenOn: format(today(), 'yyyy-MM-dd') };
-    if (await change(() => save(id, body), `${text.trim()} in the freezer`, () => request('DELETE', `/freezer/${id}`))) {
+    if (
+      await change(
+        () => save(id, body),
+        `${text.trim()} in the freezer`,
+        () => request('DELETE', `/freezer/${id}`),
+      )
+    ) {
       setText('');
       setNote('');
     }
@@ -74,7 +105,13 @@ export function Freezer() {
               type="button"
               className="btn"
               aria-label={`${formats.mass(body.mass_kg)} ${nameOf(body.ingredient)} used`}
-              onClick={() => void change(() => request('DELETE', `/freezer/${id}`), `${nameOf(body.ingredient)} used`, () => save(id, body))}
+              onClick={() =>
+                void change(
+                  () => request('DELETE', `/freezer/${id}`),
+                  `${nameOf(body.ingredient)} used`,
+                  () => save(id, body),
+                )
+              }
             >
               Used
             </button>
@@ -104,7 +141,13 @@ export function Freezer() {
         </label>
         <label className="flex min-w-[10rem] flex-1 flex-col gap-1 text-sm text-soft">
           note
-          <input className="input w-full text-base-content" maxLength={100} placeholder="pitted, lower drawer" value={note} onChange={(event) => setNote(event.target.value)} />
+          <input
+            className="input w-full text-base-content"
+            maxLength={100}
+            placeholder="pitted, lower drawer"
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+          />
         </label>
         <button type="submit" className="btn btn-secondary" disabled={text.trim() === ''}>
           Put it in
@@ -117,4 +160,4 @@ export function Freezer() {
       )}
     </section>
   );
-} // prettier-ignore
+}

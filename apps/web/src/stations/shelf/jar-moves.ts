@@ -6,7 +6,8 @@ import { outbox } from '../../data/outbox.js';
 
 const UNDO_MS = 8000;
 const at = (): string => today().toISOString();
-const jars = (count: number, title: string): string => (count === 1 ? `One ${title}` : `${count} ${title}`);
+const jars = (count: number, title: string): string =>
+  count === 1 ? `One ${title}` : `${count} ${title}`;
 
 const WORDS: Readonly<Record<'eaten' | 'given' | 'discarded', string>> = {
   eaten: 'eaten',
@@ -14,25 +15,47 @@ const WORDS: Readonly<Record<'eaten' | 'given' | 'discarded', string>> = {
   discarded: 'thrown out',
 };
 
-const move = (lot: LotView, change: number, reason: MoveReason, words: { whom?: string; note?: string } = {}): void =>
-  void outbox.addMove(lot.id, { id: crypto.randomUUID(), change, reason, ...words, at: at() }); // prettier-ignore
+const move = (
+  lot: LotView,
+  change: number,
+  reason: MoveReason,
+  words: { whom?: string; note?: string } = {},
+): void =>
+  void outbox.addMove(lot.id, { id: crypto.randomUUID(), change, reason, ...words, at: at() });
 
 /** Jars leave the shelf for good; one tap brings them back. */
-export function take(lot: LotView, count: number, reason: keyof typeof WORDS, words: { whom?: string; note?: string } = {}): void {
+export function take(
+  lot: LotView,
+  count: number,
+  reason: keyof typeof WORDS,
+  words: { whom?: string; note?: string } = {},
+): void {
   move(lot, -count, reason, words);
   toast(`${jars(count, lot.title)} ${WORDS[reason]}${words.whom ? ` to ${words.whom}` : ''}`, {
     action: { label: 'Put it back', onClick: () => move(lot, count, reason) },
     duration: UNDO_MS,
   });
-} // prettier-ignore
+}
 
-/** Jars are opened, chilled, frozen or put in another cupboard: a lot of their own from then on; one tap takes it back. */
+/**
+ * Jars are opened, chilled, frozen or put in another cupboard: a lot of their own from then on; one
+ * tap takes it back.
+ */
 export function transfer(lot: LotView, count: number, keptIn: KeptIn | null, place: string): void {
   const to = crypto.randomUUID();
   const send = (from: string, target: string, kept: KeptIn | null, where: string): void =>
-    void outbox.addTransfer(from, { id: crypto.randomUUID(), arrivalId: crypto.randomUUID(), to: target, count, keptIn: kept, place: where, at: at() }); // prettier-ignore
+    void outbox.addTransfer(from, {
+      id: crypto.randomUUID(),
+      arrivalId: crypto.randomUUID(),
+      to: target,
+      count,
+      keptIn: kept,
+      place: where,
+      at: at(),
+    });
   send(lot.id, to, keptIn, place);
-  const where = keptIn === 'opened' ? 'opened' : `moved to ${keptIn === null ? place : `the ${keptIn}`}`;
+  const where =
+    keptIn === 'opened' ? 'opened' : `moved to ${keptIn === null ? place : `the ${keptIn}`}`;
   toast(`${jars(count, lot.title)} ${where}`, {
     action: { label: 'Take it back', onClick: () => send(to, lot.id, lot.keptIn, lot.place) },
     duration: UNDO_MS,

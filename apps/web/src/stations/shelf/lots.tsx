@@ -16,14 +16,27 @@ const day = (iso: string): string => format(parseISO(iso), 'd MMM yyyy');
 /** Where the jars belong and until when, and why where it is not the shelf. */
 function Kept({ lot }: { readonly lot: LotView }) {
   const { verdict, reason, bestBefore } = lot.keeping;
-  if (verdict === 'stop') return <p className="text-sm text-bad">Do not keep: {sentence(reason)}</p>;
+  if (verdict === 'stop')
+    return <p className="text-sm text-bad">Do not keep: {sentence(reason)}</p>;
   const past = daysLeft(lot, today()) < 0;
-  const until = bestBefore === null ? '' : ` ${past ? 'Its best was over on' : 'Best before'} ${day(bestBefore)}.`;
+  const until =
+    bestBefore === null
+      ? ''
+      : ` ${past ? 'Its best was over on' : 'Best before'} ${day(bestBefore)}.`;
   if (verdict === 'shelf')
-    return <p className={`text-sm ${past ? 'text-watch' : 'text-good'}`}>Shelf: cool, dark, dry.{until}</p>;
+    return (
+      <p className={`text-sm ${past ? 'text-watch' : 'text-good'}`}>
+        Shelf: cool, dark, dry.{until}
+      </p>
+    );
   if (verdict === 'freezer') return <p className="text-sm text-good">Frozen.{until}</p>;
-  return <p className="text-sm text-watch">Fridge, or freeze: {sentence(reason)}{until}</p>;
-} // prettier-ignore
+  return (
+    <p className="text-sm text-watch">
+      Fridge, or freeze: {sentence(reason)}
+      {until}
+    </p>
+  );
+}
 
 function SealWords({ lot: { seals, batchId } }: { readonly lot: LotView }) {
   if (seals.open === 0 && (seals.state === 'none' || seals.state === 'sealed')) return null;
@@ -61,18 +74,29 @@ function Lot({ lot, counting }: { readonly lot: LotView; readonly counting: bool
   const theme = useTheme();
   const [more, setMore] = useState(false);
   const begun = lot.keptIn === 'opened' || lot.partFill !== null;
-  const place = lot.keptIn === 'opened' ? 'opened' : lot.keptIn === null ? lot.place : `${lot.keptIn}${lot.place === '' ? '' : `, ${lot.place}`}`; // prettier-ignore
+  const place =
+    lot.keptIn === 'opened'
+      ? 'opened'
+      : lot.keptIn === null
+        ? lot.place
+        : `${lot.keptIn}${lot.place === '' ? '' : `, ${lot.place}`}`;
   return (
     <li style={fruitStyle(lot.fruit, theme)} className="border-b border-line py-3 last:border-b-0">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <JarPicture size={lot.size} fill={lot.partFill ?? (lot.keptIn === 'opened' ? 0.6 : 1)} scale={62} />
+        <JarPicture
+          size={lot.size}
+          fill={lot.partFill ?? (lot.keptIn === 'opened' ? 0.6 : 1)}
+          scale={62}
+        />
         <div className="min-w-[11rem] flex-1">
           <p className="display text-lg leading-tight">{lot.title}</p>
           <p className="text-sm text-soft">
             {jarName(lot.size, 1)}
             {lot.partFill !== null && `, ${partWords(lot.partFill)}`} · made {day(lot.madeOn)}
             {place !== '' && ` · ${place}`}
-            {lot.keptSince !== null && lot.keptIn !== null && ` since ${format(parseISO(lot.keptSince), 'd MMM')}`}
+            {lot.keptSince !== null &&
+              lot.keptIn !== null &&
+              ` since ${format(parseISO(lot.keptSince), 'd MMM')}`}
           </p>
           <Kept lot={lot} />
           <SealWords lot={lot} />
@@ -90,7 +114,9 @@ function Lot({ lot, counting }: { readonly lot: LotView; readonly counting: bool
                 className="btn w-[104px]"
                 disabled={lot.count === 0}
                 onClick={() => (begun ? take(lot, 1, 'eaten') : transfer(lot, 1, 'opened', ''))}
-                aria-label={begun ? `A jar of ${lot.title} is finished` : `Open one jar of ${lot.title}`}
+                aria-label={
+                  begun ? `A jar of ${lot.title} is finished` : `Open one jar of ${lot.title}`
+                }
               >
                 {begun ? 'Finished' : 'Open one'}
               </button>
@@ -120,7 +146,7 @@ function Lot({ lot, counting }: { readonly lot: LotView; readonly counting: bool
       {more && lot.count > 0 && !counting && <LotMore lot={lot} onDone={() => setMore(false)} />}
     </li>
   );
-} // prettier-ignore
+}
 
 /** How many stand there, as counted. */
 function Count({ lot }: { readonly lot: LotView }) {
@@ -148,7 +174,11 @@ function Count({ lot }: { readonly lot: LotView }) {
           setSeen(false);
         }}
       />
-      <button type="submit" className={`btn ${seen ? 'btn-neutral' : 'btn-secondary'}`} disabled={!good}>
+      <button
+        type="submit"
+        className={`btn ${seen ? 'btn-neutral' : 'btn-secondary'}`}
+        disabled={!good}
+      >
         {seen ? 'Counted' : 'That many'}
       </button>
     </form>

@@ -31,30 +31,43 @@ export function Shelf() {
     ...(place !== '' && { place }),
     ...(!emptied && { left: 'yes' }),
   });
-  const { jars = 0, cold = 0, places = [], hadJars = false, eatFirst = [], pending = 0 } = overview ?? {};
+  const {
+    jars = 0,
+    cold = 0,
+    places = [],
+    hadJars = false,
+    eatFirst = [],
+    pending = 0,
+  } = overview ?? {};
   const narrowed = search !== '' || state !== 'all' || place !== '';
   const first = counting || narrowed ? [] : eatFirst;
   const asked = new Set(first.map(({ id }) => id));
   // What was just moved is elsewhere at once, before the list is fetched anew.
-  const others = lots.filter((lot) => !asked.has(lot.id) && (emptied || lot.count > 0) && (place === '' || lot.place === place));
+  const others = lots.filter(
+    (lot) =>
+      !asked.has(lot.id) && (emptied || lot.count > 0) && (place === '' || lot.place === place),
+  );
   // Where everything was eaten there are still lots to put a jar back to.
   const something = hadJars || lots.length > 0;
   return (
     <Page
       title="Shelf"
-      lead={
-        overview && `${plural(jars)}${cold > 0 ? `, ${cold} of them for the fridge` : ''}.`
-      }
+      lead={overview && `${plural(jars)}${cold > 0 ? `, ${cold} of them for the fridge` : ''}.`}
       actions={
         <span className="flex flex-wrap gap-2">
           <Link to="/shelf/year" className="btn">
             The year
           </Link>
           {jars > 0 && (
-          <button type="button" className="btn" aria-pressed={counting} onClick={() => setCounting(!counting)}>
-            {counting ? 'Done counting' : 'Take stock'}
-          </button>
-        )}
+            <button
+              type="button"
+              className="btn"
+              aria-pressed={counting}
+              onClick={() => setCounting(!counting)}
+            >
+              {counting ? 'Done counting' : 'Take stock'}
+            </button>
+          )}
         </span>
       }
     >
@@ -75,7 +88,12 @@ export function Shelf() {
             value={typed}
             onChange={(event) => setTyped(event.target.value)}
           />
-          <select aria-label="Which jars" className="select w-48" value={state} onChange={(event) => setState(event.target.value as LotState)}>
+          <select
+            aria-label="Which jars"
+            className="select w-48"
+            value={state}
+            onChange={(event) => setState(event.target.value as LotState)}
+          >
             {Object.entries(STATE_WORDS).map(([key, name]) => (
               <option key={key} value={key}>
                 {name}
@@ -83,7 +101,12 @@ export function Shelf() {
             ))}
           </select>
           {places.length > 0 && (
-            <select aria-label="Place" className="select w-44" value={place} onChange={(event) => setPlace(event.target.value)}>
+            <select
+              aria-label="Place"
+              className="select w-44"
+              value={place}
+              onChange={(event) => setPlace(event.target.value)}
+            >
               <option value="">everywhere</option>
               {places.map((name) => (
                 <option key={name}>{name}</option>
@@ -91,13 +114,20 @@ export function Shelf() {
             </select>
           )}
           <label className="flex min-h-[44px] items-center gap-2">
-            <input type="checkbox" className="checkbox" checked={emptied} onChange={(event) => setEmptied(event.target.checked)} /> Emptied lots too
+            <input
+              type="checkbox"
+              className="checkbox"
+              checked={emptied}
+              onChange={(event) => setEmptied(event.target.checked)}
+            />{' '}
+            Emptied lots too
           </label>
         </div>
       )}
       {pending > 0 && (
         <p role="status" className="mb-3 text-soft">
-          How the jars of {pending === 1 ? 'one batch keep' : `${pending} batches keep`} is being worked out again; until then they are listed for the fridge.
+          How the jars of {pending === 1 ? 'one batch keep' : `${pending} batches keep`} is being
+          worked out again; until then they are listed for the fridge.
         </p>
       )}
       {something && (
@@ -107,8 +137,8 @@ export function Shelf() {
       )}
       {counting && (
         <p className="mb-3 text-soft">
-          Go along the shelf: write how many stand there and press Enter. What you count replaces what is in the list; each one can be taken
-          back.
+          Go along the shelf: write how many stand there and press Enter. What you count replaces
+          what is in the list; each one can be taken back.
         </p>
       )}
       {first.length > 0 && (
@@ -142,13 +172,17 @@ export function Shelf() {
         </Empty>
       )}
       {!isPending && !isError && something && !narrowed && lots.length === 0 && (
-        <Empty title="Every jar is eaten or given away">Their lots are still there: tick “Emptied lots too”.</Empty>
+        <Empty title="Every jar is eaten or given away">
+          Their lots are still there: tick “Emptied lots too”.
+        </Empty>
       )}
       {!isPending && narrowed && lots.length === 0 && (
         <Empty title="No such jar">
-          {search === '' ? 'There is none of these here.' : `Nothing on the shelf is called “${search}”.`}
+          {search === ''
+            ? 'There is none of these here.'
+            : `Nothing on the shelf is called “${search}”.`}
         </Empty>
       )}
     </Page>
   );
-} // prettier-ignore
+}

@@ -20,7 +20,8 @@ export function Story() {
     queryFn: () => request<MoveView[]>('GET', '/shelf/moves'),
   });
   // What only changes place leaves one lot and comes to another: told once.
-  const shown = moves.data?.filter(({ reason, change }) => !(reason === 'moved' && change > 0)) ?? [];
+  const shown =
+    moves.data?.filter(({ reason, change }) => !(reason === 'moved' && change > 0)) ?? [];
   if (shown.length === 0) return null;
   return (
     <details className="panel mt-4 p-4">

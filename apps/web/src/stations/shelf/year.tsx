@@ -14,20 +14,32 @@ import { Empty, Loading, Page } from '../../ui/page.js';
 import { Freezer } from './freezer.js';
 
 const jars = (n: number): string => `${Math.round(n)} ${Math.round(n) === 1 ? 'jar' : 'jars'}`;
-const monthName = (month: number): string => format(setMonth(new Date(2026, 0, 1), month - 1), 'MMMM');
+const monthName = (month: number): string =>
+  format(setMonth(new Date(2026, 0, 1), month - 1), 'MMMM');
 
 /** How long what is left will last, in words. */
 const lasts = (days: number): string =>
-  days < 14 ? 'for days' : days < 60 ? `for ${Math.round(days / 7)} weeks` : days < 700 ? `for ${Math.round(days / 30)} months` : 'for years'; // prettier-ignore
+  days < 14
+    ? 'for days'
+    : days < 60
+      ? `for ${Math.round(days / 7)} weeks`
+      : days < 700
+        ? `for ${Math.round(days / 30)} months`
+        : 'for years';
 
 /** What the household gets through, and what to make of it when. */
 export function Year() {
   const { southern, place } = useHabit();
   const formats = useFormats();
-  const uses = useQuery({ queryKey: [...keys.shelf, 'year'], queryFn: () => request<YearUseView[]>('GET', '/shelf/year') }); // prettier-ignore
+  const uses = useQuery({
+    queryKey: [...keys.shelf, 'year'],
+    queryFn: () => request<YearUseView[]>('GET', '/shelf/year'),
+  });
   const all = uses.data ?? [];
   const rows = yearPlan(all, today().getMonth() + 1, southern);
-  const toMake = rows.filter(({ batches }) => batches > 0).map((row) => ({ ...row, formula: readFormula(row.document, place).formula })); // prettier-ignore
+  const toMake = rows
+    .filter(({ batches }) => batches > 0)
+    .map((row) => ({ ...row, formula: readFormula(row.document, place).formula }));
   const { lids, sugar_kg, pectin } = yearNeeds(toMake);
   return (
     <Page
@@ -46,7 +58,14 @@ export function Year() {
         </Notice>
       )}
       {uses.isSuccess && all.length === 0 && (
-        <Empty title="No jars yet" action={<Link to="/" className="btn btn-primary">To today</Link>}>
+        <Empty
+          title="No jars yet"
+          action={
+            <Link to="/" className="btn btn-primary">
+              To today
+            </Link>
+          }
+        >
           Once jars are put up, eaten and given away, their year is told here.
         </Empty>
       )}
@@ -69,7 +88,7 @@ export function Year() {
       <Freezer />
     </Page>
   );
-} // prettier-ignore
+}
 
 function Row({ row }: { readonly row: YearAhead & YearUseView }) {
   const theme = useTheme();
@@ -83,7 +102,8 @@ function Row({ row }: { readonly row: YearAhead & YearUseView }) {
           <h2 className="display truncate text-lg">{title}</h2>
           {aYear === undefined ? (
             <p className="text-soft">
-              {jars(left)} left. Too early to tell: the first of it was made {days} {days === 1 ? 'day' : 'days'} ago.
+              {jars(left)} left. Too early to tell: the first of it was made {days}{' '}
+              {days === 1 ? 'day' : 'days'} ago.
             </p>
           ) : (
             <p>
@@ -92,9 +112,12 @@ function Row({ row }: { readonly row: YearAhead & YearUseView }) {
             </p>
           )}
           {aYear !== undefined && (
-          <div aria-hidden="true" className="mt-2 h-2 rounded-full bg-base-300">
-            <div className="h-2 rounded-full" style={{ width: `${share * 100}%`, background: 'var(--fruit)' }} />
-          </div>
+            <div aria-hidden="true" className="mt-2 h-2 rounded-full bg-base-300">
+              <div
+                className="h-2 rounded-full"
+                style={{ width: `${share * 100}%`, background: 'var(--fruit)' }}
+              />
+            </div>
           )}
           <p className={`mt-2 ${batches > 0 ? 'font-semibold' : 'text-soft'}`}>
             {batches > 0
@@ -112,4 +135,4 @@ function Row({ row }: { readonly row: YearAhead & YearUseView }) {
       </div>
     </li>
   );
-} // prettier-ignore
+}

@@ -47,7 +47,8 @@ export function Today() {
       {batches.isPending && !batches.isError && <Loading />}
       {batches.isError && all.length === 0 && (
         <Notice title="The batches cannot be fetched" tone="care">
-          The server does not answer. You can lay out a new batch; it is sent when the server is back.
+          The server does not answer. You can lay out a new batch; it is sent when the server is
+          back.
         </Notice>
       )}
       {kitchen?.altitude_m === null && (
@@ -60,14 +61,15 @@ export function Today() {
               </Link>
             }
           >
-            Until the altitude is stated, sea level is assumed and the temperature to stop at may be too high.
+            Until the altitude is stated, sea level is assumed and the temperature to stop at may be
+            too high.
           </Notice>
         </div>
       )}
       {batches.isSuccess && all.length === 0 && (
         <Empty title="The stove is cold" action={start}>
-          Weigh your fruit, lay out a batch, and see the sugar, the temperature to stop at and the jars to
-          have hot.
+          Weigh your fruit, lay out a batch, and see the sugar, the temperature to stop at and the
+          jars to have hot.
         </Empty>
       )}
       <div className="flex flex-col gap-7">
@@ -174,14 +176,22 @@ function StoveCard({ batch }: { readonly batch: BatchSummary }) {
           </Figure>
         )}
         {missing !== null && (
-          <Figure name="to the finish">{missing <= 0.05 ? 'reached' : formats.difference(missing)}</Figure>
+          <Figure name="to the finish">
+            {missing <= 0.05 ? 'reached' : formats.difference(missing)}
+          </Figure>
         )}
       </span>
     </Link>
   );
 }
 
-const Figure = ({ name, children }: { readonly name: string; readonly children: React.ReactNode }) => (
+const Figure = ({
+  name,
+  children,
+}: {
+  readonly name: string;
+  readonly children: React.ReactNode;
+}) => (
   <span>
     <span className="block text-sm text-soft">{name}</span>
     <span className="text-[26px] font-bold">{children}</span>
@@ -215,7 +225,9 @@ function LineCard({
       });
     } catch (error) {
       toast.error(
-        error instanceof ApiProblem ? error.message : 'The server does not answer; nothing was removed',
+        error instanceof ApiProblem
+          ? error.message
+          : 'The server does not answer; nothing was removed',
       );
     }
   };

@@ -25,6 +25,7 @@ const BUTTER = { kind: 'fruit-butter', method: 'no-gel', finish: { type: 'consis
  * Formulas of our own invention to start from, at least one of every kind and every way to a set. A test computes each: it is
  * understood, sets as its kind should, and keeps as its last words say.
  */
+// prettier-ignore
 export const STARTERS: readonly FormulaDocument[] = [
   // Long boil.
   formula('Damson jam', '454-g', [['2.4 kg', 'damson'], ['300 ml', 'water'], ['2.2 kg', 'white-sugar'], ['2 tbsp', 'lemon-juice-bottled']]),
@@ -48,4 +49,4 @@ export const STARTERS: readonly FormulaDocument[] = [
   formula('Quince butter', '250-ml', [['2.2 kg', 'quince', 'puree'], ['450 ml', 'apple-juice'], ['500 g', 'white-sugar'], ['1 tsp', 'ground-spice']], BUTTER),
   formula('Blackcurrant syrup', '250-ml', [['1.2 l', 'blackcurrant', 'juice'], ['900 g', 'white-sugar'], ['1 tsp', 'citric-acid']], { kind: 'syrup', method: 'no-gel', finish: { type: 'soluble-solids', percent: 58 } }),
   formula('Passion fruit curd', '125-ml', [['180 g', 'passion-fruit', 'puree'], ['60 ml', 'lemon-juice-bottled'], ['230 g', 'caster-sugar'], ['3', 'egg'], ['3', 'egg-yolk'], ['120 g', 'butter']], { kind: 'curd', method: 'egg', finish: { type: 'curd' }, notes: 'For the fridge: only the published lemon and lime pattern keeps on a shelf.' }),
-]; // prettier-ignore
+];
