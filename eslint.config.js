@@ -1,23 +1,23 @@
-import tseslint from 'typescript-eslint';
+import globals from 'globals';
 import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+const SCRIPTS = ['**/*.{js,mjs,cjs}'];
+/** Literal tables of data: rows are compared down the columns, so they may be as wide as a row. */
+const TABLES = ['**/*.table.ts'];
 
 export default tseslint.config(
-  {
-    ignores: [
-      '**/dist/**',
-      '**/node_modules/**',
-      '.kettle/**',
-      'e2e/results/**',
-      '**/*.cjs',
-      '**/*.js',
-      '**/*.mjs',
-    ],
-  },
+  { ignores: ['**/dist/**', '**/node_modules/**', '.kettle/**', 'e2e/results/**', 'docs/api/**'] },
   ...tseslint.configs.recommendedTypeChecked,
   {
-    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    languageOptions: {
+      parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+    },
     rules: {
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
       '@typescript-eslint/consistent-type-imports': 'off',
       '@typescript-eslint/switch-exhaustiveness-check': [
         'error',
@@ -25,12 +25,37 @@ export default tseslint.config(
       ],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'error',
+      'no-nested-ternary': 'error',
+    },
+  },
+  {
+    // The formatter decides how code is laid out.
+    ignores: TABLES,
+    rules: {
+      'no-warning-comments': ['error', { terms: ['prettier-ignore'], location: 'anywhere' }],
+      'max-len': ['error', { code: 140, ignoreUrls: true }],
+    },
+  },
+  {
+    files: SCRIPTS,
+    ...tseslint.configs.disableTypeChecked,
+    languageOptions: {
+      ...tseslint.configs.disableTypeChecked.languageOptions,
+      globals: globals.node,
+    },
+    rules: {
+      ...tseslint.configs.disableTypeChecked.rules,
+      '@typescript-eslint/switch-exhaustiveness-check': 'off',
+      '@typescript-eslint/no-require-imports': 'off',
+      'no-console': 'off',
+      'no-undef': 'error',
     },
   },
   {
     files: ['apps/web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
-    // Those that need no run of the compiler, which this project does not use: it would be an eighth of the whole stage.
+    // Those that need no run of the compiler, which this project does not use: it would be an
+    // eighth of the whole stage.
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   {

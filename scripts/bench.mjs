@@ -77,9 +77,12 @@ const boil = (seconds, readEvery_s, net_W = 300) =>
     most_s: seconds,
   });
 const forecastOf = (readings) => {
-  const looks = boil(2000, 1, 700).readings.slice(0, 2000);
+  const observations = boil(2000, 1, 700).readings.slice(0, 2000);
   const more = Array.from({ length: readings / 2000 }, (_, i) =>
-    looks.map((look) => ({ ...look, time_s: look.time_s + i / (readings / 2000) })),
+    observations.map((observation) => ({
+      ...observation,
+      time_s: observation.time_s + i / (readings / 2000),
+    })),
   ).flat();
   return {
     start: POT,
@@ -89,7 +92,7 @@ const forecastOf = (readings) => {
     diameter_m: 0.3,
     net_W: { low: 1000, mid: 1550, high: 2400 },
     offset_K: { low: -0.2, mid: 0, high: 0.2 },
-    looks: more,
+    observations: more,
     target: { type: 'temperature', reading_C: saturationTemperature_C(SEA_LEVEL_KPA) + GEL_RISE_C },
     now_s: 2000,
   };

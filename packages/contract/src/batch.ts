@@ -4,7 +4,7 @@ import {
   KINDS,
   type BatchEvent,
   type BoilPhase,
-  type Foretelling,
+  type ForecastResult,
   type Kind,
   type ShowResult,
 } from '@idle-kettle/core';
@@ -78,9 +78,9 @@ export interface BatchSummary {
    */
   readonly outcome: {
     /** Millilitres of jars, to their headspace. */
-    readonly yield_ml: Foretelling | null;
+    readonly yield_ml: ForecastResult | null;
     /** Minutes at the boil with the sugar in. */
-    readonly boil_min: Foretelling | null;
+    readonly boil_min: ForecastResult | null;
   };
   /** When the jars should be ready, or it is to be begun, of a batch that has only been planned. */
   readonly planned: { readonly by: 'ready' | 'start'; readonly at: string } | null;

@@ -1,20 +1,289 @@
-export * from './range/index.js';
-export * from './quantity/index.js';
-export * from './water/index.js';
-export * from './syrup/index.js';
-export * from './acid/index.js';
-export * from './pectin/index.js';
-export * from './produce/index.js';
-export * from './jars/index.js';
-export * from './formula/index.js';
-export * from './balance/index.js';
-export * from './keeping/index.js';
-export * from './uncertainty/index.js';
-export * from './adjust/index.js';
-export * from './rescue/index.js';
-export * from './plan/index.js';
-export * from './kettle/index.js';
-export * from './learning/index.js';
-export * from './formats/index.js';
-export * from './starters/index.js';
-export * from './label/index.js';
+export type { Range } from './range/index.js';
+export { seeded } from './random/index.js';
+export {
+  celsius,
+  type Decimal,
+  fahrenheit,
+  figures,
+  findUnit,
+  formatAltitude,
+  formatMass,
+  formatTemperature,
+  formatVolume,
+  kitchenFraction,
+  type MeasureName,
+  parseAmount,
+  parseMeasure,
+  readAmount,
+  type Unit,
+  unitById,
+  type UnitSystem,
+} from './quantity/index.js';
+export {
+  ALTITUDE_RANGE_M,
+  boilingPointAt,
+  checkPlace,
+  GEL_RISE_C,
+  gelTemperature_C,
+  panLoss_kgPerH,
+  type Place,
+  saturationTemperature_C,
+  standardPressure_kPa,
+  thermometerOffset_K,
+} from './water/index.js';
+export { syrupDensity_kgPerM3 } from './syrup/index.js';
+export { PECTIN_PH, sharpnessWord } from './acid/index.js';
+export {
+  ALCOHOL_TEST_RESULTS,
+  type AlcoholTestResult,
+  FIRMNESS_BANDS,
+  FIRMNESS_WORDS,
+  type FirmnessWord,
+  firmnessWord,
+  highMethoxylFirmness,
+  PECTIN_BY_ALCOHOL_TEST,
+} from './pectin/index.js';
+export {
+  cautionsOf,
+  displayName,
+  type Form,
+  FORMS,
+  type Ingredient,
+  ingredientById,
+  INGREDIENTS,
+  inSeason,
+  isProduce,
+  knownForms,
+  massOf,
+  nearestIngredients,
+  type PreparedWeight,
+  PROFILED,
+  type Profiled,
+  readName,
+  RIPENESS,
+  type Ripeness,
+} from './produce/index.js';
+export {
+  cannerLoads,
+  filledVolume_ml,
+  fillVolume_ml,
+  findJar,
+  HALF_PINT_ML,
+  JAR_SIZES,
+  jarsInstead,
+  type JarStock,
+  jarWords,
+  QUARTER_INCH_MM,
+  smallerJarFor,
+} from './jars/index.js';
+export {
+  differences,
+  emptyFormula,
+  fingerprint,
+  FINISHES,
+  type FinishType,
+  firstFruit,
+  type FormulaDocument,
+  formulaSchema,
+  type Kind,
+  KINDS,
+  type Kitchen,
+  lineFromText,
+  MAIN_ACIDS,
+  type MainAcid,
+  MEASURED_JAR_DOUBT,
+  type Method,
+  METHODS,
+  METHODS_OF_KIND,
+  type Pan,
+  type PotFormula,
+  type PotLine,
+  type Problem,
+  type Processing,
+  PROCESSINGS,
+  readFormula,
+  readJarCount,
+  RISE_LIMITS_K,
+  softens,
+  type Stage,
+  STAGES,
+  type Stove,
+  USUAL_FINISHES,
+  usualStage,
+  withoutPlace,
+} from './formula/index.js';
+export {
+  BoilingCurve,
+  type Burner,
+  burnerHeat_W,
+  BURNERS,
+  GOOD_INSTRUMENTS,
+  type Instruments,
+  simulateBoil,
+  type Simulation,
+  type Vessel,
+  VESSELS,
+} from './thermal/index.js';
+export { balance, type Balance, preparePot, solidsWord, wantedSolids } from './balance/index.js';
+export {
+  assessKeeping,
+  canGo,
+  type Computed,
+  computeFormula,
+  type Keeping,
+  type KeepingVerdict,
+  type Kept,
+  KEPT_IN,
+  keptAsMade,
+  type KeptIn,
+  keptIn,
+  lastDay,
+  PART_JAR,
+  PROCESS_BANDS,
+  processBand,
+  sterilisingMinutes,
+  withOpenLids,
+} from './keeping/index.js';
+export { sampleBalance, type Sampled, whatMatters } from './uncertainty/index.js';
+export {
+  amountFor,
+  type Edit,
+  edited,
+  effectOfChange,
+  readScaleTarget,
+  remedies,
+  type Remedy,
+  scaleFormula,
+  type ScaleResult,
+  type ScaleTarget,
+  steer,
+  STEERED,
+  type Steered,
+  steeredValue,
+  swapped,
+} from './adjust/index.js';
+export { rescueOf } from './rescue/index.js';
+export {
+  type BatchPlan,
+  type Busy,
+  busyOf,
+  type Clash,
+  clashesOf,
+  clearOf,
+  crewDuties,
+  gearFor,
+  type Hands,
+  type JarsUsed,
+  planOfBatch,
+  preparationOf,
+  type PreparationStep,
+  type Schedule,
+  type Timed,
+  USUALLY_TAKEN,
+  type Wish,
+  type YearAhead,
+  yearNeeds,
+  yearPlan,
+} from './plan/index.js';
+export {
+  type BatchEvent,
+  batchNow,
+  type Boil,
+  boilFrom,
+  type BoilPhase,
+  EVENT_TYPES,
+  type EventBodies,
+  type EventType,
+  inOrder,
+  type JarsFilled,
+  type Judged,
+  JUDGED,
+  type LogEntry,
+  MOST_POINTS,
+  type Pause,
+  PAUSES,
+  SET_WORDS,
+  SHOW_RESULTS,
+  type ShowResult,
+  type SimulatedErrors,
+  TEST_VERDICTS,
+  TEST_WAYS,
+  type TestVerdict,
+  type TestWay,
+  timeOnHeat_ms,
+  UNSEALED_PLACES,
+  type UnsealedPlace,
+  VALUE_LIMITS,
+  type ValueEvent,
+  valueEvents,
+  type ValueName,
+} from './boil-log/index.js';
+export {
+  isSettledUnsealed,
+  type JarSeal,
+  jarsThatAre,
+  processClock,
+  type Seals,
+  sealsOf,
+} from './jarring/index.js';
+export {
+  AT_THE_BOIL_K,
+  type BatchOutcome,
+  byResult,
+  type ForecastResult,
+  isWithin,
+  laterSugar,
+  madeBatch,
+  outcomeOf,
+  forecastAccuracy,
+} from './made-batch/index.js';
+export {
+  CURDLES_ABOVE_FINISH_K,
+  type Doneness,
+  forecast,
+  adviceFor,
+  type Advice,
+  simulateFormula,
+  type CombinedEvidence,
+  watchBoil,
+  type WatchedBoil,
+  weighEvidence,
+  type EvidenceSource,
+} from './forecast/index.js';
+export { type ProbeTrouble, probeTroubles, simulatedObservations } from './instruments/index.js';
+export {
+  believedOffset,
+  type BoilEvidence,
+  cameOf,
+  type Errors,
+  errorsOf,
+  evidenceOf,
+  foretold,
+  type Hindsight,
+  learnFrom,
+  type Lessons,
+  taught,
+} from './learning/index.js';
+export {
+  auditImport,
+  guessLogColumns,
+  type Imported,
+  importFormula,
+  ingredientTexts,
+  LARGEST_IMPORT,
+  LOG_COLUMNS,
+  type LogColumn,
+  type LogOptions,
+  readBoilLog,
+  toJsonLd,
+  toMarkdown,
+} from './formats/index.js';
+export { STARTERS } from './starters/index.js';
+export {
+  cellAt,
+  findSheet,
+  LABEL_SHEETS,
+  labelContent,
+  type LabelContent,
+  type LabelSheet,
+} from './label/index.js';

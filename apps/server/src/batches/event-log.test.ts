@@ -140,7 +140,7 @@ test('a reading no pot can have is kept as it was sent', async () => {
   await append(id, [reading(500)]).expect(200);
   const boil = boilFrom((await stored(id)).events);
   expect(boil.readings).toHaveLength(0);
-  expect(boil.setApart).toHaveLength(1);
+  expect(boil.rejectedReadings).toHaveLength(1);
 });
 
 test('the database itself refuses to change or delete what happened', async () => {

@@ -15,7 +15,7 @@ import {
   sealsOf,
   withOpenLids,
   type Boil,
-  type Foretelling,
+  type ForecastResult,
   type Kept,
   type KeptIn,
   type Kitchen,
@@ -111,7 +111,7 @@ export function batchStanding(
 /** Where both are known. */
 const foretelling = (
   of: { planned: Range | undefined; actual: number | undefined } | undefined,
-): Foretelling | null =>
+): ForecastResult | null =>
   of?.planned === undefined || of.actual === undefined || of.planned.mid <= 0
     ? null
     : { planned: of.planned, actual: of.actual };

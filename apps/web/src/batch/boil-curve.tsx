@@ -14,7 +14,7 @@ import {
 import annotation from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
-import type { Boil, Watched } from '@idle-kettle/core';
+import type { Boil, WatchedBoil } from '@idle-kettle/core';
 import type { Theme } from '../app/theme.js';
 import { useFormats } from '../ui/habit.js';
 
@@ -64,7 +64,7 @@ interface CurveProps {
   /** Where the egg curdles, for a curd. */
   readonly curdles_C: number | undefined;
   /** Where it may go. */
-  readonly watched: Watched | undefined;
+  readonly watched: WatchedBoil | undefined;
 }
 
 interface Point {
@@ -82,7 +82,7 @@ const DRAWN = 400;
  * or slower.
  */
 function ahead(
-  watched: Watched | undefined,
+  watched: WatchedBoil | undefined,
   start: number,
   gel_C: number,
   now: number,

@@ -26,7 +26,7 @@ const EVERY_MS = 1000;
 /** At most so many values a message. */
 const TOGETHER = 300;
 /**
- * A weight and a drop by the batch's clock, every so many looks: each minute, each four minutes.
+ * A weight and a drop by the batch's clock, every so many observations: each minute, each four minutes.
  */
 const WEIGH_EVERY = 6;
 const DROP_EVERY = 24;
@@ -99,20 +99,22 @@ export function useSimulatedStove(
     const lean: Boil = {
       ...boil,
       readings: [],
-      setApart: [],
+      rejectedReadings: [],
       log: boil.log.filter(({ event }) => event.type !== 'reading'),
     };
-    const looks = await simulate()(lean, document, place, now);
+    const observations = await simulate()(lean, document, place, now);
     const spoken = ({ instrument }: { readonly instrument: string | undefined }): boolean =>
       instrument === played.instrumentId;
     const from = Math.max(
       sent.until,
       boil.readings.findLast(spoken)?.at ?? -Infinity,
-      boil.setApart.findLast(spoken)?.at ?? -Infinity,
+      boil.rejectedReadings.findLast(spoken)?.at ?? -Infinity,
     );
-    const due = looks.map((look, i) => ({ look, i })).filter(({ look }) => look.at > from);
+    const due = observations
+      .map((observation, i) => ({ observation, i }))
+      .filter(({ observation }) => observation.at > from);
     const values = due.flatMap(
-      ({ look: { at, temperature_C, mass_kg, solidsPercent }, i }): InstrumentReading[] => {
+      ({ observation: { at, temperature_C, mass_kg, solidsPercent }, i }): InstrumentReading[] => {
         const time = new Date(at).toISOString();
         return [
           { at: time, temperature_C },
@@ -128,7 +130,7 @@ export function useSimulatedStove(
     for (let i = 0; i < values.length; i += TOGETHER)
       await sendReadings(played.token, values.slice(i, i + TOGETHER));
     const last = due.at(-1);
-    if (last) sent.until = last.look.at;
+    if (last) sent.until = last.observation.at;
   });
   useEffect(() => {
     if (!active) return undefined;

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import type { NextAction } from '@idle-kettle/core';
+import type { Advice } from '@idle-kettle/core';
 
 /** How the stove calls: not at all, by a sound, or by a sound and a spoken word. */
 export const CALLS = ['silent', 'sound', 'spoken'] as const;
@@ -71,7 +71,7 @@ export function say(text: string): void {
 }
 
 /** Calls out when the thing to do changes to one that cannot wait. */
-export function useCallOut(next: Pick<NextAction, 'code' | 'text'> | undefined): void {
+export function useCallOut(next: Pick<Advice, 'code' | 'text'> | undefined): void {
   const call = useCall();
   const last = useRef<string>(undefined);
   const code = next?.code;

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { simulatedLooks } from '@idle-kettle/core';
+import { simulatedObservations } from '@idle-kettle/core';
 
 /** Follows a simulated pot from cold: beside the page, since it is done again every second. */
-export type SimulateLooks = typeof simulatedLooks;
-expose(simulatedLooks);
+export type SimulateLooks = typeof simulatedObservations;
+expose(simulatedObservations);

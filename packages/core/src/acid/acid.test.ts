@@ -1,12 +1,6 @@
 import fc from 'fast-check';
-import {
-  acidContentOf,
-  atRipeness,
-  noAcid,
-  pHOf,
-  titratablePercentOf,
-  type AcidContent,
-} from './index.js';
+import { acidContentOf, atRipeness, titratablePercentOf } from './content.js';
+import { noAcid, pHOf, type AcidContent } from './charge.js';
 import { errorsAgainst } from '../testing/report.js';
 
 const of = (part: Partial<AcidContent>): AcidContent => ({ ...noAcid(), ...part });

@@ -1,3 +1,3 @@
-export * from './charge.js';
-export * from './content.js';
-export * from './sharpness.js';
+export { type AcidContent, noAcid, pHOf } from './charge.js';
+export { acidContentOf, atRipeness, titratablePercentOf } from './content.js';
+export { PECTIN_PH, sharpnessWord } from './sharpness.js';

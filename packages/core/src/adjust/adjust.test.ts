@@ -5,7 +5,9 @@ import { readFormula } from '../formula/index.js';
 import { findJar } from '../jars/index.js';
 import { parseAmount, unitById, writeAddition, writeAmount } from '../quantity/index.js';
 import { BUTTER, CALCIUM, documentOf, pot, POWDER } from '../testing/formula.js';
-import { edited, remedies, scaleFormula, type ScaleResult } from './index.js';
+import { edited } from './edit.js';
+import { remedies } from './remedies.js';
+import { scaleFormula, type ScaleResult } from './scale.js';
 
 const HERE = { kitchen: { altitude_m: 300 } };
 const jars = (document: Parameters<typeof pot>[0]): number =>

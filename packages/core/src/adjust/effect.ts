@@ -2,21 +2,21 @@ import type { Balance } from '../balance/index.js';
 import type { FormulaDocument, Kitchen } from '../formula/index.js';
 import { computeFormula, type Keeping, type KeepingOptions } from '../keeping/index.js';
 
-export interface LookOptions extends KeepingOptions {
+export interface AssessmentOptions extends KeepingOptions {
   readonly kitchen?: Kitchen;
 }
 
 /** A formula with what it gives and how it keeps. */
-export interface Look {
+export interface Assessment {
   readonly balance: Balance;
   readonly keeping: Keeping;
 }
 
 /** @returns undefined while something in the formula is not understood or nothing is in the pot */
-export function look(
+export function assess(
   document: FormulaDocument,
-  { kitchen = {}, on }: LookOptions,
-): Look | undefined {
+  { kitchen = {}, on }: AssessmentOptions,
+): Assessment | undefined {
   const { problems, balance, keeping } = computeFormula(
     document,
     kitchen,
@@ -29,7 +29,7 @@ export function look(
  * What a change does, in a line: "pH 3.6 → 3.3, set soft → good, yield +0.1 jar"; empty where
  * nothing much moves.
  */
-export function effectOf(before: Look, after: Look): string {
+export function effectOf(before: Assessment, after: Assessment): string {
   const parts: string[] = [];
   const [b, a] = [before.balance, after.balance];
   if (before.keeping.verdict !== after.keeping.verdict)
@@ -59,8 +59,8 @@ export function effectOf(before: Look, after: Look): string {
 export function effectOfChange(
   before: FormulaDocument,
   after: FormulaDocument,
-  options: LookOptions = {},
+  options: AssessmentOptions = {},
 ): string | undefined {
-  const [was, is] = [look(before, options), look(after, options)];
+  const [was, is] = [assess(before, options), assess(after, options)];
   return was && is ? effectOf(was, is) : undefined;
 }

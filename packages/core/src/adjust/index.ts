@@ -1,8 +1,8 @@
 export { amountFor } from './addition.js';
-export * from './edit.js';
-export * from './scale.js';
-export * from './remedies.js';
-export * from './target.js';
+export { type Edit, edited } from './edit.js';
 export { effectOfChange } from './effect.js';
-export * from './swap.js';
-export * from './steer.js';
+export { remedies, type Remedy } from './remedies.js';
+export { scaleFormula, type ScaleResult, type ScaleTarget } from './scale.js';
+export { steer, STEERED, type Steered, steeredValue } from './steer.js';
+export { swapped } from './swap.js';
+export { readScaleTarget } from './target.js';

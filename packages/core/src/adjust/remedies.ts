@@ -6,7 +6,7 @@ import { KEEPING_VERDICTS, worstPH, type KeepingOptions } from '../keeping/index
 import { addition } from './addition.js';
 import { bisect } from './bisect.js';
 import { edited, type Edit } from './edit.js';
-import { effectOf, look, type Look } from './effect.js';
+import { effectOf, assess, type Assessment } from './effect.js';
 
 /** One change that helps, computed, with its effect. */
 export interface Remedy {
@@ -55,7 +55,7 @@ const GOOD_CALCIUM = 15;
  * @returns at most six, the most useful first; empty where nothing is wrong or nothing helps
  */
 export function remedies(document: FormulaDocument, options: RemedyOptions = {}): Remedy[] {
-  const before = look(document, options);
+  const before = assess(document, options);
   if (!before) return [];
   const { kitchen = {}, units = 'metric', onHeat = false } = options;
   const found: Remedy[] = [];
@@ -69,11 +69,11 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
     code: string,
     text: string,
     edits: readonly Edit[] | undefined,
-    helps: (after: Look) => boolean,
+    helps: (after: Assessment) => boolean,
   ): void => {
     if (!edits || found.some((other) => JSON.stringify(other.change) === JSON.stringify(edits)))
       return;
-    const after = look(edited(document, edits), options);
+    const after = assess(edited(document, edits), options);
     if (
       !after ||
       !helps(after) ||
@@ -162,7 +162,8 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
     );
   }
   const weak = set.firmness.mid < 0.8;
-  const firmer = (after: Look): boolean => after.balance.set.firmness.mid > set.firmness.mid * 1.08;
+  const firmer = (after: Assessment): boolean =>
+    after.balance.set.firmness.mid > set.firmness.mid * 1.08;
   if (set.model === 'high-methoxyl') {
     const reasons = new Set(set.reasons.map(({ code }) => code));
     const lemonId = document.kind === 'savoury-jelly' ? 'citric-acid' : 'lemon-juice-bottled';

@@ -1,7 +1,7 @@
 import { preparePot } from '../balance/index.js';
 import { BUTTER, CALCIUM, CURD, documentOf, pot, POWDER, type Lines } from '../testing/formula.js';
 import type { FormulaDocument } from '../formula/index.js';
-import { steer, steeredValue, STEERED, type Steered } from './index.js';
+import { steer, steeredValue, STEERED, type Steered } from './steer.js';
 
 const HERE = { kitchen: { altitude_m: 300 } };
 const DAMSON = documentOf([

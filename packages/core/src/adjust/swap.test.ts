@@ -2,7 +2,8 @@ import { balance } from '../balance/index.js';
 import { readFormula } from '../formula/index.js';
 import { assessKeeping } from '../keeping/index.js';
 import { documentOf, pot } from '../testing/formula.js';
-import { effectOfChange, swapped } from './index.js';
+import { effectOfChange } from './effect.js';
+import { swapped } from './swap.js';
 
 const RASPBERRY = documentOf([
   ['4 cups', 'raspberry', 'crushed'],

@@ -1,5 +1,5 @@
 import { documentOf } from '../testing/formula.js';
-import { readScaleTarget } from './index.js';
+import { readScaleTarget } from './target.js';
 
 const DAMSON = documentOf([
   ['2.4 kg', 'damson'],

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { readFormula, type FormulaDocument } from '../formula/index.js';
-import { balance, type Balance } from './index.js';
+import { balance, type Balance } from './balance.js';
 
 const doc = (lines: [string, string, string?][], rest: Partial<FormulaDocument> = {}): unknown => ({
   format: 'idle-kettle/formula',

@@ -3,7 +3,9 @@ import { saturationPressure_kPa, saturationTemperature_C } from '../water/index.
 import { MEAN_CURVE, NORRISH, solidsAtActivity, STARZAK_PEACOCK } from '../syrup/index.js';
 import { documentOf, pot } from '../testing/formula.js';
 import { report } from '../testing/report.js';
-import { balance, gelCurve, preparePot, solidsAtConsistency } from './index.js';
+import { balance } from './balance.js';
+import { gelCurve, solidsAtConsistency } from './finish.js';
+import { preparePot } from './prepare.js';
 
 /** The boiling curve solved in full: soluble solids of a pot that boils `rise_K` above water. */
 function solved(rise_K: number, invert: number, curve: number, pressure_kPa: number): number {

@@ -1,16 +1,14 @@
-export * from './balance.js';
-export * from './prepare.js';
-export * from './wanted.js';
+export { balance, type Balance, type Influence } from './balance.js';
 export {
   addInto,
+  type Contents,
   contentsAt,
+  type LineInput,
   linePoint,
+  type LinePoint,
   middleOf,
   nothing,
   pHOfContents,
-  type Contents,
-  type LineInput,
-  type LinePoint,
 } from './contents.js';
 export {
   AIR_SHARE,
@@ -22,11 +20,8 @@ export {
   JAR_DOUBT,
   type Outcome,
   type PotInput,
-  type PotRules,
-  type SetModel,
 } from './evaluate.js';
-export { gelCurve, solidsAtConsistency } from './finish.js';
-export { inHalfPints } from './bracket.js';
-export type { SetReason } from './set-reasons.js';
-export { fruitMass_kg, type StandardCheck } from './standards.js';
-export * from './pan-fill.js';
+export { FILL_BEFORE_FOAM, FILL_WITHOUT_FOAM, fillOfPan } from './pan-fill.js';
+export { type BalanceOptions, type PreparedPot, preparePot } from './prepare.js';
+export { fruitMass_kg } from './standards.js';
+export { solidsWord, wantedSolids } from './wanted.js';

@@ -1,6 +1,6 @@
 import { BUTTER, documentOf, LIQUID, pot, POWDER, type Lines } from '../testing/formula.js';
 import type { FormulaDocument } from '../formula/index.js';
-import { balance, type Balance } from './index.js';
+import { balance, type Balance } from './balance.js';
 
 const made = (lines: Lines, rest: Partial<FormulaDocument> = {}): Balance => {
   const result = balance(pot(documentOf(lines, rest)));

@@ -1,5 +1,5 @@
 import { KINDS, METHODS_OF_KIND } from '../formula/index.js';
-import { solidsWord, wantedSolids } from './index.js';
+import { solidsWord, wantedSolids } from './wanted.js';
 
 // Common practice: jams 60-68 %, sweetened butters 32-53 %, calcium gels 20-60 %.
 test.each([

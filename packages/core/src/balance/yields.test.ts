@@ -1,4 +1,4 @@
-import { balance, type Balance } from './index.js';
+import { balance, type Balance } from './balance.js';
 import { report } from '../testing/report.js';
 import { BUTTER, documentOf, LIQUID, pot, POWDER, type Lines } from '../testing/formula.js';
 import type { FormulaDocument } from '../formula/index.js';

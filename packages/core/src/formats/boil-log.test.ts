@@ -1,4 +1,4 @@
-import { guessLogColumns, readBoilLog, type LogOptions } from './index.js';
+import { guessLogColumns, readBoilLog, type LogOptions } from './boil-log.js';
 
 const BEGINS = new Date(2026, 8, 12, 18, 0, 0).getTime();
 const table = (text: string): string[][] => text.split('\n').map((line) => line.split(';'));
@@ -23,32 +23,40 @@ test.each([
 );
 
 test('a clock, past midnight', () => {
-  const { looks, problems } = read('time;temp\n23:58;97.1\n23:59:30;97.4\n00:01;97.9', {
+  const { observations, problems } = read('time;temp\n23:58;97.1\n23:59:30;97.4\n00:01;97.9', {
     begins: new Date(2026, 8, 12, 23, 50).getTime(),
   });
   expect(problems).toEqual([]);
-  expect(looks.map(({ at }) => (at - (looks[0]?.at ?? 0)) / 60_000)).toEqual([0, 1.5, 3]);
+  expect(observations.map(({ at }) => (at - (observations[0]?.at ?? 0)) / 60_000)).toEqual([
+    0, 1.5, 3,
+  ]);
 });
 test('counted from the start, by seconds or by minutes', () => {
-  expect(read('seconds;temp\n0;20\n90;35').looks.map(({ at }) => minutes(at))).toEqual([0, 1.5]);
-  expect(read('minutes;temp\n0;20\n1,5;35').looks.map(({ at }) => minutes(at))).toEqual([0, 1.5]);
+  expect(read('seconds;temp\n0;20\n90;35').observations.map(({ at }) => minutes(at))).toEqual([
+    0, 1.5,
+  ]);
+  expect(read('minutes;temp\n0;20\n1,5;35').observations.map(({ at }) => minutes(at))).toEqual([
+    0, 1.5,
+  ]);
 });
 test('a date with its clock, and seconds since 1970', () => {
-  expect(read('when;temp\n2026-09-12T16:04:30Z;97').looks[0]?.at).toBe(
+  expect(read('when;temp\n2026-09-12T16:04:30Z;97').observations[0]?.at).toBe(
     Date.parse('2026-09-12T16:04:30Z'),
   );
-  expect(read('when;temp\n1789229070;97').looks[0]?.at).toBe(1_789_229_070_000);
+  expect(read('when;temp\n1789229070;97').observations[0]?.at).toBe(1_789_229_070_000);
 });
 test('units, decimal commas and units in the cells', () => {
-  const { looks } = read('time;temp F;weight g;brix\n18:00;212;3450;61,5 %\n18:01;213,8 °F;;');
-  expect(looks[0]).toMatchObject({ temperature_C: 100, percent: 61.5 });
-  expect(looks[0]?.mass_kg).toBeCloseTo(3.45, 9);
-  expect(looks[1]?.temperature_C).toBeCloseTo(101, 6);
-  expect(looks[1]).not.toHaveProperty('mass_kg');
+  const { observations } = read(
+    'time;temp F;weight g;brix\n18:00;212;3450;61,5 %\n18:01;213,8 °F;;',
+  );
+  expect(observations[0]).toMatchObject({ temperature_C: 100, percent: 61.5 });
+  expect(observations[0]?.mass_kg).toBeCloseTo(3.45, 9);
+  expect(observations[1]?.temperature_C).toBeCloseTo(101, 6);
+  expect(observations[1]).not.toHaveProperty('mass_kg');
 });
 test('a value no instrument shows is named, not bent into range; the rest of its row is read', () => {
-  const { looks, problems } = read('time;temp;kg\n18:00;5000;3.2\n18:01;97;900');
-  expect(looks.map(({ at: _, ...values }) => values)).toEqual([
+  const { observations, problems } = read('time;temp;kg\n18:00;5000;3.2\n18:01;97;900');
+  expect(observations.map(({ at: _, ...values }) => values)).toEqual([
     { mass_kg: 3.2 },
     { temperature_C: 97 },
   ]);
@@ -58,8 +66,8 @@ test('a value no instrument shows is named, not bent into range; the rest of its
   ]);
 });
 test('what is not understood is named by its line, and the rest is read', () => {
-  const { looks, problems } = read('time;temp\nnoon;97\n18:01;hot\n18:02;97.4\n\n25:00;98');
-  expect(looks).toHaveLength(1);
+  const { observations, problems } = read('time;temp\nnoon;97\n18:01;hot\n18:02;97.4\n\n25:00;98');
+  expect(observations).toHaveLength(1);
   expect(problems.map(({ line }) => line)).toEqual([2, 3, 6]);
   expect(problems[1]?.message).toMatch(/"hot" is not a number/);
   expect(read('a;b\n1;2').problems).toEqual([

@@ -1,4 +1,4 @@
-import { VALUE_LIMITS, type PotValues, type ValueName } from '../kettle/index.js';
+import { VALUE_LIMITS, type PotValues, type ValueName } from '../boil-log/index.js';
 import { celsius, unitById } from '../quantity/index.js';
 
 /** What a column of a logged boil holds. */
@@ -17,13 +17,13 @@ export interface LogOptions {
 }
 
 /** One row understood. Values that were empty are left out. */
-export interface LoggedLook extends PotValues {
+export interface LoggedObservation extends PotValues {
   /** Milliseconds since 1970. */
   readonly at: number;
 }
 
 export interface ReadLog {
-  readonly looks: readonly LoggedLook[];
+  readonly observations: readonly LoggedObservation[];
   /**
    * Rows that were not understood, by their line in the file (the heading is line 1), with what is
    * wrong.
@@ -39,7 +39,7 @@ const SAYS: readonly (readonly [LogColumn, RegExp])[] = [
 ];
 
 /**
- * The columns by their headings, each once; the first that looks like a time is the time. What is
+ * The columns by their headings, each once; the first that resembles a time is the time. What is
  * not known is ignored.
  */
 export function guessLogColumns(heading: readonly string[]): LogOptions {
@@ -82,10 +82,13 @@ export function readBoilLog(rows: readonly (readonly string[])[], options: LogOp
   const { columns, temperature, weight, begins } = options;
   const [heading = [], ...body] = rows;
   const at = (column: LogColumn): number => columns.indexOf(column);
-  const looks: LoggedLook[] = [];
+  const observations: LoggedObservation[] = [];
   const problems: { line: number; message: string }[] = [];
   if (at('time') < 0)
-    return { looks, problems: [{ line: 1, message: 'no column is the time; say which one is' }] };
+    return {
+      observations,
+      problems: [{ line: 1, message: 'no column is the time; say which one is' }],
+    };
   const factor = /\bmin/i.test((heading[at('time')] ?? '').replaceAll('_', ' ')) ? 60_000 : 1000;
   let midnight = 0;
   let before = -Infinity;
@@ -131,14 +134,14 @@ export function readBoilLog(rows: readonly (readonly string[])[], options: LogOp
     const mass_kg = number('weight', 'mass_kg', (value) => value * unitById(weight).si);
     const percent = number('brix', 'percent', (value) => value);
     if (temperature_C === undefined && mass_kg === undefined && percent === undefined) return;
-    looks.push({
+    observations.push({
       at: time,
       ...(temperature_C !== undefined && { temperature_C }),
       ...(mass_kg !== undefined && { mass_kg }),
       ...(percent !== undefined && { percent }),
     });
   });
-  return { looks: looks.sort((a, b) => a.at - b.at), problems };
+  return { observations: observations.sort((a, b) => a.at - b.at), problems };
 }
 
 function readTime(text: string, begins: number, factor: number): number | undefined {

@@ -3,14 +3,10 @@ import { balance } from '../balance/index.js';
 import { assessKeeping } from '../keeping/index.js';
 import { readFormula } from '../formula/index.js';
 import { documentOf } from '../testing/formula.js';
-import {
-  auditImport,
-  importFormula,
-  ingredientTexts,
-  toJsonLd,
-  toMarkdown,
-  type Imported,
-} from './index.js';
+import { auditImport } from './audit.js';
+import { importFormula, type Imported } from './import.js';
+import { ingredientTexts, toJsonLd } from './json-ld.js';
+import { toMarkdown } from './markdown.js';
 
 const ok = (text: string): Imported & { ok: true } => {
   const imported = importFormula(text);

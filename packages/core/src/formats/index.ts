@@ -1,6 +1,12 @@
-export { importFormula, type Imported, type ImportedLine } from './import.js';
-export { LARGEST_IMPORT } from './recipe.js';
-export { toJsonLd, ingredientTexts } from './json-ld.js';
+export { auditImport } from './audit.js';
+export {
+  guessLogColumns,
+  LOG_COLUMNS,
+  type LogColumn,
+  type LogOptions,
+  readBoilLog,
+} from './boil-log.js';
+export { type Imported, importFormula } from './import.js';
+export { ingredientTexts, toJsonLd } from './json-ld.js';
 export { toMarkdown } from './markdown.js';
-export { auditImport, type Audited, type Finding } from './audit.js';
-export * from './boil-log.js';
+export { LARGEST_IMPORT } from './recipe.js';

@@ -1,5 +1,5 @@
 import { documentOf } from '../testing/formula.js';
-import { differences } from './index.js';
+import { differences } from './difference.js';
 
 const before = documentOf([
   ['2.4 kg', 'damson'],

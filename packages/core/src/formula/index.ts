@@ -1,17 +1,40 @@
-export * from './document.js';
-export * from './kitchen.js';
-export * from './stage.js';
-export * from './difference.js';
-export * from './read.js';
-export * from './line.js';
-export * from './schema.js';
-export { jarCalled, readJarCount, type Claims } from './claims.js';
+export { readJarCount } from './claims.js';
+export { differences } from './difference.js';
 export {
-  CURD_C,
-  usualHeadspace_mm,
-  type Finish,
-  type PotJar,
-  RISE_LIMITS_K,
-} from './pot-finish.js';
+  emptyFormula,
+  fingerprint,
+  FINISHES,
+  type FinishType,
+  firstFruit,
+  type FormulaDocument,
+  type FormulaLine,
+  type Kind,
+  KINDS,
+  MAIN_ACIDS,
+  type MainAcid,
+  type Method,
+  METHODS,
+  METHODS_OF_KIND,
+  type Processing,
+  PROCESSINGS,
+  type Stage,
+  STAGES,
+  USUAL_FINISHES,
+  withoutPlace,
+} from './document.js';
+export {
+  isSameStove,
+  type Kitchen,
+  MEASURED_JAR_DOUBT,
+  onStove,
+  ORDINARY_POT_KG,
+  type Pan,
+  type Stove,
+} from './kitchen.js';
+export { lineFromText } from './line.js';
+export { RISE_LIMITS_K } from './pot-finish.js';
 export { OWN_INGREDIENT, type PotLine } from './pot-line.js';
+export { notUnderstoodIn, type PotFormula, readFormula } from './read.js';
 export type { Problem, Warning } from './reader.js';
+export { formulaSchema } from './schema.js';
+export { softeningIn, softens, usualStage } from './stage.js';

@@ -1,8 +1,10 @@
 import { balance, type Balance } from '../balance/index.js';
-import { burnerHeat_W } from '../kettle/index.js';
+import { burnerHeat_W } from '../thermal/index.js';
 import { computeFormula } from '../keeping/index.js';
 import { documentOf, POWDER } from '../testing/formula.js';
-import { onStove, readFormula, type FormulaDocument, type Kitchen } from './index.js';
+import { onStove, type Kitchen } from './kitchen.js';
+import { readFormula } from './read.js';
+import type { FormulaDocument } from './document.js';
 
 const made = (document: FormulaDocument, kitchen: Kitchen): Balance => {
   const result = balance(readFormula(document, { altitude_m: 300, ...kitchen }).formula);

@@ -1,12 +1,8 @@
 import fc from 'fast-check';
 import { balance } from '../balance/index.js';
-import {
-  emptyFormula,
-  fingerprint,
-  lineFromText,
-  readFormula,
-  type FormulaDocument,
-} from './index.js';
+import { emptyFormula, fingerprint, type FormulaDocument } from './document.js';
+import { lineFromText } from './line.js';
+import { readFormula } from './read.js';
 
 const damson = (change: object = {}): unknown => ({
   format: 'idle-kettle/formula',

@@ -1,7 +1,8 @@
 import { balance } from '../balance/index.js';
 import { ingredientById } from '../produce/index.js';
 import { documentOf, LIQUID, pot, POWDER, type Lines } from '../testing/formula.js';
-import { usualStage, type FormulaDocument, type Kind, type Method, type Stage } from './index.js';
+import { usualStage } from './stage.js';
+import type { FormulaDocument, Kind, Method, Stage } from './document.js';
 
 // Orders of addition by school: common practice.
 test.each([

@@ -1,14 +1,12 @@
+import { fillInOrder, jarsToHaveHot, jarWords } from './fill.js';
 import {
-  fillInOrder,
   fillVolume_ml,
   findJar,
   HALF_INCH_MM,
   JAR_SIZES,
-  jarsToHaveHot,
-  jarWords,
   QUARTER_INCH_MM,
   type JarSize,
-} from './index.js';
+} from './sizes.js';
 
 const jar = (id: string): JarSize => {
   const found = findJar(id);

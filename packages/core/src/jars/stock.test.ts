@@ -1,14 +1,7 @@
 import fc from 'fast-check';
-import {
-  cannerLoads,
-  fillVolume_ml,
-  filledVolume_ml,
-  findJar,
-  JAR_SIZES,
-  jarsInstead,
-  QUARTER_INCH_MM,
-  smallerJarFor,
-} from './index.js';
+import { cannerLoads } from './loads.js';
+import { fillVolume_ml, findJar, JAR_SIZES, QUARTER_INCH_MM } from './sizes.js';
+import { filledVolume_ml, jarsInstead, smallerJarFor } from './stock.js';
 
 const CANNER = {
   name: 'Big canner',

@@ -1,4 +1,4 @@
-import { processBand } from './index.js';
+import { processBand } from './band.js';
 
 // Bands of the process tables: USDA Complete Guide to Home Canning (from memory).
 test.each([

@@ -1,7 +1,8 @@
 import { balance } from '../balance/index.js';
 import { readFormula } from '../formula/index.js';
 import { documentOf } from '../testing/formula.js';
-import { assessKeeping, computeFormula } from './index.js';
+import { assessKeeping } from './assess.js';
+import { computeFormula } from './compute.js';
 
 const UP = { altitude_m: 1180 };
 const DAMSON = documentOf([

@@ -1,11 +1,18 @@
-export * from './verdict.js';
-export * from './band.js';
-export * from './process-table.js';
-export * from './storage.js';
-export * from './assess.js';
 export { worstPH } from './acid-gate.js';
-export type { KeepingReason } from './reason.js';
-export type { Process } from './row.js';
-export { ACID_LIMIT, BORDERLINE_LIMIT, type KeepingOptions } from './rules.js';
-export * from './compute.js';
-export * from './kept.js';
+export { assessKeeping, type Keeping } from './assess.js';
+export { PROCESS_BANDS, processBand } from './band.js';
+export { type Computed, computeFormula } from './compute.js';
+export {
+  canGo,
+  type Kept,
+  KEPT_IN,
+  keptAsMade,
+  type KeptIn,
+  keptIn,
+  lastDay,
+  PART_JAR,
+  withOpenLids,
+} from './kept.js';
+export { sterilisingMinutes } from './process-table.js';
+export type { KeepingOptions } from './rules.js';
+export { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';

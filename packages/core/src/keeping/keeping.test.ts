@@ -22,7 +22,8 @@ import {
 import { fingerprint, type FormulaDocument } from '../formula/index.js';
 import { edited } from '../adjust/index.js';
 import { INGREDIENTS } from '../produce/index.js';
-import { assessKeeping, KEEPING_VERDICTS, type KeepingVerdict } from './index.js';
+import { assessKeeping } from './assess.js';
+import { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
 
 const without = (lines: Lines, id: string): Lines =>
   lines.filter(([, ingredient]) => ingredient !== id);

@@ -7,7 +7,7 @@ import {
   PART_JAR,
   withOpenLids,
   type KeptIn,
-} from './index.js';
+} from './kept.js';
 
 const SHELF = keptAsMade('shelf', 'acid and sweet enough', 12);
 const FRIDGE = keptAsMade('fridge', 'not processed', 1);

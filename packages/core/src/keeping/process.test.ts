@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { CALCIUM, CURD, type Lines } from '../testing/formula.js';
 import { keep, LEMON_CURD, SUGAR } from '../testing/keeping.js';
 import type { FormulaDocument } from '../formula/index.js';
-import { minutesIn, PROCESS_BANDS, PROCESS_ROWS, sterilisingMinutes } from './index.js';
+import { minutesIn, PROCESS_ROWS, sterilisingMinutes } from './process-table.js';
+import { PROCESS_BANDS } from './band.js';
 
 describe('the process tables', () => {
   // USDA Complete Guide to Home Canning and the National Center for Home Food Preservation (from

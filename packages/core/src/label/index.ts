@@ -1,2 +1,2 @@
-export * from './label.js';
-export * from './sheets.js';
+export { labelContent, type LabelContent } from './label.js';
+export { cellAt, findSheet, LABEL_SHEETS, type LabelSheet } from './sheets.js';

@@ -1,7 +1,8 @@
 import { balance } from '../balance/index.js';
 import { readFormula } from '../formula/index.js';
 import { documentOf } from '../testing/formula.js';
-import { cellAt, LABEL_SHEETS, labelContent, lotCode, type LabelledJars } from './index.js';
+import { cellAt, LABEL_SHEETS } from './sheets.js';
+import { labelContent, lotCode, type LabelledJars } from './label.js';
 
 const ID = '5b0f3c0a-6d0e-4c5b-9a53-2f4f0f0a1b2d';
 const jars = (change: Partial<LabelledJars> = {}): LabelledJars => ({

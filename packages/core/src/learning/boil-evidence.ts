@@ -6,15 +6,9 @@ import {
   type PotFormula,
   type Stove,
 } from '../formula/index.js';
-import {
-  AT_THE_END_MS,
-  forecast,
-  modelledPot,
-  volumeFilled_ml,
-  type Boil,
-  type ForecastInput,
-  type Look,
-} from '../kettle/index.js';
+import { AT_THE_END_MS, volumeFilled_ml } from '../made-batch/index.js';
+import { forecast, modelledPot, type ForecastInput, type Observation } from '../forecast/index.js';
+import type { Boil } from '../boil-log/index.js';
 import { exactly, times, Z90 } from '../range/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { boilingPointAt, saturationTemperature_C } from '../water/index.js';
@@ -128,27 +122,27 @@ export function evidenceOf(
   if (!pot || !isSugarBoil(pot.whole.formula) || readings.length < FEWEST_READINGS)
     return undefined;
   const { whole, clock } = pot;
-  const fit = (looks: readonly Look[], net_W = ANY_HEAT_W) =>
+  const fit = (observations: readonly Observation[], net_W = ANY_HEAT_W) =>
     forecast({
       ...pot.input,
       net_W,
       offset_K: ANY_OFFSET_K,
       startWasRead: true,
-      looks,
+      observations,
     } satisfies ForecastInput);
-  const first = fit(pot.input.looks);
+  const first = fit(pot.input.observations);
   const weighed = boil.weighings.some((each) => each.at <= at && at - each.at <= AT_THE_END_MS);
-  const looks = [...pot.input.looks];
+  const observations = [...pot.input.observations];
   const filled_kg = massInJars_kg(boil, whole.formula, first.now.solidsPercent);
   if (filled_kg !== undefined && !weighed) {
-    looks.push({
+    observations.push({
       time_s: Math.max(clock.seconds(at), 0),
       mass_kg: filled_kg * (1 + FOAM_SHARE.mid) + FILM_KG.mid,
       sd_kg: (filled_kg * JAR_DOUBT) / Z90,
     });
   }
   // Once more around what was found, so that the middle of what was believed pulls at nothing.
-  const fitted = fit(looks, times(ANY_HEAT_W, first.net_W.mid / ANY_HEAT_W.mid));
+  const fitted = fit(observations, times(ANY_HEAT_W, first.net_W.mid / ANY_HEAT_W.mid));
   if (fitted.misfit > MOST_MISFIT) return undefined;
   const sdOf = (low: number, high: number): number => (high - low) / (2 * Z90);
   const { net_W, offset_K } = fitted;

@@ -6,13 +6,9 @@ import {
   type FormulaDocument,
   type Kitchen,
 } from '../formula/index.js';
-import {
-  boilFrom,
-  volumeFilled_ml,
-  volumePlanned_ml,
-  watchBoil,
-  type Boil,
-} from '../kettle/index.js';
+import { boilFrom, type Boil } from '../boil-log/index.js';
+import { volumeFilled_ml, volumePlanned_ml } from '../made-batch/index.js';
+import { watchBoil } from '../forecast/index.js';
 import { boilingPointAt } from '../water/index.js';
 
 /** What comes of a batch: millilitres of jars, and minutes from the first reading to the end. */

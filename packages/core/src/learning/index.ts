@@ -1,4 +1,3 @@
-export * from './boil-evidence.js';
-export * from './hindsight.js';
-export * from './learn.js';
-export type { Estimate, Lesson } from './lesson.js';
+export { type BoilEvidence, evidenceOf } from './boil-evidence.js';
+export { cameOf, type Errors, errorsOf, foretold, type Hindsight } from './hindsight.js';
+export { believedOffset, learnFrom, type Lessons, taught } from './learn.js';

@@ -1,6 +1,6 @@
 import { JAR_DOUBT } from '../balance/index.js';
 import { isSameStove, onStove, type Kitchen, type Stove } from '../formula/index.js';
-import { heatOf } from '../kettle/index.js';
+import { heatIntoPan_W } from '../thermal/index.js';
 import { Z90 } from '../range/index.js';
 import { boilingPointAt, GEL_RISE_C } from '../water/index.js';
 import type { BoilEvidence } from './boil-evidence.js';
@@ -58,7 +58,7 @@ const told = <K extends 'offset_K' | 'logHeat_W' | 'rise_K'>(
 export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Lessons {
   const { learned: _learned, ...plain } = kitchen;
   const heatTold = (of: readonly BoilEvidence[], { pan }: Kitchen): Lesson => {
-    const usual = heatOf(
+    const usual = heatIntoPan_W(
       { kind: 'jam', finish: { type: 'hard-boil', minutes: 1 }, ...(pan && { pan }) },
       0,
     );

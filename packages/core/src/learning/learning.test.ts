@@ -2,22 +2,17 @@ import { preparePot } from '../balance/index.js';
 import { onStove, readFormula, type Kitchen } from '../formula/index.js';
 import { fillVolume_ml, findJar, QUARTER_INCH_MM } from '../jars/index.js';
 import { assessKeeping, KEEPING_VERDICTS } from '../keeping/index.js';
-import { boilFrom, simulateFormula, type BatchEvent, type Boil } from '../kettle/index.js';
+import { boilFrom, type BatchEvent, type Boil } from '../boil-log/index.js';
+import { simulateFormula } from '../forecast/index.js';
 import { exactly } from '../range/index.js';
 import { STARTERS } from '../starters/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { documentOf } from '../testing/formula.js';
 import { logFrom } from '../testing/log.js';
 import { boilingPointAt, gelTemperature_C } from '../water/index.js';
-import {
-  cameOf,
-  errorsOf,
-  evidenceOf,
-  foretold,
-  learnFrom,
-  taught,
-  type BoilEvidence,
-} from './index.js';
+import { cameOf, errorsOf, foretold } from './hindsight.js';
+import { evidenceOf, type BoilEvidence } from './boil-evidence.js';
+import { learnFrom, taught } from './learn.js';
 import { byFactor, lessonFrom } from './lesson.js';
 
 const START = Date.parse('2026-08-02T15:00:00.000Z');
@@ -115,7 +110,7 @@ describe('what one boil says', () => {
   ])('a flame of %s W and a thermometer %s K high', (heat_W, offset_K, seed) => {
     const said = evidenceOf(DAMSON, made(heat_W, offset_K, seed), HERE);
     expect(Math.abs((said?.offset_K.mid ?? NaN) - offset_K)).toBeLessThan(0.5);
-    // In one boil a draught over the pot looks like a weaker flame.
+    // In one boil a draught over the pot observations like a weaker flame.
     expect(Math.exp(said?.logHeat_W.mid ?? 0) / heat_W).toBeGreaterThan(0.8);
     expect(Math.exp(said?.logHeat_W.mid ?? 0) / heat_W).toBeLessThan(1.25);
     // Every kelvin too high is boiled down less: some 5 per cent solids of 65 (model study), and

@@ -10,15 +10,14 @@ import {
   type Lines,
 } from '../testing/formula.js';
 import type { FormulaDocument } from '../formula/index.js';
+import { ALCOHOL_TEST_RESULTS, PECTIN_BY_ALCOHOL_TEST } from './alcohol-test.js';
 import {
-  ALCOHOL_TEST_RESULTS,
   firmnessWord,
   highMethoxylFirmness,
   highMethoxylLimit,
   lowMethoxylFirmness,
-  PECTIN_BY_ALCOHOL_TEST,
   pectinLeft,
-} from './index.js';
+} from './firmness.js';
 import { report } from '../testing/report.js';
 
 const set = (

@@ -1,8 +1,8 @@
-export * from './preparation.js';
-export * from './steps.js';
-export * from './schedule.js';
-export * from './gear.js';
-export * from './stove.js';
-export * from './crew.js';
-export * from './of-batch.js';
-export * from './year.js';
+export { crewDuties } from './crew.js';
+export { gearFor } from './gear.js';
+export { type BatchPlan, planOfBatch } from './of-batch.js';
+export { preparationOf, type PreparationStep } from './preparation.js';
+export type { Schedule, Timed, Wish } from './schedule.js';
+export { type Hands, USUALLY_TAKEN } from './steps.js';
+export { type Busy, busyOf, type Clash, clashesOf, clearOf } from './stove.js';
+export { type JarsUsed, type YearAhead, yearNeeds, yearPlan } from './year.js';

@@ -1,7 +1,8 @@
-import { boilFrom, madeBatch, type BatchEvent } from '../kettle/index.js';
+import { boilFrom, type BatchEvent } from '../boil-log/index.js';
+import { madeBatch } from '../made-batch/index.js';
 import { STARTERS } from '../starters/index.js';
 import { logFrom } from '../testing/log.js';
-import { planOfBatch, type BatchPlan } from './index.js';
+import { planOfBatch, type BatchPlan } from './of-batch.js';
 
 const START = Date.parse('2026-09-12T18:00:00.000Z');
 const MINUTE = 60_000;

@@ -1,4 +1,5 @@
-import type { Boil, MadeBatch } from '../kettle/index.js';
+import type { Boil } from '../boil-log/index.js';
+import type { MadeBatch } from '../made-batch/index.js';
 import { schedule, type Schedule, type Wish } from './schedule.js';
 import { planSteps, type PlanOptions, type PlanStep } from './steps.js';
 

@@ -1,6 +1,6 @@
 import { documentOf, pot, type Lines } from '../testing/formula.js';
 import type { FormulaDocument } from '../formula/index.js';
-import { preparationOf, type PreparationStep } from './index.js';
+import { preparationOf, type PreparationStep } from './preparation.js';
 
 const of = (lines: Lines, rest: Partial<FormulaDocument> = {}): readonly PreparationStep[] =>
   preparationOf(pot(documentOf(lines, rest)));

@@ -1,14 +1,9 @@
 import { STARTERS } from '../starters/index.js';
 import { computeFormula } from '../keeping/index.js';
 import type { FormulaDocument } from '../formula/index.js';
-import {
-  gearFor,
-  planSteps,
-  schedule,
-  type PlanOptions,
-  type PlanStep,
-  type Schedule,
-} from './index.js';
+import { gearFor } from './gear.js';
+import { planSteps, type PlanOptions, type PlanStep } from './steps.js';
+import { schedule, type Schedule } from './schedule.js';
 
 const starter = (title: string): FormulaDocument =>
   STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument;

@@ -2,7 +2,7 @@ import { EVAPORATION_PER_H, FILL_WITHOUT_FOAM, type Balance } from '../balance/i
 import { isProduce } from '../produce/index.js';
 import { softeningIn, STAGES, usualStage, type PotFormula, type Stage } from '../formula/index.js';
 import type { Keeping } from '../keeping/index.js';
-import { hoursToLose, type Vessel } from '../kettle/index.js';
+import { hoursToLose, type Vessel } from '../thermal/index.js';
 import { preparationOf } from './preparation.js';
 
 /** How much of the cook a step takes. */

@@ -1,17 +1,10 @@
 import { STARTERS } from '../starters/index.js';
 import { computeFormula } from '../keeping/index.js';
 import type { FormulaDocument } from '../formula/index.js';
-import {
-  busyOf,
-  clashesOf,
-  clearOf,
-  crewDuties,
-  loadsOf,
-  planSteps,
-  schedule,
-  type PlanStep,
-  type Schedule,
-} from './index.js';
+import { busyOf, clashesOf, clearOf } from './stove.js';
+import { crewDuties } from './crew.js';
+import { loadsOf, planSteps, type PlanStep } from './steps.js';
+import { schedule, type Schedule } from './schedule.js';
 
 const MINUTE = 60_000;
 const NINE = Date.parse('2026-09-12T21:00:00.000Z');

@@ -1,5 +1,5 @@
 import { documentOf, pot, POWDER } from '../testing/formula.js';
-import { yearNeeds, yearPlan, type JarsUsed, type YearAhead } from './index.js';
+import { yearNeeds, yearPlan, type JarsUsed, type YearAhead } from './year.js';
 
 const used = (change: Partial<JarsUsed> = {}): JarsUsed => ({
   title: 'Damson jam',

@@ -1,11 +1,6 @@
-import {
-  compositionOf,
-  INGREDIENTS,
-  ingredientById,
-  RIPENESS,
-  waterPercent,
-  type Ingredient,
-} from './index.js';
+import { compositionOf } from './mass.js';
+import { INGREDIENTS, ingredientById } from './find.js';
+import { RIPENESS, waterPercent, type Ingredient } from './ingredient.js';
 import { report } from '../testing/report.js';
 
 const get = (id: string): Ingredient => {

@@ -1,18 +1,21 @@
-export type {
-  AcidClass,
-  AcidShares,
-  Acidity,
-  Category,
-  Caution,
-  Form,
-  Ingredient,
-  PectinProduct,
-  Ripeness,
+export { ALLERGENS, cautionsOf } from './cautions.js';
+export {
+  displayName,
+  ingredientById,
+  INGREDIENTS,
+  type NameReading,
+  nearestIngredients,
+  readName,
+} from './find.js';
+export {
+  type AcidClass,
+  type Form,
+  FORMS,
+  type Ingredient,
+  type Ripeness,
+  RIPENESS,
 } from './ingredient.js';
-export { FORMS, RIPENESS, waterPercent } from './ingredient.js';
-export * from './find.js';
-export * from './mass.js';
-export * from './cautions.js';
-export * from './profile.js';
-export * from './season.js';
-export * from './prepared.js';
+export { type Composition, compositionOf, isProduce, knownForms, massOf } from './mass.js';
+export { type PreparedWeight, withWeighings } from './prepared.js';
+export { type PectinProfile, PROFILED, type Profiled, withProfile } from './profile.js';
+export { inSeason } from './season.js';

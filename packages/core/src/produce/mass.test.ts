@@ -1,5 +1,7 @@
 import { parseAmount } from '../quantity/index.js';
-import { ingredientById, massOf, type Form } from './index.js';
+import { ingredientById } from './find.js';
+import { massOf } from './mass.js';
+import type { Form } from './ingredient.js';
 
 function grams(text: string, id: string, form?: Form): { low: number; mid: number; high: number } {
   const amount = parseAmount(text);

@@ -1,4 +1,6 @@
-import { ingredientById, wasteFrom, withWeighings, type Ingredient } from './index.js';
+import { ingredientById } from './find.js';
+import { wasteFrom, withWeighings } from './prepared.js';
+import type { Ingredient } from './ingredient.js';
 
 const quince = ingredientById('quince') as Ingredient;
 const weighed = (loss: number, times = 1) =>

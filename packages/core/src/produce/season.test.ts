@@ -1,4 +1,5 @@
-import { ingredientById, inSeason } from './index.js';
+import { ingredientById } from './find.js';
+import { inSeason } from './season.js';
 
 // Common practice, the temperate north; the south has the same fruit half a year later.
 test.each([

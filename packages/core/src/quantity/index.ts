@@ -1,6 +1,14 @@
-export * from './units.js';
-export * from './parse.js';
-export * from './measure.js';
-export * from './format.js';
-export * from './style.js';
+export {
+  figures,
+  formatAltitude,
+  formatMass,
+  formatTemperature,
+  formatVolume,
+  kitchenFraction,
+  type UnitSystem,
+} from './format.js';
+export { celsius, fahrenheit, type MeasureName, parseMeasure } from './measure.js';
 export { nearest } from './nearest.js';
+export { type Amount, type Decimal, parseAmount, readAmount } from './parse.js';
+export { writeAddition, writeAmount } from './style.js';
+export { findUnit, type Unit, unitById } from './units.js';

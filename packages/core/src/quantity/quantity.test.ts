@@ -1,16 +1,9 @@
 import fc from 'fast-check';
-import {
-  figures,
-  formatMass,
-  formatVolume,
-  kitchenFraction,
-  nearest,
-  parseAmount,
-  parseMeasure,
-  readAmount,
-  UNITS,
-  unitById,
-} from './index.js';
+import { figures, formatMass, formatVolume, kitchenFraction } from './format.js';
+import { nearest } from './nearest.js';
+import { parseAmount, readAmount } from './parse.js';
+import { parseMeasure } from './measure.js';
+import { UNITS, unitById } from './units.js';
 
 const amount = (text: string, decimal?: '.' | ','): [number, string] => {
   const reading = parseAmount(text, decimal);

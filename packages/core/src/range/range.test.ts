@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { exactly, propagate, times, within, type Range } from './index.js';
+import { exactly, propagate, times, within, type Range } from './range.js';
 
 /**
  * A small seeded generator (Park and Miller 1988, "minimal standard"), so that sampling repeats

@@ -1,1 +1,1 @@
-export * from './remake.js';
+export { rescueOf } from './remake.js';

@@ -1,5 +1,5 @@
 import { BUTTER, CURD, documentOf, pot } from '../testing/formula.js';
-import { REMAKE_WAYS, rescueOf } from './index.js';
+import { REMAKE_WAYS, rescueOf } from './remake.js';
 
 // USDA Complete Guide to Home Canning, Guide 7, remaking soft jellies (from memory), per quart (4
 // cups) of spread.

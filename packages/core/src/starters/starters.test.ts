@@ -1,6 +1,6 @@
 import { KINDS, METHODS, readFormula } from '../formula/index.js';
 import { computeFormula } from '../keeping/index.js';
-import { STARTERS } from './index.js';
+import { STARTERS } from './starters.table.js';
 
 const kitchen = { altitude_m: 1180 };
 

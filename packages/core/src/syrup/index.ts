@@ -1,4 +1,10 @@
-export * from './boiling.js';
-export * from './density.js';
-export * from './inversion.js';
-export * from './refractometer.js';
+export {
+  boilingPointElevation_K,
+  MEAN_CURVE,
+  NORRISH,
+  solidsAtActivity,
+  STARZAK_PEACOCK,
+  syrupBoilingPoint_C,
+} from './boiling.js';
+export { syrupDensity_kgPerM3 } from './density.js';
+export { inversionRate_perMin } from './inversion.js';

@@ -2,13 +2,13 @@ import fc from 'fast-check';
 import { saturationTemperature_C } from '../water/index.js';
 import {
   boilingPointElevation_K,
-  inversionAfter,
   solidsAtRise,
-  solidsFromRefractometer_percent,
   syrupBoilingPoint_C,
-  syrupDensity_kgPerM3,
   waterActivity,
-} from './index.js';
+} from './boiling.js';
+import { inversionAfter } from './inversion.js';
+import { solidsFromRefractometer_percent } from './refractometer.js';
+import { syrupDensity_kgPerM3 } from './density.js';
 import { errorsAgainst } from '../testing/report.js';
 
 const SEA_kPa = 101.325;

@@ -1,16 +1,13 @@
 import type { Range } from '../range/index.js';
 import { saturationTemperature_C, standardPressure_kPa } from '../water/index.js';
+import { BoilingCurve, simulateBoil, type PotState, type Simulation } from '../thermal/index.js';
 import {
-  BoilingCurve,
   forecast,
-  simulateBoil,
   type Forecast,
   type ForecastInput,
-  type Look,
-  type PotState,
-  type Simulation,
-} from '../kettle/index.js';
-import { seeded } from '../uncertainty/index.js';
+  type Observation,
+} from '../forecast/index.js';
+import { seeded } from '../random/index.js';
 
 /** One made-up kitchen and pot whose truth differs from the model that is fitted to it. */
 export interface TrialBoil {
@@ -23,7 +20,7 @@ export interface TrialBoil {
   readonly truth: Simulation;
   /** When the thermometer, without its noise, reaches the gel line. */
   readonly done_s: number;
-  readonly input: Omit<ForecastInput, 'looks' | 'now_s'>;
+  readonly input: Omit<ForecastInput, 'observations' | 'now_s'>;
 }
 
 /** Readings are 30 s apart with 0.3 C of noise; the heat wanders by 5 %. */
@@ -123,20 +120,20 @@ export interface TrialResult {
   readonly forecast: Forecast;
 }
 
-/** The forecast so many minutes before the end, with the looks of the instruments named. */
+/** The forecast so many minutes before the end, with the observations of the instruments named. */
 export function forecastBefore(
   boil: TrialBoil,
   minutes: number,
   with_: { readonly temperature?: boolean; readonly mass?: boolean } = { temperature: true },
 ): TrialResult {
   const now_s = Math.max(boil.done_s - minutes * 60, 0);
-  const looks: Look[] = boil.truth.readings
+  const observations: Observation[] = boil.truth.readings
     .filter(({ time_s }) => time_s <= now_s)
     .flatMap(({ time_s, temperature_C, mass_kg }) => [
       ...(with_.temperature ? [{ time_s, temperature_C }] : []),
       ...(with_.mass && time_s % 120 === 0 ? [{ time_s, mass_kg }] : []),
     ]);
-  const made = forecast({ ...boil.input, looks, now_s });
+  const made = forecast({ ...boil.input, observations, now_s });
   const left = (boil.done_s - now_s) / 60;
   return {
     seed: boil.seed,

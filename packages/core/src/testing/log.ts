@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { BatchEvent, EventBodies, EventType } from '../kettle/index.js';
+import type { BatchEvent, EventBodies, EventType } from '../boil-log/index.js';
 
 /**
  * Makes events of a log that begins at a moment.

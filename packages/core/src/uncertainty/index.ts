@@ -1,3 +1,2 @@
-export * from './random.js';
-export * from './sample.js';
-export * from './matters.js';
+export { sampleBalance, type Sampled } from './sample.js';
+export { whatMatters } from './sensitivity.js';

@@ -13,7 +13,7 @@ import {
 import type { PotFormula } from '../formula/index.js';
 import { jarsToHaveHot } from '../jars/index.js';
 import { firmnessWord, type FirmnessWord } from '../pectin/index.js';
-import { seeded } from './random.js';
+import { seeded } from '../random/index.js';
 
 /** The balance by drawing every input together, rather than one at a time. */
 export interface Sampled {

@@ -1,6 +1,8 @@
 import { balance } from '../balance/index.js';
 import { documentOf, pot } from '../testing/formula.js';
-import { sampleBalance, seeded, whatMatters } from './index.js';
+import { sampleBalance } from './sample.js';
+import { seeded } from '../random/index.js';
+import { whatMatters } from './sensitivity.js';
 
 const FORMULA = pot(
   documentOf([

@@ -1,4 +1,16 @@
-export * from './saturation.js';
-export * from './atmosphere.js';
-export * from './place.js';
-export * from './steam.js';
+export { ALTITUDE_RANGE_M, standardPressure_kPa } from './atmosphere.js';
+export {
+  boilingPointAt,
+  checkPlace,
+  GEL_RISE_C,
+  gelTemperature_C,
+  type Place,
+  thermometerOffset_K,
+} from './place.js';
+export {
+  LATENT_J_PER_KG,
+  saturationPressure_kPa,
+  saturationTemperature_C,
+  waterDensity_kgPerM3,
+} from './saturation.js';
+export { heatForLoss_W, LOSS_W_PER_K, panLoss_kgPerH, ROOM_C } from './steam.js';

@@ -1,17 +1,13 @@
 import fc from 'fast-check';
 import { loadIapws97 } from '../testing/iapws97.js';
 import { errorsAgainst } from '../testing/report.js';
+import { boilingPointAt, checkPlace, gelTemperature_C, thermometerOffset_K } from './place.js';
 import {
-  boilingPointAt,
-  checkPlace,
-  gelTemperature_C,
   saturationPressure_kPa,
   saturationTemperature_C,
-  standardAltitude_m,
-  standardPressure_kPa,
-  thermometerOffset_K,
   waterDensity_kgPerM3,
-} from './index.js';
+} from './saturation.js';
+import { standardAltitude_m, standardPressure_kPa } from './atmosphere.js';
 
 const psychrolib = jest.requireActual<{
   SI: number;

@@ -2,11 +2,11 @@ import { lazy, Suspense, useState } from 'react';
 import { toast } from 'sonner';
 import {
   boilingPointAt,
-  CURDLES_K,
+  CURDLES_ABOVE_FINISH_K,
   gelTemperature_C,
   timeOnHeat_ms,
   type BatchEvent,
-  type Watched,
+  type WatchedBoil,
 } from '@idle-kettle/core';
 import { useTheme, type Theme } from '../../app/theme.js';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
@@ -77,7 +77,9 @@ function AtTheStove() {
   const toggle = (which: Opened): void => setOpen((was) => (was === which ? null : which));
   const paused = boil.phase === 'paused';
   const curdles_C =
-    formula.finish.type === 'curd' ? formula.finish.temperature_C + CURDLES_K : undefined;
+    formula.finish.type === 'curd'
+      ? formula.finish.temperature_C + CURDLES_ABOVE_FINISH_K
+      : undefined;
   const awake = useScreenAwake(!['done', 'cold', 'paused'].includes(boil.phase));
   const done = boil.phase === 'done';
   usePotKeys({
@@ -197,7 +199,7 @@ function CurveNow({
   readonly gel_C: number;
   readonly boilingPoint_C: number;
   readonly theme: Theme;
-  readonly watched: Watched | undefined;
+  readonly watched: WatchedBoil | undefined;
   readonly curdles_C: number | undefined;
 }) {
   const { boil, formula } = useBatch();

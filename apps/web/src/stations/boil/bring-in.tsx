@@ -76,13 +76,13 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
         body,
       }) as BatchEvent;
     const had = new Set(boil.log.map(({ event, at }) => `${event.type} ${at}`));
-    const events = read.looks
+    const events = read.observations
       .flatMap(({ at, ...values }) =>
         valueEvents(values).map(({ type, body }) => make(type, at, body)),
       )
       // The same file once more adds nothing.
       .filter((event) => !had.has(`${event.type} ${Date.parse(event.at)}`));
-    const first = read.looks[0];
+    const first = read.observations[0];
     // A batch that was boiled elsewhere went on the heat when its log begins.
     const light =
       first && boil.startedAt === undefined
@@ -102,7 +102,7 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
     onDone();
   };
   const [heading = []] = file?.rows ?? [];
-  const first = read?.looks[0];
+  const first = read?.observations[0];
   return (
     <div className="mt-3 border-t border-line pt-3">
       <label className="flex flex-col gap-1">
@@ -217,15 +217,15 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
             <button
               type="button"
               className="btn btn-primary"
-              disabled={read.looks.length === 0}
+              disabled={read.observations.length === 0}
               onClick={() => void take()}
             >
-              Take {read.looks.length} rows into the log
+              Take {read.observations.length} rows into the log
             </button>
           </div>
           <p role="status" className="mt-2 text-soft">
             {first
-              ? `From ${format(first.at, 'd MMM HH:mm:ss')} to ${format(read.looks.at(-1)?.at ?? first.at, 'd MMM HH:mm:ss')}${first.temperature_C === undefined ? '' : `, beginning with ${formats.temperature(first.temperature_C)}`}.`
+              ? `From ${format(first.at, 'd MMM HH:mm:ss')} to ${format(read.observations.at(-1)?.at ?? first.at, 'd MMM HH:mm:ss')}${first.temperature_C === undefined ? '' : `, beginning with ${formats.temperature(first.temperature_C)}`}.`
               : 'No row is understood so far.'}
           </p>
           {read.problems.length > 0 && (

@@ -110,7 +110,7 @@ const SPOKEN: ReadonlySet<string> = new Set(['reading', 'weighed', 'brix']);
 
 /** Newest first; values of one instrument that follow each other are one line. */
 function lines(boil: Boil): (LogEntry | Run)[] {
-  const apart = new Set(boil.setApart.map(({ id }) => id));
+  const apart = new Set(boil.rejectedReadings.map(({ id }) => id));
   const shown: (LogEntry | Run)[] = [];
   for (const entry of boil.log) {
     const { event, undone } = entry;
@@ -218,7 +218,7 @@ interface EntryProps {
 
 function Entry({ entry: { event, at, undone }, boil, isWaiting, onUndo }: EntryProps) {
   const formats = useFormats();
-  const reason = boil.setApart.find((reading) => reading.id === event.id)?.reason;
+  const reason = boil.rejectedReadings.find((reading) => reading.id === event.id)?.reason;
   const since = boil.startedAt === undefined ? '' : clock(at - boil.startedAt);
   return (
     <li className="flex min-h-[48px] items-center gap-3 border-b border-line last:border-b-0">

@@ -1,10 +1,10 @@
-import type { Far, Watched, Witness } from '@idle-kettle/core';
+import type { Doneness, WatchedBoil, EvidenceSource } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { useCallOut } from '../../ui/attention.js';
 import { logEvent } from '../../data/log-event.js';
 import { useAdvice, useTroubles } from './use-advice.js';
 
-const WITNESS_WORDS: Readonly<Record<Witness, string>> = {
+const WITNESS_WORDS: Readonly<Record<EvidenceSource, string>> = {
   thermometer: 'the thermometer',
   scale: 'the scale',
   refractometer: 'the refractometer',
@@ -12,7 +12,7 @@ const WITNESS_WORDS: Readonly<Record<Witness, string>> = {
   sheet: 'the spoon',
   finger: 'the finger line',
 };
-const FAR_WORDS: Readonly<Record<Far, string>> = {
+const FAR_WORDS: Readonly<Record<Doneness, string>> = {
   'not-yet': 'not yet',
   near: 'nearly',
   there: 'there',
@@ -20,7 +20,7 @@ const FAR_WORDS: Readonly<Record<Far, string>> = {
 };
 
 /** The one thing to do now, and what the evidence says when it contradicts itself. */
-export function NextStep({ watched }: { readonly watched: Watched | undefined }) {
+export function NextStep({ watched }: { readonly watched: WatchedBoil | undefined }) {
   const { id, boil, formula, balance } = useBatch();
   const capacity_l = formula.pan?.capacity_l;
   const fill = balance && capacity_l !== undefined ? balance.pot_l.fill / capacity_l : undefined;
@@ -28,7 +28,7 @@ export function NextStep({ watched }: { readonly watched: Watched | undefined })
   const [trouble] = useTroubles(boil);
   useCallOut(trouble ? { code: 'trouble', text: `The instrument: ${trouble.text}` } : next);
   if (!next) return null;
-  const says = (who: Witness): string => {
+  const says = (who: EvidenceSource): string => {
     const found = verdict?.evidence.find(({ by }) => by === who)?.says;
     return found === undefined ? '' : FAR_WORDS[found];
   };

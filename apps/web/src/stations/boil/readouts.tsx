@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
-import { timeOnHeat_ms, type Boil, type Watched } from '@idle-kettle/core';
+import { timeOnHeat_ms, type Boil, type WatchedBoil } from '@idle-kettle/core';
 import { useFormats } from '../../ui/habit.js';
 import { useBatchNow } from '../../batch/batch-context.js';
 import { clock } from '../../ui/now.js';
@@ -26,7 +26,7 @@ function Readout({
  * "5–8 min", "about there", "3–5 h": what is left by now, since it was worked out a moment ago.
  * @param now by the batch's clock
  */
-export function timeLeft(watched: Watched | undefined, now: number): string | undefined {
+export function timeLeft(watched: WatchedBoil | undefined, now: number): string | undefined {
   if (!watched) return undefined;
   const since_s = Math.max(now - watched.now, 0) / 1000;
   const { low, high } = watched.forecast.left_s;
@@ -47,7 +47,7 @@ interface ReadoutsProps {
   readonly stop: { readonly lead: string; readonly words: string };
   readonly byTemperature: boolean;
   /** What tells the time left, where it can be told. */
-  readonly watched: Watched | undefined;
+  readonly watched: WatchedBoil | undefined;
   /** Where the egg curdles, for a curd. */
   readonly curdles_C: number | undefined;
 }

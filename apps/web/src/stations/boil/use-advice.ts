@@ -1,15 +1,15 @@
 import { useMemo } from 'react';
 import {
   batchNow,
-  nextAction,
+  adviceFor,
   probeTroubles,
   weighEvidence,
   type Boil,
-  type NextAction,
+  type Advice,
   type PotFormula,
   type ProbeTrouble,
-  type Verdict,
-  type Watched,
+  type CombinedEvidence,
+  type WatchedBoil,
 } from '@idle-kettle/core';
 import { useNow } from '../../ui/now.js';
 
@@ -24,14 +24,14 @@ const useAboutNow = (boil: Boil): number => Math.floor(batchNow(boil, useNow()) 
 export function useAdvice(
   boil: Boil,
   formula: PotFormula | undefined,
-  watched: Watched | undefined,
+  watched: WatchedBoil | undefined,
   fill?: number,
-): { readonly next?: NextAction | undefined; readonly verdict?: Verdict | undefined } {
+): { readonly next?: Advice | undefined; readonly verdict?: CombinedEvidence | undefined } {
   const now = useAboutNow(boil);
   return useMemo(() => {
     if (!formula) return {};
     const verdict = watched && weighEvidence(boil, formula, watched, now);
-    return { verdict, next: nextAction(boil, formula, watched, verdict, now, fill) };
+    return { verdict, next: adviceFor(boil, formula, watched, verdict, now, fill) };
   }, [boil, formula, watched, now, fill]);
 }
 

@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { Boil, FormulaDocument, Watched } from '@idle-kettle/core';
+import type { Boil, FormulaDocument, WatchedBoil } from '@idle-kettle/core';
 import { timeOfBatch, useBatch } from '../../batch/batch-context.js';
 import { useHabit } from '../../ui/habit.js';
 import type { WatchBoil } from '../../workers/forecast.worker.js';
@@ -21,7 +21,7 @@ const watch = (): Remote<WatchBoil> =>
 /**
  * The forecast of the boil on the bench, worked out beside the page; undefined while there is none.
  */
-export function useWatched(): Watched | undefined {
+export function useWatched(): WatchedBoil | undefined {
   const { boil, document } = useBatch();
   return useForecast(boil, document);
 }
@@ -30,9 +30,9 @@ export function useWatched(): Watched | undefined {
 export function useForecast(
   boil: Boil,
   document: FormulaDocument | undefined,
-): Watched | undefined {
+): WatchedBoil | undefined {
   const { place } = useHabit();
-  const [watched, setWatched] = useState<Watched>();
+  const [watched, setWatched] = useState<WatchedBoil>();
   const [round, setRound] = useState(0);
   const asked = useRef({ question: 0, busy: false });
   const fast = (boil.simulated?.speed ?? 1) > 1;

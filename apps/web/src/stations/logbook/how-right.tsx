@@ -16,7 +16,7 @@ import { format } from 'date-fns';
 import { Chart as Drawn } from 'react-chartjs-2';
 import { useNavigate } from 'react-router';
 import type { BatchSummary } from '@idle-kettle/contract';
-import { isWithin, rightnessOf, type Foretelling } from '@idle-kettle/core';
+import { isWithin, forecastAccuracy, type ForecastResult } from '@idle-kettle/core';
 import type { Theme } from '../../app/theme.js';
 
 Chart.register(
@@ -61,7 +61,7 @@ type What = keyof typeof WHAT;
 
 interface Judged {
   readonly batch: BatchSummary;
-  readonly foretold: Foretelling;
+  readonly foretold: ForecastResult;
 }
 
 const judgedBy = (batches: readonly BatchSummary[], what: What): Judged[] =>
@@ -74,8 +74,8 @@ const judgedBy = (batches: readonly BatchSummary[], what: What): Judged[] =>
     .reverse();
 
 /** How right forecasts were, in a sentence. */
-export function rightWords(judged: readonly Foretelling[], what: What): string {
-  const { count, within, missed } = rightnessOf(judged);
+export function rightWords(judged: readonly ForecastResult[], what: What): string {
+  const { count, within, missed } = forecastAccuracy(judged);
   if (count === 0)
     return `Nothing to show ${WHAT[what]} yet: it takes a finished batch whose log says so.`;
   return `${within} of ${count} came out within what was foretold; ${count === 1 ? 'it' : 'the middle one'} missed its middle by ${(missed * 100).toFixed(0)} %.`;
@@ -112,7 +112,7 @@ function One({
 }) {
   const navigate = useNavigate();
   const ink = INK[theme];
-  const share = ({ planned }: Foretelling, value: number): number => (value / planned.mid) * 100;
+  const share = ({ planned }: ForecastResult, value: number): number => (value / planned.mid) * 100;
   const words = rightWords(
     judged.map(({ foretold }) => foretold),
     what,

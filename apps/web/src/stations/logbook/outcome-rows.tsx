@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import { isWithin, type BatchOutcome, type Foretelling, type Range } from '@idle-kettle/core';
+import { isWithin, type BatchOutcome, type ForecastResult, type Range } from '@idle-kettle/core';
 import { SET_WORDS } from '../../batch/words.js';
 import type { Formats } from '../../ui/habit.js';
 import type { Told } from './use-told.js';
@@ -14,11 +14,11 @@ export interface OutcomeRow {
   readonly happened: string;
   readonly off: boolean;
   /** To be drawn, where both are known. */
-  readonly bar: Foretelling | undefined;
+  readonly bar: ForecastResult | undefined;
 }
 
 const NOTHING = '—';
-const foretelling = ({ planned, actual }: BatchOutcome['boil']): Foretelling | undefined =>
+const foretelling = ({ planned, actual }: BatchOutcome['boil']): ForecastResult | undefined =>
   planned === undefined || actual === undefined ? undefined : { planned, actual };
 const minutes = (value: number): string => `${Math.round(value)} min`;
 const span = ({ low, high }: Range): string =>

@@ -1,0 +1,94 @@
+import { readFormula, type FormulaDocument } from '../formula/index.js';
+import { STARTERS } from '../starters/index.js';
+import { logFrom } from '../testing/log.js';
+import { boilFrom, type BatchEvent } from '../boil-log/index.js';
+import { adviceFor, type Advice } from './advice.js';
+
+const START = Date.parse('2026-10-03T15:00:00.000Z');
+const event = logFrom(START);
+const LIGHT = event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 });
+const read = (seconds: number, temperature_C: number): BatchEvent =>
+  event('reading', seconds, { temperature_C });
+const next = (
+  title: string,
+  seconds: number,
+  events: readonly BatchEvent[],
+  fill?: number,
+): Advice | undefined => {
+  const document = STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument;
+  const { formula } = readFormula(document, { altitude_m: 1180 });
+  return adviceFor(
+    boilFrom([LIGHT, ...events]),
+    formula,
+    undefined,
+    undefined,
+    START + seconds * 1000,
+    fill,
+  );
+};
+
+test('as it comes to the boil the foam is watched; a pan too full will climb over, by how much', () => {
+  const rising = [read(200, 88), read(260, 92)];
+  expect(next('Redcurrant jelly', 265, rising)).toMatchObject({
+    code: 'foam',
+    why: expect.stringMatching(/three to four times/),
+  });
+  expect(next('Redcurrant jelly', 265, rising, 0.45)?.why).toMatch(/45 % full.*climb over/);
+  expect(next('Redcurrant jelly', 265, rising, 0.3)?.why).not.toMatch(/climb over/);
+  expect(
+    next('Redcurrant jelly', 270, [
+      ...rising,
+      event('note', 266, { text: 'It comes to the boil: watch the foam' }),
+    ])?.code,
+  ).not.toBe('foam');
+  // One that simmers along does not rise.
+  expect(next('Redcurrant jelly', 235, [read(170, 93), read(230, 93.1)])?.code).toBe('watch');
+});
+
+test('once the timed boil runs, its end comes before the foam', () => {
+  const log = [read(500, 88), read(560, 92), event('minute', 570, {}), read(600, 94)];
+  expect(next('Sour cherry jam', 610, log)?.code).toBe('hold-boil');
+  expect(next('Sour cherry jam', 640, log)?.code).toBe('off-now');
+});
+
+test('sugar that has just gone in foams up again', () =>
+  expect(
+    next('Damson jam', 1000, [read(940, 96), event('sugar-in', 945, {}), read(990, 96.4)])?.text,
+  ).toMatch(/no grain/));
+
+test('while the pot boils like water its sugar is asked for, however many readings there are', () => {
+  const many = Array.from({ length: 40 }, (_, i) => read(400 + i * 10, 96.2));
+  expect(next('Damson jam', 800, many)?.code).toBe('sugar');
+  expect(next('Damson jam', 800, [...many, read(795, 98.4)])?.code).not.toBe('sugar');
+});
+
+test('stirring is asked for by the stage, and a tap puts it off', () => {
+  const minutes = (title: string, more: readonly BatchEvent[] = []): number =>
+    Array.from({ length: 40 }, (_, i) => i).find(
+      (minute) => next(title, minute * 60, more)?.code === 'stir',
+    ) ?? NaN;
+  expect(minutes('Redcurrant jelly')).toBe(4);
+  expect(minutes('Damson jam')).toBe(6);
+  expect(minutes('Pear butter')).toBe(15);
+  expect(next('Redcurrant jelly', 300, [])?.tick).toBe('stirred');
+  expect(minutes('Redcurrant jelly', [event('stirred', 239, {})])).toBeGreaterThan(4);
+});
+
+test('a curd is whisked, taken off at its finish, and at once when it is near curdling', () => {
+  expect(next('Passion fruit curd', 600, [read(590, 70)])?.code).toBe('whisk');
+  expect(next('Passion fruit curd', 600, [read(590, 76.9)])?.code).toBe('done');
+  expect(next('Passion fruit curd', 600, [read(590, 80.5)])?.code).toBe('curdles');
+});
+
+test('a cook that is put off says how it is kept and taken up again', () => {
+  expect(next('Pear butter', 9000, [event('paused', 8000, { kept: 'fridge' })])?.why).toMatch(
+    /fridge within two hours/,
+  );
+  expect(next('Pear butter', 9000, [event('paused', 8000, { kept: 'cool' })])?.why).toMatch(
+    /some hours/,
+  );
+  expect(
+    next('Pear butter', 9000, [event('paused', 8000, { kept: 'cool' }), event('on-heat', 8900, {})])
+      ?.code,
+  ).toBe('stir-slow');
+});

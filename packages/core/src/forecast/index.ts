@@ -1,0 +1,12 @@
+export { CURDLES_ABOVE_FINISH_K, adviceFor, type Advice } from './advice.js';
+export {
+  type Doneness,
+  type CombinedEvidence,
+  weighEvidence,
+  type EvidenceSource,
+} from './evidence.js';
+export type { ForecastInput } from './forecast-model.js';
+export { forecast, type Forecast } from './forecast.js';
+export { simulateFormula, startOf } from './formula-boil.js';
+export type { Observation } from './observations.js';
+export { modelledPot, watchBoil, type WatchedBoil } from './watch-boil.js';

@@ -1,0 +1,231 @@
+import type { PreparedPot } from '../balance/index.js';
+import { onStove, type FormulaDocument, type Kitchen, type PotFormula } from '../formula/index.js';
+import { boilingPointAt, LATENT_J_PER_KG, saturationTemperature_C } from '../water/index.js';
+import { type Boil, CookingClock } from '../boil-log/index.js';
+import { forecast, type Forecast } from './forecast.js';
+import type { ForecastInput, HeatChange, BoilTarget } from './forecast-model.js';
+import { type AddedMidBoil, PANTRY_C, openSurface_m, heatIntoPan_W } from '../thermal/index.js';
+import { startOf } from './formula-boil.js';
+import type { Observation } from './observations.js';
+import { panContents } from '../made-batch/index.js';
+
+/** A boil that is being watched: where the model says it is, and how long it will be. */
+export interface WatchedBoil {
+  /** When it was worked out, milliseconds since 1970. */
+  readonly now: number;
+  readonly forecast: Forecast;
+  /** Where the thermometer will go, against time in milliseconds since 1970. */
+  readonly path: readonly { readonly at: number; readonly reading_C: number }[];
+  /** Kilograms in the pot at the finish, for the scale. */
+  readonly finishMass_kg: number;
+  /** What the refractometer shows at the finish, per cent. */
+  readonly finishSolidsPercent: number;
+}
+
+/**
+ * Heat capacity of a pot of fruit and sugar, J/(kg K): sugar technology, 4187 (1 - 0.6 s) at a
+ * third of solids. From memory.
+ */
+const HEAT_CAPACITY = 3350;
+/** A butter is watched this far ahead, s. */
+const BUTTER_AHEAD_S = 30 * 3600;
+/**
+ * How warm a pot is when it goes back on after a pause, where no reading tells: from the counter,
+ * from the fridge, C. Common practice.
+ */
+const REWARMED_FROM_C = { cool: 25, fridge: 6 } as const;
+/**
+ * What is left in doubt of the thermometer: boiled in water that day, or only trusted with the
+ * weather unknown, K. A guess.
+ */
+const CHECKED_K = 0.25;
+const TRUSTED_K = 0.8;
+/** Soluble solids of a pot weighed or measured by the cup, share, 5-95 %. A guess. */
+const START_DOUBT = 0.06;
+
+/** What the finish is watched for; undefined where nothing is known of it. */
+function targetOf({ formula, outcome, rule }: PreparedPot, boil: Boil): BoilTarget | undefined {
+  const { finish } = formula;
+  switch (finish.type) {
+    case 'gel-temperature':
+      return boil.gelTemperature_C === undefined
+        ? undefined
+        : { type: 'temperature', reading_C: boil.gelTemperature_C };
+    case 'soluble-solids':
+      return { type: 'solids', percent: finish.percent.mid };
+    case 'weight':
+      return { type: 'mass', mass_kg: finish.mass_kg.mid };
+    case 'consistency':
+      return { type: 'solids', percent: outcome.solids };
+    case 'hard-boil':
+      return { type: 'boil', then_s: (rule.timedMinutes ?? finish.minutes) * 60 };
+    case 'curd':
+      return { type: 'temperature', reading_C: finish.temperature_C };
+  }
+}
+
+/**
+ * Time left of a boil from everything in its log: readings, weights, refractometer, additions, and
+ * what was done to the flame.
+ *
+ * @param written the formula as it was put on the heat; what the log adds is taken from the log, at
+ * its time
+ * @param kitchen as it is, with the place the boil was lit in
+ * @param now milliseconds since 1970
+ * @returns undefined before the heat, while it is put off, and after the end
+ */
+export function watchBoil(
+  boil: Boil,
+  written: FormulaDocument,
+  kitchen: Kitchen,
+  now: number,
+): WatchedBoil | undefined {
+  if (boil.phase === 'done' || boil.phase === 'paused') return undefined;
+  const pot = modelledPot(boil, written, kitchen, now);
+  if (!pot) return undefined;
+  const { whole, clock, input } = pot;
+  const { formula } = whole;
+  const made = forecast(input);
+  const { minute } = boil;
+  const byClock =
+    formula.finish.type === 'hard-boil' && minute !== undefined && boil.phase === 'on-heat';
+  const clockLeft_s = byClock
+    ? Math.max(
+        (minute.startedAt - now) / 1000 + (whole.rule.timedMinutes ?? formula.finish.minutes) * 60,
+        0,
+      )
+    : 0;
+  return {
+    now,
+    // Once the timed boil runs, the clock knows.
+    forecast: byClock
+      ? { ...made, left_s: { low: clockLeft_s, mid: clockLeft_s, high: clockLeft_s } }
+      : made,
+    path: made.path.map(({ time_s, reading_C }) => ({ at: clock.at(time_s), reading_C })),
+    finishMass_kg: whole.outcome.finished,
+    finishSolidsPercent: whole.outcome.solids,
+  };
+}
+
+/** A boil as the kettle model takes it. */
+export interface ModelledPot {
+  readonly whole: PreparedPot;
+  readonly clock: CookingClock;
+  readonly input: ForecastInput;
+}
+
+/**
+ * What the model is given of a boil: its pot at the first reading, its observations, what was done to it.
+ *
+ * @param now milliseconds since 1970
+ * @returns undefined before the heat, and where nothing in the pot, or no finish, is known
+ */
+export function modelledPot(
+  boil: Boil,
+  written: FormulaDocument,
+  kitchen: Kitchen,
+  now: number,
+): ModelledPot | undefined {
+  const { startedAt } = boil;
+  if (startedAt === undefined) return undefined;
+  const first = boil.readings[0];
+  // The model begins where something is known: how warm the pot was put on, and whether it simmered
+  // before, nobody wrote down.
+  const from_ms = first?.at ?? startedAt;
+  const clock = new CookingClock(boil, from_ms);
+  const pot = panContents(boil, written, onStove(kitchen, boil.stove), clock, from_ms, 'in');
+  const target = pot && targetOf(pot.whole, boil);
+  if (!pot || !target) return undefined;
+  const { whole, first: atFirst } = pot;
+  const { formula } = whole;
+  const added: AddedMidBoil[] = [
+    ...pot.added,
+    ...boil.pauses.flatMap(({ from, to, kept }): AddedMidBoil[] =>
+      to === undefined || from <= from_ms
+        ? []
+        : [
+            {
+              time_s: clock.seconds(to),
+              water_kg: 0,
+              soluble_kg: 0,
+              cooledTo_C:
+                boil.readings.find(({ at }) => at >= to)?.temperature_C ?? REWARMED_FROM_C[kept],
+            },
+          ],
+    ),
+  ];
+
+  const observations: Observation[] = [
+    ...boil.readings.map(({ at, temperature_C }) => ({ time_s: clock.seconds(at), temperature_C })),
+    ...boil.weighings.map(({ at, value }) => ({ time_s: clock.seconds(at), mass_kg: value })),
+    ...boil.brix.map(({ at, value }) => ({ time_s: clock.seconds(at), solidsPercent: value })),
+  ];
+  const { pressure_kPa, boilingPoint_C, from } = boilingPointAt(formula.place);
+  const checked = from === 'measured' || from === 'learned';
+  const offset = checked
+    ? ((from === 'measured' ? boil.boilingPoint_C : undefined) ?? boilingPoint_C.mid) -
+      saturationTemperature_C(pressure_kPa)
+    : 0;
+  const doubt =
+    from === 'measured'
+      ? CHECKED_K
+      : from === 'learned'
+        ? boilingPoint_C.high - boilingPoint_C.mid
+        : TRUSTED_K;
+  // The vessel it began in; a lid laid ajar or off since is a change of known size.
+  const net_W = heatIntoPan_W(formula, whole.contents.mass, boil.vessels[0]?.vessel);
+  const start = startOf(atFirst, first ? first.temperature_C - offset : PANTRY_C);
+  // Time on the heat that was not needed to warm it went into steam.
+  const warming_s =
+    (atFirst.contents.mass * HEAT_CAPACITY * (start.temperature_C - PANTRY_C)) / net_W.mid;
+  const steamed_kg = Math.min(
+    (Math.max((from_ms - startedAt) / 1000 - warming_s, 0) * net_W.mid) / LATENT_J_PER_KG,
+    start.water * 0.6,
+  );
+  start.water -= steamed_kg;
+  const input: ForecastInput = {
+    start,
+    startDoubt: Math.hypot(START_DOUBT, steamed_kg / (start.water + start.soluble)),
+    pressure_kPa,
+    pH: whole.outcome.pH,
+    diameter_m: openSurface_m(formula, boil.vessels[0]?.vessel),
+    net_W,
+    offset_K: { low: offset - doubt, mid: offset, high: offset + doubt },
+    observations,
+    // A bowl over water is warmed by its steam: the flame under it changes nothing.
+    heatChanges:
+      formula.kind === 'curd'
+        ? []
+        : [...heatChanges(boil, clock), ...vesselChanges(boil, formula, net_W.mid, clock)],
+    added: added.sort((a, b) => a.time_s - b.time_s),
+    target,
+    ...(formula.finish.type === 'consistency' && { mostAhead_s: BUTTER_AHEAD_S }),
+    now_s: Math.max(clock.seconds(now), 0),
+  };
+  return { whole, clock, input };
+}
+
+/** Heat of each vessel after the first, as a share of the first one's. */
+const vesselChanges = (
+  { vessels }: Boil,
+  formula: PotFormula,
+  first_W: number,
+  clock: CookingClock,
+): HeatChange[] =>
+  vessels.slice(1).map(({ at, vessel }) => ({
+    time_s: Math.max(clock.seconds(at), 0),
+    share: heatIntoPan_W(formula, 0, vessel).mid / first_W,
+  }));
+
+/**
+ * Off the heat and on again as the clock has it, and every turn of the flame by an amount that is
+ * fitted.
+ */
+function heatChanges({ heat, flameTurned }: Boil, { seconds }: CookingClock): HeatChange[] {
+  const changes: HeatChange[] = flameTurned.map(({ at }) => ({ time_s: Math.max(seconds(at), 0) }));
+  heat.forEach(({ from, to }, i) => {
+    if (i > 0 && seconds(from) > 0) changes.push({ time_s: seconds(from), share: 1 });
+    if (to !== undefined && seconds(to) > 0) changes.push({ time_s: seconds(to), share: 0 });
+  });
+  return changes;
+}

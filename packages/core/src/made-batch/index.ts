@@ -1,0 +1,12 @@
+export { AT_THE_END_MS, madeBatch, type MadeBatch } from './made-batch.js';
+export {
+  AT_THE_BOIL_K,
+  type BatchOutcome,
+  byResult,
+  type ForecastResult,
+  isWithin,
+  outcomeOf,
+  forecastAccuracy,
+} from './outcome.js';
+export { laterSugar, panContents } from './pan-contents.js';
+export { volumeFilled_ml, volumePlanned_ml } from './volumes.js';

@@ -1,0 +1,113 @@
+import { preparePot, type PreparedPot } from '../balance/index.js';
+import {
+  lineFromText,
+  readFormula,
+  softeningIn,
+  STAGES,
+  usualStage,
+  withoutPlace,
+  type FormulaDocument,
+  type Kitchen,
+  type PotFormula,
+  type PotLine,
+} from '../formula/index.js';
+import type { Boil, CookingClock } from '../boil-log/index.js';
+import type { AddedMidBoil } from '../thermal/index.js';
+
+/** What stands in the pot of a batch, and what went in after. */
+export interface PanContents {
+  /** All that belongs in it. */
+  readonly whole: PreparedPot;
+  /** What was in it at first. */
+  readonly first: PreparedPot;
+  /** What went in later, by the pot's clock. */
+  readonly added: readonly AddedMidBoil[];
+}
+
+/** Lines of sweetener that wait for soft skins or for the full boil. */
+export function laterSugar({ kind, method, lines }: PotFormula): readonly PotLine[] {
+  const softening = softeningIn(lines);
+  return lines.filter(
+    ({ ingredient, goesIn }) =>
+      ingredient.category === 'sweetener' &&
+      STAGES.indexOf(goesIn ?? usualStage(kind, method, ingredient, softening)) > 0,
+  );
+}
+
+/** A document without the lines the log says were left out. */
+export function withoutOmitted<D extends FormulaDocument>(
+  document: D,
+  { log }: Pick<Boil, 'log'>,
+): D {
+  const lines = [...document.lines];
+  for (const { event, undone } of log) {
+    if (undone || event.type !== 'omission') continue;
+    const at = lines.findIndex(({ ingredient }) => ingredient === event.body.ingredient);
+    if (at >= 0) lines.splice(at, 1);
+  }
+  return lines.length === document.lines.length ? document : { ...document, lines };
+}
+
+/**
+ * The pot of a batch as its log has it.
+ *
+ * @param written the formula as it was put on the heat
+ * @param from_ms what is in by then is in it at first, milliseconds since 1970
+ * @param unsaid sugar that waits for its moment, and of which the log says nothing: is it in?
+ * @returns undefined while nothing in it is understood
+ */
+export function panContents(
+  boil: Boil,
+  written: FormulaDocument,
+  kitchen: Kitchen,
+  clock: CookingClock,
+  from_ms: number,
+  unsaid: 'in' | 'out',
+): PanContents | undefined {
+  const { formula } = readFormula(withoutOmitted(withoutPlace(written), boil), kitchen);
+  const whole = preparePot(formula);
+  const { sugarInAt } = boil;
+  const isIn = sugarInAt === undefined ? unsaid === 'in' : sugarInAt <= from_ms;
+  const later = isIn ? [] : laterSugar(formula);
+  const first =
+    later.length === 0
+      ? whole
+      : preparePot({ ...formula, lines: formula.lines.filter((line) => !later.includes(line)) });
+  if (!whole || !first) return undefined;
+  const added: AddedMidBoil[] = [];
+  if (sugarInAt !== undefined && later.length > 0) {
+    const soluble_kg = whole.contents.soluble - first.contents.soluble;
+    const insoluble = whole.contents.insoluble - first.contents.insoluble;
+    added.push({
+      time_s: clock.seconds(sugarInAt),
+      soluble_kg,
+      water_kg: whole.contents.mass - first.contents.mass - soluble_kg - insoluble,
+    });
+  }
+  for (const { event, at, undone } of boil.log)
+    if (!undone && event.type === 'addition')
+      added.push({
+        time_s: Math.max(clock.seconds(at), 0),
+        ...additionOf(event.body.text, written, kitchen),
+      });
+  return { whole, first, added };
+}
+
+/** What an addition in the log brings; what cannot be understood brings nothing here. */
+function additionOf(
+  text: string,
+  written: FormulaDocument,
+  kitchen: Kitchen,
+): Pick<AddedMidBoil, 'water_kg' | 'soluble_kg'> {
+  const { formula } = readFormula(
+    { ...withoutPlace(written), lines: [lineFromText(text, written.decimal)] },
+    kitchen,
+  );
+  const contents = preparePot(formula)?.contents;
+  return contents
+    ? {
+        water_kg: contents.mass - contents.soluble - contents.insoluble,
+        soluble_kg: contents.soluble,
+      }
+    : { water_kg: 0, soluble_kg: 0 };
+}

@@ -1,0 +1,212 @@
+import type { Range } from '../range/index.js';
+import { inversionRate_perMin } from '../syrup/index.js';
+import {
+  heatForLoss_W,
+  LATENT_J_PER_KG,
+  LOSS_W_PER_K,
+  ROOM_C,
+  saturationPressure_kPa,
+} from '../water/index.js';
+import type { BoilingCurve } from './boiling-curve.js';
+
+/**
+ * What goes into a pot is as warm as this, and so is one that has not been on the heat, C. Common
+ * practice.
+ */
+export const PANTRY_C = 20;
+/** Open surface of a household preserving pan, m. Common practice. */
+export const PAN_DIAMETER_M = 0.28;
+/** Mass transfer from an open surface in still kitchen air, m/s. Common practice. */
+const SURFACE_M_PER_S = 0.009;
+/** J/(mol K) and kg/mol. */
+const GAS = 8.314;
+const WATER_KG_PER_MOL = 0.018015;
+
+/** What is in the pot, kilograms; the state of the kettle model. */
+export interface PotState {
+  water: number;
+  soluble: number;
+  insoluble: number;
+  /** Share of the soluble solids that is invert sugar. */
+  invertShare: number;
+  temperature_C: number;
+}
+
+export interface PanModel {
+  readonly curve: BoilingCurve;
+  /** Diameter of the open surface, m. */
+  readonly diameter_m: number;
+  readonly pH: number;
+}
+
+/** Soluble solids of the liquid, mass fraction. */
+export const solidsOf = ({ water, soluble }: PotState): number =>
+  soluble / Math.max(soluble + water, 1e-9);
+export const massOfPot = ({ water, soluble, insoluble }: PotState): number =>
+  water + soluble + insoluble;
+
+/**
+ * Heat capacity of a syrup with fruit, J/(kg K). Sugar technology, from memory: 4187 (1 - 0.6 s).
+ */
+const heatCapacity = (state: PotState): number =>
+  4187 * (1 - 0.6 * (state.soluble / massOfPot(state)));
+
+/** How fast a pot changes. */
+export interface Rates {
+  /** Water, kg/s; negative. */
+  water: number;
+  /** K/s. */
+  temperature: number;
+  /** Share of the soluble solids inverted a second. */
+  invert: number;
+  boiling: boolean;
+}
+
+/**
+ * The kettle's rates: how fast water leaves and the temperature climbs.
+ *
+ * Below the boil the heat warms the pot and the surface gives off vapour; on the boil the
+ * temperature follows the boiling curve and the heat that is left over evaporates water.
+ *
+ * @param net_W heat into the pot
+ * @param into an object to write into, for callers in a hurry
+ */
+export function rates(
+  state: PotState,
+  net_W: number,
+  kettle: PanModel,
+  into: Rates = { water: 0, temperature: 0, invert: 0, boiling: false },
+): Rates {
+  const solids = solidsOf(state);
+  const boilsAt = kettle.curve.at(solids, state.invertShare);
+  const heat = net_W - LOSS_W_PER_K * (state.temperature_C - ROOM_C);
+  const capacity = massOfPot(state) * heatCapacity(state);
+  into.boiling = state.temperature_C >= boilsAt - 0.05 && heat > 0;
+  into.invert =
+    state.temperature_C > 60
+      ? ((1 - state.invertShare) *
+          inversionRate_perMin(1 - solids * 0.9, state.temperature_C, kettle.pH)) /
+        60
+      : 0;
+  if (into.boiling) {
+    // Part of the heat lifts the pot along the curve as it thickens: K for every kg that leaves.
+    const climb =
+      (kettle.curve.slope(solids, state.invertShare) * solids) /
+      Math.max(state.soluble + state.water, 1e-6);
+    const water = heat / (LATENT_J_PER_KG + capacity * climb);
+    into.water = -water;
+    into.temperature = water * climb;
+    return into;
+  }
+  const area = (Math.PI / 4) * kettle.diameter_m * kettle.diameter_m;
+  const vapour =
+    state.temperature_C > 20
+      ? (SURFACE_M_PER_S *
+          area *
+          saturationPressure_kPa(Math.min(state.temperature_C, 130)) *
+          1000 *
+          (1 - solids * 0.35) *
+          WATER_KG_PER_MOL) /
+        (GAS * (state.temperature_C + 273.15))
+      : 0;
+  into.water = -vapour;
+  into.temperature = (heat - vapour * LATENT_J_PER_KG) / capacity;
+  return into;
+}
+
+const scratch: Rates = { water: 0, temperature: 0, invert: 0, boiling: false };
+
+/**
+ * Moves a pot on by one step, in place: Euler's method, with the temperature put back onto the
+ * boiling curve while it boils.
+ *
+ * @param step_s up to about 20
+ * @param inversion factor on the rate of inversion
+ * @returns whether it boiled
+ */
+export function advance(
+  state: PotState,
+  net_W: number,
+  kettle: PanModel,
+  step_s: number,
+  inversion = 1,
+): boolean {
+  const { water, temperature, invert, boiling } = rates(state, net_W, kettle, scratch);
+  if (!boiling && temperature > 0) {
+    // It comes to the boil within the step: the rest of the step is spent boiling.
+    const toBoil =
+      (kettle.curve.at(solidsOf(state), state.invertShare) - state.temperature_C) / temperature;
+    if (toBoil >= 0 && toBoil < step_s) {
+      state.water = Math.max(state.water + water * toBoil, 0.01);
+      state.invertShare = Math.min(state.invertShare + invert * inversion * toBoil, 1);
+      state.temperature_C = kettle.curve.at(solidsOf(state), state.invertShare);
+      if (step_s - toBoil > 1e-6) advance(state, net_W, kettle, step_s - toBoil, inversion);
+      return true;
+    }
+  }
+  state.water = Math.max(state.water + water * step_s, 0.01);
+  state.invertShare = Math.min(state.invertShare + invert * inversion * step_s, 1);
+  state.temperature_C = boiling
+    ? kettle.curve.at(solidsOf(state), state.invertShare)
+    : state.temperature_C + temperature * step_s;
+  return boiling;
+}
+
+/** Something that went into the pot in mid-boil. */
+export interface AddedMidBoil {
+  readonly time_s: number;
+  readonly water_kg: number;
+  readonly soluble_kg: number;
+  /** The whole pot is this warm then: it comes back from a pause. */
+  readonly cooledTo_C?: number;
+}
+
+/** Something as warm as the kitchen goes into the pot, in place. */
+export function putInto(state: PotState, water_kg: number, soluble_kg: number): void {
+  const before = massOfPot(state);
+  state.water += water_kg;
+  state.soluble += soluble_kg;
+  state.temperature_C =
+    (state.temperature_C * before + PANTRY_C * (water_kg + soluble_kg)) / massOfPot(state);
+}
+
+/** Vessels with their water loss; the pan's follows from its heat. */
+export const VESSELS = [
+  'pan',
+  'slow-cooker-lid-on',
+  'slow-cooker-lid-ajar',
+  'slow-cooker-lid-off',
+  'oven',
+  'low-stove',
+] as const;
+export type Vessel = (typeof VESSELS)[number];
+
+/**
+ * Water lost, kg an hour. Common practice and a guess. A pan at a rolling boil: {@link
+ * panLoss_kgPerH}.
+ */
+export const VESSEL_LOSS_KG_PER_H: Readonly<Record<Exclude<Vessel, 'pan'>, Range>> = {
+  'slow-cooker-lid-on': { low: 0.01, mid: 0.02, high: 0.03 },
+  'slow-cooker-lid-ajar': { low: 0.06, mid: 0.09, high: 0.12 },
+  'slow-cooker-lid-off': { low: 0.15, mid: 0.22, high: 0.3 },
+  oven: { low: 0.25, mid: 0.35, high: 0.45 },
+  'low-stove': { low: 0.3, mid: 0.4, high: 0.5 },
+};
+
+/**
+ * Heat that makes a pot at its boil lose so much water, with what its walls lose to the room, W.
+ */
+export function vesselHeat_W(vessel: Exclude<Vessel, 'pan'>, boilsAt_C = 100): Range {
+  const { low, mid, high } = VESSEL_LOSS_KG_PER_H[vessel];
+  return {
+    low: heatForLoss_W(low, boilsAt_C),
+    mid: heatForLoss_W(mid, boilsAt_C),
+    high: heatForLoss_W(high, boilsAt_C),
+  };
+}
+
+/** Hours a butter takes to lose so much water in a vessel. @param water_kg to boil away */
+export function hoursToLose(water_kg: number, vessel: Exclude<Vessel, 'pan'>): Range {
+  const loss = VESSEL_LOSS_KG_PER_H[vessel];
+  return { low: water_kg / loss.high, mid: water_kg / loss.mid, high: water_kg / loss.low };
+}

@@ -1,0 +1,26 @@
+export { openSurface_m, heatIntoPan_W } from './batch-heat.js';
+export { BoilingCurve, boilingCurve } from './boiling-curve.js';
+export { type Burner, burnerHeat_W, BURNERS } from './burner.js';
+export {
+  type AddedMidBoil,
+  advance,
+  hoursToLose,
+  type PanModel,
+  massOfPot,
+  PAN_DIAMETER_M,
+  PANTRY_C,
+  type PotState,
+  putInto,
+  rates,
+  solidsOf,
+  type Vessel,
+  VESSELS,
+} from './heat-balance.js';
+export {
+  type Change,
+  GOOD_INSTRUMENTS,
+  type Instruments,
+  simulateBoil,
+  type SimulateOptions,
+  type Simulation,
+} from './simulate-boil.js';
