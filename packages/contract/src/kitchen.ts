@@ -19,6 +19,8 @@ import {
   type Pan,
   type PreparedWeight,
   type UnitSystem,
+  FOOT_M,
+  HOUR_MS,
 } from '@idle-kettle/core';
 import { KitchenGear } from './gear.js';
 import { Name, Within } from './rules.js';
@@ -27,7 +29,7 @@ export const UNIT_SYSTEMS = ['metric', 'us'] as const satisfies UnitSystem[];
 export const TEMPERATURE_UNITS = ['C', 'F'] as const;
 export type TemperatureUnit = (typeof TEMPERATURE_UNITS)[number];
 
-const metres = `write a height from ${ALTITUDE_RANGE_M.least} to ${ALTITUDE_RANGE_M.most} m (${Math.ceil(ALTITUDE_RANGE_M.least / 0.3048)} to ${Math.floor(ALTITUDE_RANGE_M.most / 0.3048)} ft)`;
+const metres = `write a height from ${ALTITUDE_RANGE_M.least} to ${ALTITUDE_RANGE_M.most} m (${Math.ceil(ALTITUDE_RANGE_M.least / FOOT_M)} to ${Math.floor(ALTITUDE_RANGE_M.most / FOOT_M)} ft)`;
 
 /** The kitchen as its maker sets it. A value that is not known is null. */
 export class KitchenSettings {
@@ -112,7 +114,7 @@ export function kitchenOf(
   const fresh =
     pressure_kPa != null &&
     pressureReadAt != null &&
-    at - Date.parse(pressureReadAt) < PRESSURE_HOLDS_H * 3_600_000;
+    at - Date.parse(pressureReadAt) < PRESSURE_HOLDS_H * HOUR_MS;
   const vessel = gear?.vessels.find(({ id }) => id === gear.usualPanId);
   // A sugar boil stands on the strongest ring.
   const rings = (gear?.burners ?? []).flatMap(({ id, kind, power_kW }) =>

@@ -12,6 +12,7 @@ import {
   type FormulaDocument,
   type Instruments,
   type Simulation,
+  MINUTE_MS,
 } from '@idle-kettle/core';
 import type { FormulaBody, LotView, PutOnShelf } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
@@ -31,7 +32,6 @@ import {
   type DemoBatch,
 } from './household.js';
 
-const MINUTE_MS = 60_000;
 const DAY_MIN = 24 * 60;
 
 /** The household presses its lids the morning after, minutes from the end of the boil. */

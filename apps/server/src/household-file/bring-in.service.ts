@@ -5,7 +5,7 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { findJar } from '@idle-kettle/core';
+import { findJar, DAY_MS } from '@idle-kettle/core';
 import {
   flattenErrors,
   HOUSEHOLD_PARTS,
@@ -234,7 +234,7 @@ async function checked(given: unknown, now: Date): Promise<HouseholdFile> {
 function misplaced({ batches, lots, moves, photos }: HouseholdFile, now: Date): FieldProblem[] {
   const batchIds = new Set(batches.map(({ id }) => id));
   const lotIds = new Set(lots.map(({ id }) => id));
-  const tomorrow = new Date(now.getTime() + 86_400_000).toISOString();
+  const tomorrow = new Date(now.getTime() + DAY_MS).toISOString();
   return [
     ...lots.flatMap(({ batchId, cameFrom, size, madeOn }, i) => [
       ...(batchIds.has(batchId)

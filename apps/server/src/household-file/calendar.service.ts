@@ -1,12 +1,11 @@
 import { Injectable } from '@nestjs/common';
-import { findJar } from '@idle-kettle/core';
+import { findJar, MINUTE_MS, DAY_MS } from '@idle-kettle/core';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
 import { ShelfService } from '../shelf/shelf.service.js';
 
 /** An appointment has an end; pressing lids takes about so long, ms. */
-const A_MOMENT_MS = 10 * 60_000;
-const DAY_MS = 86_400_000;
+const A_MOMENT_MS = 10 * MINUTE_MS;
 
 /** What the household has to think of, as a calendar. */
 @Injectable()

@@ -1,4 +1,4 @@
-const SECOND_MS = 1000;
+import { SECOND_MS } from '@idle-kettle/core';
 
 /** Lets so many messages a second through, by sender. */
 export class Flood {

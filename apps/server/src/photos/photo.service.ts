@@ -8,13 +8,14 @@ import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
 import { developed } from './developed.js';
+import { DAY_MS } from '@idle-kettle/core';
 
 type PhotoRow = Omit<PhotoView, 'at'> & { at: Date };
 
 const VIEW = 'SELECT id, note, width, height, taken_at AS at FROM batch_photos';
 
 /** A photo that was taken out can be brought back for so long; then it is gone for good, ms. */
-const BROUGHT_BACK_MS = 24 * 3_600_000;
+const BROUGHT_BACK_MS = DAY_MS;
 
 const view = ({ at, ...photo }: PhotoRow): PhotoView => ({ ...photo, at: at.toISOString() });
 

@@ -5,7 +5,7 @@ import { formatISO } from 'date-fns/formatISO';
 import { parseISO } from 'date-fns/parseISO';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { canGo, findJar, type KeptIn } from '@idle-kettle/core';
+import { canGo, findJar, type KeptIn, DAY_MS } from '@idle-kettle/core';
 import type {
   ListLots,
   LotState,
@@ -66,7 +66,6 @@ const FIRST_LISTED = 30;
 /** A shelf jar is eaten first from so many days before its best is over. Common practice. */
 const SOON_DAYS = 60;
 const MOVES_LISTED = 200;
-const DAY_MS = 86_400_000;
 
 @Injectable()
 export class ShelfService {

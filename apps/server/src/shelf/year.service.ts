@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectConnection } from '@nestjs/sequelize';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { firstFruit } from '@idle-kettle/core';
+import { firstFruit, DAY_MS } from '@idle-kettle/core';
 import type { FormulaBody, YearUseView } from '@idle-kettle/contract';
 import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
@@ -17,7 +17,6 @@ interface BatchRow {
   since: Date;
 }
 
-const DAY_MS = 86_400_000;
 const YEAR_DAYS = 365;
 
 /**

@@ -17,6 +17,7 @@ import { Line } from 'react-chartjs-2';
 import type { Boil, WatchedBoil } from '@idle-kettle/core';
 import type { Theme } from '../app/theme.js';
 import { useFormats } from '../ui/habit.js';
+import { MINUTE_MS } from '@idle-kettle/core';
 
 Chart.register(
   LineController,
@@ -51,7 +52,6 @@ const INK = {
   },
 } as const;
 const FONT = { family: 'Atkinson Hyperlegible Next Variable', size: 13 };
-const MINUTE_MS = 60_000;
 
 interface CurveProps {
   readonly boil: Boil;

@@ -1,3 +1,5 @@
+import { MINUTE_MS } from '@idle-kettle/core';
+
 let told = false;
 
 /** Whether the server tells of changes at the moment. */
@@ -5,7 +7,7 @@ export const setListening = (now: boolean): void => {
   told = now;
 };
 
-const TOLD_MS = 60_000;
+const TOLD_MS = MINUTE_MS;
 
 /**
  * How long a list may stand before it is asked for again: long while the server tells of changes,

@@ -3,9 +3,10 @@ import { LARGEST_PHOTO_MB, PHOTO_TYPES, type PhotoView } from '@idle-kettle/cont
 import { get, request } from './api.js';
 import { now } from './clock.js';
 import { keys, queryClient } from './queries.js';
+import { MINUTE_MS } from '@idle-kettle/core';
 
 /** A large picture over a slow network, ms. */
-const PATIENCE_MS = 60_000;
+const PATIENCE_MS = MINUTE_MS;
 
 /** What the chooser of files offers. */
 export const PHOTO_ACCEPT = PHOTO_TYPES.join(',');

@@ -10,7 +10,7 @@ import type {
   FormulaVersion,
   PreparedWeightView,
 } from '@idle-kettle/contract';
-import { inOrder, type BatchEvent } from '@idle-kettle/core';
+import { inOrder, type BatchEvent, MINUTE_MS } from '@idle-kettle/core';
 import { ApiProblem, get } from './api.js';
 import { askEvery } from './listening.js';
 import { outbox, type OutboxState } from './outbox.js';
@@ -63,7 +63,7 @@ export const useLessons = (): UseQueryResult<LessonsView> =>
   useQuery({
     queryKey: keys.lessons,
     queryFn: () => get<LessonsView>('/lessons'),
-    staleTime: 60_000,
+    staleTime: MINUTE_MS,
     refetchInterval: ({ state }) => ((state.data?.pending ?? 0) > 0 ? 1000 : false),
   });
 export const useInstruments = (): UseQueryResult<InstrumentView[]> =>

@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { now } from '../data/clock.js';
+import { HOUR_MS } from '@idle-kettle/core';
 
 const listeners = new Set<() => void>();
 let shown = now();
@@ -27,7 +28,6 @@ const current = (): number => shown;
 /** Milliseconds since 1970, a new value twice a second while anything on screen shows it. */
 export const useNow = (): number => useSyncExternalStore(watch, current);
 
-const HOUR_MS = 3_600_000;
 const thisHour = (): number => Math.floor(now() / HOUR_MS) * HOUR_MS;
 
 /** The full hour, milliseconds since 1970; a new value once an hour. */

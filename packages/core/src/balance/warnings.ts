@@ -9,6 +9,7 @@ import {
   type Warning,
 } from '../formula/index.js';
 import type { PreparedPot } from './prepare.js';
+import { HALF_PINT_ML } from '../jars/index.js';
 import { inHalfPints } from './bracket.js';
 import type { FinishRule } from './finish.js';
 
@@ -242,8 +243,8 @@ export function auditWarnings(
         text: `the recipe says ${statedYield.count} ${size}; all ${result.massIn_kg.mid.toFixed(2)} kg that goes in would fill ${say(bracket.most)} with nothing boiled away`,
       });
     else {
-      const low = (result.finish.volume_ml.low / 236.6) * 0.95;
-      const high = result.finish.volume_ml.high / 236.6;
+      const low = (result.finish.volume_ml.low / HALF_PINT_ML) * 0.95;
+      const high = result.finish.volume_ml.high / HALF_PINT_ML;
       if (claimed < low * 0.9 || claimed > high * 1.1)
         warnings.push({
           code: 'stated-yield-unlikely',

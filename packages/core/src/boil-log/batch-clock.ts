@@ -1,4 +1,4 @@
-import type { Boil } from './boil.js';
+import type { Boil } from './boil-state.js';
 
 /**
  * The clock of a batch: the kitchen's own, unless simulated instruments boil it faster.

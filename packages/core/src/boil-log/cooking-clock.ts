@@ -1,4 +1,4 @@
-import type { Boil } from './boil.js';
+import type { Boil } from './boil-state.js';
 
 /**
  * The pot's own clock, which stands still while the cook is put off.

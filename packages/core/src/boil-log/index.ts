@@ -1,12 +1,6 @@
 export { batchNow } from './batch-clock.js';
-export {
-  type Boil,
-  boilFrom,
-  type BoilPhase,
-  inOrder,
-  type LogEntry,
-  timeOnHeat_ms,
-} from './boil.js';
+export type { Boil, BoilPhase, LogEntry } from './boil-state.js';
+export { boilFrom, inOrder, timeOnHeat_ms } from './boil.js';
 export { CookingClock } from './cooking-clock.js';
 export {
   type BatchEvent,

@@ -1,5 +1,6 @@
 import { logFrom } from '../testing/log.js';
-import { boilFrom, type Boil } from './boil.js';
+import { boilFrom } from './boil.js';
+import type { Boil } from './boil-state.js';
 import { probeTroubles } from '../instruments/index.js';
 import type { BatchEvent } from './event.js';
 

@@ -4,6 +4,7 @@ import type { Boil } from '../boil-log/index.js';
 import type { CombinedEvidence } from './evidence.js';
 import { laterSugar } from '../made-batch/index.js';
 import type { WatchedBoil } from './watch-boil.js';
+import { MINUTE_MS } from '../quantity/index.js';
 
 /** The one thing to do next at the stove. */
 export interface Advice {
@@ -24,7 +25,6 @@ const action = (code: string, text: string, why: string, tick?: Advice['tick']):
   tick,
 });
 
-const MINUTE_MS = 60_000;
 /** Boiled on after a test that was not there yet, minutes. Common practice. */
 const FIVE_MORE = 5;
 /** Fruit has usually softened by then, minutes. Common practice. */

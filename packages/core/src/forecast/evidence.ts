@@ -2,6 +2,7 @@ import type { PotFormula } from '../formula/index.js';
 import { boilingPointAt } from '../water/index.js';
 import type { Boil, TestVerdict } from '../boil-log/index.js';
 import type { WatchedBoil } from './watch-boil.js';
+import { MINUTE_MS } from '../quantity/index.js';
 
 /** How far one piece of evidence says the pot is. */
 export const DONENESS = ['not-yet', 'near', 'there', 'past'] as const;
@@ -56,7 +57,7 @@ const BY_VERDICT: Readonly<Record<TestVerdict, Doneness>> = {
 };
 
 /** Evidence older than this is of another pot, ms. Common practice. */
-const STALE_MS = 12 * 60_000;
+const STALE_MS = 12 * MINUTE_MS;
 /**
  * Kelvin short of the line, share over the finish mass, and per cent short of the solids, that
  * count as near and as there.

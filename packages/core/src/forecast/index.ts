@@ -1,9 +1,9 @@
-export { CURDLES_ABOVE_FINISH_K, adviceFor, type Advice } from './advice.js';
+export { type Advice, adviceFor, CURDLES_ABOVE_FINISH_K } from './advice.js';
 export {
-  type Doneness,
   type CombinedEvidence,
-  weighEvidence,
+  type Doneness,
   type EvidenceSource,
+  weighEvidence,
 } from './evidence.js';
 export type { ForecastInput } from './forecast-model.js';
 export { forecast, type Forecast } from './forecast.js';

@@ -1,5 +1,5 @@
 import { VALUE_LIMITS, type PotValues, type ValueName } from '../boil-log/index.js';
-import { celsius, unitById } from '../quantity/index.js';
+import { celsius, unitById, MINUTE_MS, DAY_MS } from '../quantity/index.js';
 
 /** What a column of a logged boil holds. */
 export const LOG_COLUMNS = ['time', 'temperature', 'weight', 'brix', 'ignored'] as const;
@@ -68,8 +68,6 @@ export function guessLogColumns(heading: readonly string[]): LogOptions {
   };
 }
 
-const DAY_MS = 86_400_000;
-
 /**
  * The rows of a logged boil. Times may be dates with a clock, a clock alone ("18:04:30", on the day
  * it begins, past midnight when they fall), or count from the start in seconds (or minutes, where
@@ -89,7 +87,7 @@ export function readBoilLog(rows: readonly (readonly string[])[], options: LogOp
       observations,
       problems: [{ line: 1, message: 'no column is the time; say which one is' }],
     };
-  const factor = /\bmin/i.test((heading[at('time')] ?? '').replaceAll('_', ' ')) ? 60_000 : 1000;
+  const factor = /\bmin/i.test((heading[at('time')] ?? '').replaceAll('_', ' ')) ? MINUTE_MS : 1000;
   let midnight = 0;
   let before = -Infinity;
   body.forEach((row, i) => {

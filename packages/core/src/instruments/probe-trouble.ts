@@ -1,4 +1,5 @@
 import type { LoggedReading, Boil } from '../boil-log/index.js';
+import { SECOND_MS, MINUTE_MS } from '../quantity/index.js';
 
 /** What is wrong with an instrument in the pot. */
 export interface ProbeTrouble {
@@ -8,8 +9,6 @@ export interface ProbeTrouble {
   readonly text: string;
 }
 
-const SECOND_MS = 1000;
-const MINUTE_MS = 60 * SECOND_MS;
 /** As many usual gaps without a word, and at least so long, are silence. Common practice. */
 const SILENT_GAPS = 6;
 const SILENT_MS = 45 * SECOND_MS;

@@ -1,4 +1,5 @@
 import type { Boil } from '../boil-log/index.js';
+import { MINUTE_MS } from '../quantity/index.js';
 
 /** Where the process of the filled jars stands. */
 export interface ProcessClock {
@@ -15,7 +16,6 @@ export interface ProcessClock {
   readonly lost: number;
 }
 
-const MINUTE_MS = 60_000;
 /**
  * Jars rest in the canner with the heat off before they are lifted. Common practice, as in the
  * guides.

@@ -1,6 +1,6 @@
 import { type Boil, UNSEALED_PLACES, type UnsealedPlace } from '../boil-log/index.js';
+import { HOUR_MS } from '../quantity/index.js';
 
-const HOUR_MS = 3_600_000;
 /**
  * Jars cool untouched so long before a lid is pressed, ms: 12 to 24 h. USDA Complete Guide, Guide
  * 1, from memory.

@@ -1,4 +1,4 @@
-const FOOT_M = 0.3048;
+import { FOOT_M } from '../quantity/index.js';
 
 /** The altitude bands of the process tables. USDA Complete Guide to Home Canning, from memory. */
 export const PROCESS_BANDS = [

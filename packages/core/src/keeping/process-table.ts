@@ -1,3 +1,4 @@
+import { FOOT_M } from '../quantity/index.js';
 import { HALF_INCH_MM, HALF_PINT_ML, QUARTER_INCH_MM } from '../jars/index.js';
 import { PROCESS_BANDS, type ProcessBand } from './band.js';
 
@@ -89,4 +90,4 @@ export const minutesIn = (process: ProcessRow, band: ProcessBand): number =>
  * @param altitude_m as stated
  */
 export const sterilisingMinutes = (altitude_m: number): number =>
-  10 + Math.ceil(Math.max(altitude_m, 0) / 304.8);
+  10 + Math.ceil(Math.max(altitude_m, 0) / (1000 * FOOT_M));

@@ -4,6 +4,7 @@ import { OWN_INGREDIENT, type PotFormula, type PotLine } from '../formula/index.
 import { curdDepartures } from './curd.js';
 import { ACIDIFIED, reason, type KeepingReason } from './reason.js';
 import type { KeepingVerdict } from './verdict.js';
+import { DAY_MS } from '../quantity/index.js';
 
 export interface KeepingOptions {
   /**
@@ -273,7 +274,7 @@ type Measured =
 function measuredRoute(formula: PotFormula, { on }: KeepingOptions): Measured | undefined {
   const told = formula.claims.measuredPH;
   if (!told) return undefined;
-  const day = (text: string): number => Date.parse(`${text}T00:00:00Z`) / 86_400_000;
+  const day = (text: string): number => Date.parse(`${text}T00:00:00Z`) / DAY_MS;
   const { value, measuredOn, meterCalibratedOn } = told;
   const { measuredPHVoid } = formula.claims;
   if (measuredPHVoid !== undefined) return { ok: false, why: measuredPHVoid };

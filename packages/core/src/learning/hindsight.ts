@@ -10,6 +10,7 @@ import { boilFrom, type Boil } from '../boil-log/index.js';
 import { volumeFilled_ml, volumePlanned_ml } from '../made-batch/index.js';
 import { watchBoil } from '../forecast/index.js';
 import { boilingPointAt } from '../water/index.js';
+import { MINUTE_MS } from '../quantity/index.js';
 
 /** What comes of a batch: millilitres of jars, and minutes from the first reading to the end. */
 export interface Coming {
@@ -25,7 +26,7 @@ export function cameOf(boil: Boil, written: FormulaDocument, kitchen: Kitchen): 
   const [first] = readings;
   return {
     ...(yield_ml !== undefined && { yield_ml }),
-    ...(endedAt !== undefined && first && { minutes: (endedAt - first.at) / 60_000 }),
+    ...(endedAt !== undefined && first && { minutes: (endedAt - first.at) / MINUTE_MS }),
   };
 }
 

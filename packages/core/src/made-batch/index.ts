@@ -3,10 +3,10 @@ export {
   AT_THE_BOIL_K,
   type BatchOutcome,
   byResult,
+  forecastAccuracy,
   type ForecastResult,
   isWithin,
   outcomeOf,
-  forecastAccuracy,
 } from './outcome.js';
 export { laterSugar, panContents } from './pan-contents.js';
 export { volumeFilled_ml, volumePlanned_ml } from './volumes.js';

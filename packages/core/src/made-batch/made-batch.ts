@@ -15,6 +15,7 @@ import { findJar } from '../jars/index.js';
 import { boilingPointAt } from '../water/index.js';
 import type { Boil } from '../boil-log/index.js';
 import { withoutOmitted } from './pan-contents.js';
+import { MINUTE_MS } from '../quantity/index.js';
 
 /**
  * A batch as it was made: the formula, what the log of its boil adds to it, and what comes of that.
@@ -102,7 +103,7 @@ export function madeBatch<D extends FormulaDocument>(
 }
 
 /** A observation at the pot this long before the end is still one of the finish, ms. Common practice. */
-export const AT_THE_END_MS = 4 * 60_000;
+export const AT_THE_END_MS = 4 * MINUTE_MS;
 /**
  * Nearer to the planned finish than this it was meant to be there: K, per cent of solids, share of
  * the weight. Common practice.

@@ -10,6 +10,7 @@ import type { Range } from '../range/index.js';
 import { type Boil, SHOW_RESULTS } from '../boil-log/index.js';
 import { isSettledUnsealed, sealsOf } from '../jarring/index.js';
 import { volumeFilled_ml, volumePlanned_ml } from './volumes.js';
+import { MINUTE_MS } from '../quantity/index.js';
 
 /** What was expected of a batch and what came of it; undefined where it is not known. */
 export interface BatchOutcome {
@@ -86,7 +87,9 @@ export function outcomeOf(
     boil: {
       planned: toldOfSugar ? planned?.boilMinutes : undefined,
       actual:
-        began === undefined || endedAt === undefined ? undefined : onHeat(began, endedAt) / 60_000,
+        began === undefined || endedAt === undefined
+          ? undefined
+          : onHeat(began, endedAt) / MINUTE_MS,
     },
     yield_ml: {
       planned: volumePlanned_ml(formula, planned),

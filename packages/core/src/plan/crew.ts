@@ -1,4 +1,5 @@
 import type { Schedule, Timed } from './schedule.js';
+import { MINUTE_MS } from '../quantity/index.js';
 
 /** What one person does in a stretch of a big day. Milliseconds since 1970. */
 export interface Duty {
@@ -10,7 +11,6 @@ export interface Duty {
   readonly to: number;
 }
 
-const MINUTE_MS = 60_000;
 /** One stirs for so long, then the next: a fast boil, and a butter. Common practice. */
 const TURN_MIN = { fast: 10, slow: 30 } as const;
 /** Who stands where while jars are filled, by how many there are. Common practice. */

@@ -1,4 +1,5 @@
 import type { PlanStep } from './steps.js';
+import { MINUTE_MS } from '../quantity/index.js';
 
 /**
  * What the cook wants: jars standing on the counter by then, or to begin then. Milliseconds since
@@ -26,7 +27,6 @@ export interface Schedule {
   readonly late: number;
 }
 
-const MINUTE_MS = 60_000;
 /** The step at whose end the jars stand on the counter. */
 const READY = 'lift';
 

@@ -1,5 +1,6 @@
 import { schedule, type Schedule, type Timed, type Wish } from './schedule.js';
 import type { PlanStep } from './steps.js';
+import { MINUTE_MS } from '../quantity/index.js';
 
 /** A stretch at which the cook, or the one canner, is taken by a batch. Milliseconds since 1970. */
 export interface Busy {
@@ -15,7 +16,6 @@ export interface Clash {
   readonly with: Busy;
 }
 
-const MINUTE_MS = 60_000;
 const SHIFT_MS = 5 * MINUTE_MS;
 /** Further apart than this they are not one evening. */
 const FURTHEST_MS = 16 * 60 * MINUTE_MS;

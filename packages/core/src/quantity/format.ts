@@ -1,4 +1,4 @@
-import { fahrenheit } from './measure.js';
+import { fahrenheit, FOOT_M } from './measure.js';
 import { unitById, type Unit } from './units.js';
 
 /** The habit of the person: which units are shown first. */
@@ -104,5 +104,5 @@ export function formatTemperature(temperature_C: number, unit: 'C' | 'F'): strin
 export function formatAltitude(altitude_m: number, system: UnitSystem): string {
   return system === 'metric'
     ? `${Math.round(altitude_m)} m`
-    : `${Math.round(altitude_m / 0.3048)} ft`;
+    : `${Math.round(altitude_m / FOOT_M)} ft`;
 }

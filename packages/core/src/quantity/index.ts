@@ -7,8 +7,9 @@ export {
   kitchenFraction,
   type UnitSystem,
 } from './format.js';
-export { celsius, fahrenheit, type MeasureName, parseMeasure } from './measure.js';
+export { celsius, fahrenheit, FOOT_M, type MeasureName, parseMeasure } from './measure.js';
 export { nearest } from './nearest.js';
 export { type Amount, type Decimal, parseAmount, readAmount } from './parse.js';
 export { writeAddition, writeAmount } from './style.js';
+export { DAY_MS, HOUR_MS, MINUTE_MS, SECOND_MS } from './time.js';
 export { findUnit, type Unit, unitById } from './units.js';

@@ -9,7 +9,8 @@ interface MeasureKind {
   readonly toSi: Readonly<Record<string, (value: number) => number>>;
 }
 
-const FOOT_M = 0.3048; // international foot: NIST Handbook 44, appendix C
+/** The international foot, m. NIST Handbook 44, appendix C. */
+export const FOOT_M = 0.3048;
 
 /** Degrees Celsius of a temperature in Fahrenheit, and back. */
 export const celsius = (fahrenheit_F: number): number => ((fahrenheit_F - 32) * 5) / 9;

@@ -1,13 +1,13 @@
-export { openSurface_m, heatIntoPan_W } from './batch-heat.js';
+export { heatIntoPan_W, openSurface_m } from './batch-heat.js';
 export { BoilingCurve, boilingCurve } from './boiling-curve.js';
 export { type Burner, burnerHeat_W, BURNERS } from './burner.js';
 export {
   type AddedMidBoil,
   advance,
   hoursToLose,
-  type PanModel,
   massOfPot,
   PAN_DIAMETER_M,
+  type PanModel,
   PANTRY_C,
   type PotState,
   putInto,

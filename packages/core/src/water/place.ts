@@ -1,4 +1,4 @@
-import { fahrenheit } from '../quantity/index.js';
+import { fahrenheit, FOOT_M } from '../quantity/index.js';
 import type { Range } from '../range/index.js';
 import { ALTITUDE_RANGE_M, standardPressure_kPa } from './atmosphere.js';
 import { saturationPressure_kPa, saturationTemperature_C } from './saturation.js';
@@ -115,7 +115,7 @@ export function checkPlace(place: Place): PlaceProblem[] {
   ) {
     problems.push({
       field: 'altitude_m',
-      message: `${Math.round(altitude_m)} m (${Math.round(altitude_m / 0.3048)} ft) is not a height people cook at; write one from ${ALTITUDE_RANGE_M.least} to ${ALTITUDE_RANGE_M.most} m`,
+      message: `${Math.round(altitude_m)} m (${Math.round(altitude_m / FOOT_M)} ft) is not a height people cook at; write one from ${ALTITUDE_RANGE_M.least} to ${ALTITUDE_RANGE_M.most} m`,
     });
   }
   if (pressure_kPa !== undefined && !(pressure_kPa >= 48 && pressure_kPa <= 109)) {

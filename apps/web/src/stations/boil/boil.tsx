@@ -7,6 +7,8 @@ import {
   timeOnHeat_ms,
   type BatchEvent,
   type WatchedBoil,
+  MINUTE_MS,
+  HOUR_MS,
 } from '@idle-kettle/core';
 import { useTheme, type Theme } from '../../app/theme.js';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
@@ -207,13 +209,13 @@ function CurveNow({
   // A minute at a time, so that the chart is not drawn anew twice a second.
   const lastAt = boil.readings.at(-1)?.at ?? boil.startedAt ?? 0;
   const shownUntil =
-    boil.phase === 'done' ? (boil.endedAt ?? lastAt) : Math.min(now, lastAt + 3_600_000);
+    boil.phase === 'done' ? (boil.endedAt ?? lastAt) : Math.min(now, lastAt + HOUR_MS);
   const leftMinutes = watched ? Math.min(watched.forecast.left_s.high / 60, 60) : 0;
   const minutes =
     leftMinutes +
     Math.ceil(
       Math.max(shownUntil - (boil.startedAt ?? shownUntil), timeOnHeat_ms(boil, shownUntil)) /
-        60_000,
+        MINUTE_MS,
     );
   return (
     <Curve

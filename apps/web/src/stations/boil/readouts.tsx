@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
-import { timeOnHeat_ms, type Boil, type WatchedBoil } from '@idle-kettle/core';
+import { timeOnHeat_ms, type Boil, type WatchedBoil, MINUTE_MS, DAY_MS } from '@idle-kettle/core';
 import { useFormats } from '../../ui/habit.js';
 import { useBatchNow } from '../../batch/batch-context.js';
 import { clock } from '../../ui/now.js';
@@ -37,8 +37,6 @@ export function timeLeft(watched: WatchedBoil | undefined, now: number): string 
   return to > 180 ? `${from} min up` : `${from}–${to} min`;
 }
 
-const DAY_MS = 24 * 3_600_000;
-
 interface ReadoutsProps {
   readonly boil: Boil;
   /** Where to stop, or about where the finish will be when something else tells. */
@@ -62,7 +60,7 @@ export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C 
   const elapsed = timeOnHeat_ms(boil, now);
   const told = boil.phase === 'on-heat' ? timeLeft(watched, now) : undefined;
   const minuteLeft = boil.minute && boil.phase === 'on-heat' ? boil.minute.endsAt - now : 0;
-  const ago = last ? Math.max(Math.floor((now - last.at) / 60_000), 0) : 0;
+  const ago = last ? Math.max(Math.floor((now - last.at) / MINUTE_MS), 0) : 0;
   return (
     <section
       aria-label="Where it stands"

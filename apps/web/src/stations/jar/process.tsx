@@ -1,5 +1,11 @@
 import { useState } from 'react';
-import { PROCESS_BANDS, processClock, sterilisingMinutes, type Keeping } from '@idle-kettle/core';
+import {
+  PROCESS_BANDS,
+  processClock,
+  sterilisingMinutes,
+  type Keeping,
+  MINUTE_MS,
+} from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { PROCESS_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
@@ -55,7 +61,7 @@ function ToProcess({
   const counted = processClock(boil, process.minutes, useBatchNow());
   const byClock =
     counted.phase === 'running'
-      ? Math.floor(counted.minutes - counted.left_ms / 60_000)
+      ? Math.floor(counted.minutes - counted.left_ms / MINUTE_MS)
       : Math.max(counted.minutes, process.minutes);
   const ran = minutes === '' ? byClock : Number(minutes);
   const runs = Number.isFinite(ran) && ran >= 1 && ran <= 240;

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
-import { firstFruit } from '@idle-kettle/core';
+import { firstFruit, MINUTE_MS } from '@idle-kettle/core';
 import { useTheme } from '../../app/theme.js';
 import { KIND_WORDS, SET_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
@@ -86,7 +86,7 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
                 minutes={
                   Math.ceil(
                     ((boil.endedAt ?? boil.readings.at(-1)?.at ?? 0) - (boil.startedAt ?? 0)) /
-                      60_000,
+                      MINUTE_MS,
                   ) + 2
                 }
                 lineName={

@@ -1,9 +1,8 @@
 import { format } from 'date-fns';
 import type { Hands, Schedule, Timed } from '@idle-kettle/core';
 import { capital } from '../../ui/sentence.js';
+import { MINUTE_MS, HOUR_MS } from '@idle-kettle/core';
 
-const MINUTE_MS = 60_000;
-const HOUR_MS = 60 * MINUTE_MS;
 const WIDTH = 780;
 const ROW = 30;
 

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { gearFor, planOfBatch, type Timed } from '@idle-kettle/core';
+import { gearFor, planOfBatch, type Timed, MINUTE_MS } from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { now as clock } from '../../data/clock.js';
@@ -14,7 +14,6 @@ import { Step } from './step.js';
 import { useBusy } from './use-busy.js';
 import { When } from './when.js';
 
-const MINUTE_MS = 60_000;
 const QUARTER_MS = 15 * MINUTE_MS;
 
 /** The evening laid out backwards from when the jars should stand on the counter. */

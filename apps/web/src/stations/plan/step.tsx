@@ -4,8 +4,7 @@ import type { Timed } from '@idle-kettle/core';
 import { sentence } from '../../ui/sentence.js';
 import { clockOf } from './clock-of.js';
 import { HANDS_WORDS } from './plan-strip.js';
-
-const MINUTE_MS = 60_000;
+import { MINUTE_MS } from '@idle-kettle/core';
 
 interface StepProps {
   readonly step: Timed;

@@ -3,7 +3,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { BatchSummary } from '@idle-kettle/contract';
-import { kitchenFraction } from '@idle-kettle/core';
+import { kitchenFraction, DAY_MS } from '@idle-kettle/core';
 import { useTheme } from '../../app/theme.js';
 import { useNewBatch } from '../../batch/new-batch.js';
 import { KIND_WORDS } from '../../batch/words.js';
@@ -17,7 +17,6 @@ import { clock, useNow } from '../../ui/now.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
 import { now as clockNow } from '../../data/clock.js';
 
-const DAY_MS = 86_400_000;
 const SHOWN_FINISHED = 8;
 /** So long Today asks for lids to be pressed; the shelf says it for ever. */
 const ASKED_FOR_MS = 14 * DAY_MS;
