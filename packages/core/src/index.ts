@@ -228,6 +228,7 @@ export {
   type JarSeal,
   jarsThatAre,
   processClock,
+  type ProcessClock,
   type Seals,
   sealsOf,
 } from './jarring/index.js';
@@ -244,6 +245,7 @@ export {
 } from './made-batch/index.js';
 export {
   type Advice,
+  type AdviceCode,
   adviceFor,
   type CombinedEvidence,
   CURDLES_ABOVE_FINISH_K,

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import type { Advice } from '@idle-kettle/core';
+import type { AdviceCode, ProcessClock } from '@idle-kettle/core';
 
 /** How the stove calls: not at all, by a sound, or by a sound and a spoken word. */
 export const CALLS = ['silent', 'sound', 'spoken'] as const;
@@ -21,21 +21,35 @@ export const setCall = (call: Call): void => {
   listeners.forEach((tell) => tell());
 };
 
-/** What is called out, with how urgent it is: once, twice, three times. */
-const URGENCY: Readonly<Record<string, number>> = {
-  'test-soon': 2,
-  'test-again': 2,
+/** What can be called out: advice, an instrument in trouble, the process of the jars. */
+export type CallOutCode = AdviceCode | 'trouble' | ProcessClock['phase'];
+
+/** How often it rings for what is called out: once, twice, three times for what is urgent. */
+const URGENCY: Readonly<Record<CallOutCode, number>> = {
   'off-now': 3,
   done: 3,
   curdles: 3,
+  rest: 3,
+  'test-soon': 2,
+  'test-again': 2,
   foam: 2,
+  over: 2,
   stir: 1,
   plates: 1,
   'jars-hot': 1,
   sugar: 1,
   trouble: 1,
-  rest: 3,
-  over: 2,
+  rewarm: 0,
+  'test-now': 0,
+  'back-on': 0,
+  whisk: 0,
+  'full-boil': 0,
+  'hold-boil': 0,
+  'five-more': 0,
+  'stir-slow': 0,
+  watch: 0,
+  waiting: 0,
+  running: 0,
 };
 
 let audio: AudioContext | undefined;
@@ -71,9 +85,11 @@ export function say(text: string): void {
 }
 
 /** Calls out when the thing to do changes to one that cannot wait. */
-export function useCallOut(next: Pick<Advice, 'code' | 'text'> | undefined): void {
+export function useCallOut(
+  next: { readonly code: CallOutCode; readonly text: string } | undefined,
+): void {
   const call = useCall();
-  const last = useRef<string>(undefined);
+  const last = useRef<CallOutCode>(undefined);
   const code = next?.code;
   const text = next?.text;
   useEffect(() => {
@@ -82,7 +98,7 @@ export function useCallOut(next: Pick<Advice, 'code' | 'text'> | undefined): voi
     // What stands there when the screen opens is read, not rung.
     if (code === undefined || before === undefined || before === code || call === 'silent') return;
     const times = URGENCY[code];
-    if (times === undefined) return;
+    if (times === 0) return;
     ring(times);
     if (call === 'spoken' && text !== undefined) say(text);
   }, [code, text, call]);

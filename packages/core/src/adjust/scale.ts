@@ -1,4 +1,11 @@
-import { FILL_BEFORE_FOAM, fillOfPan, preparePot } from '../balance/index.js';
+import {
+  batchesForPectin,
+  FILL_BEFORE_FOAM,
+  fillOfPan,
+  panForFoam_l,
+  preparePot,
+  volumeInPan_l,
+} from '../balance/index.js';
 import { massOf } from '../produce/index.js';
 import { parseAmount } from '../quantity/index.js';
 import {
@@ -35,11 +42,7 @@ export type ScaleResult =
 /** Factors beyond these are slips of the pen. */
 const LEAST = 0.02;
 const MOST = 50;
-/**
- * Boxes and pouches that are cooked at once. Common practice: never double a batch with added
- * pectin.
- */
-const ONE_BOX = { 'pectin-powder': 0.066, 'pectin-liquid': 0.19 } as const;
+
 /**
  * Scales a whole formula; ratios stay as they are, and amounts are written as a kitchen measures
  * them.
@@ -110,8 +113,7 @@ function factorFor(
     case 'pot': {
       const pot = preparePot(formula);
       if (!pot) return { path: 'lines', message: 'nothing is in the pot' };
-      const start_l = pot.contents.mass / (1 + 0.39 * (pot.contents.soluble / pot.contents.mass));
-      return (target.pot_l * fillOfPan(formula)) / start_l;
+      return (target.pot_l * fillOfPan(formula)) / volumeInPan_l(pot.contents);
     }
   }
 }
@@ -174,27 +176,19 @@ function times(document: FormulaDocument, formula: PotFormula, factor: number): 
 function notesOn(document: FormulaDocument, target: ScaleTarget, kitchen: Kitchen): string[] {
   const { formula } = readFormula(document, kitchen);
   const notes: string[] = [];
-  for (const [id, most] of Object.entries(ONE_BOX)) {
-    const mass = formula.lines.reduce(
-      (sum, line) => sum + (line.ingredient.id === id ? line.mass_kg.mid : 0),
-      0,
+  const batches = batchesForPectin(formula);
+  if (batches > 1)
+    notes.push(
+      `cook this in ${batches} equal batches: with added pectin a doubled batch often does not set`,
     );
-    const usual =
-      id === 'pectin-powder'
-        ? formula.method === 'powdered-pectin'
-        : formula.method === 'liquid-pectin';
-    if (usual && mass > most)
-      notes.push(
-        `cook this in ${Math.ceil(mass / most)} equal batches: with added pectin a doubled batch often does not set`,
-      );
-  }
   const pot = preparePot(formula);
   if (pot && target.by !== 'pot') {
-    const litres = pot.contents.mass / (1 + 0.39 * (pot.contents.soluble / pot.contents.mass));
+    const litres = volumeInPan_l(pot.contents);
     const fill = fillOfPan(formula);
+    const { least, easy } = panForFoam_l(litres);
     notes.push(
       fill === FILL_BEFORE_FOAM
-        ? `needs a pot of ${(litres * 3).toFixed(0)} to ${(litres * 4).toFixed(0)} l, for the foam`
+        ? `needs a pot of ${least.toFixed(0)} to ${easy.toFixed(0)} l, for the foam`
         : `needs a pot of ${Math.ceil(litres / fill)} l, or less when it is loaded in stages`,
     );
   }

@@ -1,25 +1,16 @@
-import { FILL_BEFORE_FOAM } from './pan-fill.js';
-import type { Range } from '../range/index.js';
-import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { firmnessWord, type FirmnessWord } from '../pectin/index.js';
 import { jarsToHaveHot } from '../jars/index.js';
+import { times, type Range } from '../range/index.js';
 import type { PotFormula, Warning } from '../formula/index.js';
-import { addInto, contentsAt, middleOf, type LineInput } from './contents.js';
-import {
-  acidityOf,
-  evaluate,
-  LEAST_BOIL_MIN,
-  SOFTENING_SAVES_MIN,
-  type Outcome,
-  type PotInput,
-  type SetModel,
-} from './evaluate.js';
+import { yieldBracket } from './bracket.js';
+import { acidityOf, LEAST_BOIL_MIN, SOFTENING_SAVES_MIN, type SetModel } from './evaluate.js';
 import { finishTemperature } from './finish-temperature.js';
+import { panForFoam_l, volumeInPan_l } from './pan-fill.js';
 import { preparePot, type BalanceOptions, type PreparedPot } from './prepare.js';
 import { setReasons, type SetReason } from './set-reasons.js';
+import { spreadOf, type Influence, type Spread } from './spread.js';
 import { standardsOf, type StandardCheck } from './standards.js';
 import { auditWarnings, potWarnings } from './warnings.js';
-import { yieldBracket } from './bracket.js';
 
 export interface JarCount {
   readonly size: string;
@@ -35,17 +26,6 @@ export interface GelSet {
   readonly firmness: Range;
   readonly verdict: FirmnessWord;
   readonly reasons: readonly SetReason[];
-}
-
-/** How much one uncertain input widens a result. */
-export interface Influence {
-  /** Document line, or undefined for a doubt of the whole pot. */
-  readonly line: number | undefined;
-  readonly input: LineInput | PotInput;
-  /** Half the width it gives the yield (share of the middle), the firmness and the pH. */
-  readonly yieldShare: number;
-  readonly firmness: number;
-  readonly pH: number;
 }
 
 /** What will come out of a pot. Ranges are the middle and the 5th and 95th percentile. */
@@ -98,66 +78,9 @@ export interface Balance {
   readonly warnings: readonly Warning[];
 }
 
-const flat = (o: Outcome): number[] => [
-  o.mass,
-  o.soluble,
-  o.insoluble,
-  o.solids,
-  o.finished,
-  o.volume_ml,
-  o.waterOff,
-  o.losses,
-  o.pH,
-  o.firmness,
-  o.inversion * 100,
-  o.boilMinutes,
-  ...o.counts,
-  ...o.fillMass_g,
-];
-const AT = {
-  mass: 0,
-  soluble: 1,
-  insoluble: 2,
-  solids: 3,
-  finished: 4,
-  volume: 5,
-  waterOff: 6,
-  losses: 7,
-  pH: 8,
-  firmness: 9,
-  inversion: 10,
-  minutes: 11,
-  counts: 12,
-} as const;
-
-/**
- * Inputs that act so nearly linearly that the low end mirrors the high one, where their range is
- * even.
- */
-const LINEAR: ReadonlySet<LineInput> = new Set(['mass', 'soluble', 'insoluble'] as const);
-
-/**
- * A spoonful of spice or salt cannot widen anything: below this share of the pot only acid and
- * pectin are moved.
- */
-const TOO_LITTLE = 0.01;
-
-/**
- * Minutes at the boil with the doubt of how much was boiled off before the sugar, where fruit was
- * softened.
- */
-function withSoftening({ low, mid, high }: Range, { rules }: PreparedPot): Range {
-  if (!rules.softens || rules.rule.timedMinutes !== undefined) return { low, mid, high };
-  const [less, more] = [
-    SOFTENING_SAVES_MIN.high - SOFTENING_SAVES_MIN.mid,
-    SOFTENING_SAVES_MIN.mid - SOFTENING_SAVES_MIN.low,
-  ];
-  return {
-    low: Math.max(mid - Math.hypot(mid - low, less), LEAST_BOIL_MIN),
-    mid,
-    high: mid + Math.hypot(high - mid, more),
-  };
-}
+/** Per cent of solids no refractometer goes beyond, and the end of the pH scale. */
+const MOST_SOLIDS_PERCENT = 95;
+const MOST_PH = 14;
 
 /**
  * Mass, acid, pectin and jars of a pot from what goes in to what comes out.
@@ -174,131 +97,53 @@ function withSoftening({ low, mid, high }: Range, { rules }: PreparedPot): Range
 export function balance(formula: PotFormula, options: BalanceOptions = {}): Balance | null {
   const pot = preparePot(formula, options);
   if (!pot) return null;
-  const { points, parts, contents, rules, rule, inputs, middle, outcome } = pot;
-  const base = flat(outcome);
-  const up = new Float64Array(base.length);
-  const down = new Float64Array(base.length);
-  const influences: Influence[] = [];
-  const basePH = outcome.pH - middle.pHModel;
-  const jarCount = formula.jars.length;
-  const baseJars = sum(base, AT.counts, jarCount);
-  const note = (
-    line: number | undefined,
-    input: LineInput | PotInput,
-    low: Outcome | undefined,
-    high: Outcome | undefined,
-    mirrored = false,
-  ): void => {
-    let yieldDeviation = 0;
-    let firmness = 0;
-    let pH = 0;
-    for (const moved of [low, high]) {
-      if (!moved) continue;
-      const values = flat(moved);
-      for (let k = 0; k < values.length; k++) {
-        const deviation = (values[k] ?? 0) - (base[k] ?? 0);
-        const square = deviation * deviation;
-        if (deviation > 0 || mirrored) up[k] = (up[k] ?? 0) + square;
-        if (deviation < 0 || mirrored) down[k] = (down[k] ?? 0) + square;
-      }
-      yieldDeviation = Math.max(
-        yieldDeviation,
-        Math.abs(sum(values, AT.counts, jarCount) - baseJars),
-      );
-      firmness = Math.max(firmness, Math.abs((values[AT.firmness] ?? 0) - outcome.firmness));
-      pH = Math.max(pH, Math.abs((values[AT.pH] ?? 0) - outcome.pH));
-    }
-    influences.push({
-      line,
-      input,
-      yieldShare: baseJars > 0 ? yieldDeviation / baseJars : 0,
-      firmness,
-      pH,
-    });
-  };
-  for (const key of Object.keys(inputs) as PotInput[]) {
-    const { low, mid, high } = inputs[key];
-    if (low === high) continue;
-    // An evaporation rate only moves how long the boil takes, and through it inversion and pectin.
-    const at = (value: number): Outcome =>
-      evaluate(contents, { ...middle, [key]: value }, rules, basePH);
-    note(undefined, key, low === mid ? undefined : at(low), high === mid ? undefined : at(high));
-  }
-  points.forEach((point, i) => {
-    const part = parts[i];
-    if (!part) return;
-    const values = middleOf(point);
-    const { perKg } = point;
-    const acid = perKg.citric + perKg.malic + perKg.tartaric + perKg.acetic + perKg.cation > 0;
-    const pectin = perKg.pectin + perKg.highMethoxyl + perKg.lowMethoxyl > 0;
-    const little = part.mass < contents.mass * TOO_LITTLE;
-    const rest = addInto({ ...contents }, part, -1);
-    for (const input of Object.keys(point.inputs) as LineInput[]) {
-      const { low, mid, high } = point.inputs[input];
-      if (low === high) continue;
-      if ((input === 'ripeness' || input === 'acidity') && !acid) continue;
-      if (input === 'pectin' && !pectin) continue;
-      if (
-        little &&
-        !(input === 'mass' && (acid || pectin)) &&
-        input !== 'acidity' &&
-        input !== 'pectin'
-      )
-        continue;
-      const changesPH = acid && (input === 'mass' || input === 'ripeness' || input === 'acidity');
-      const at = (value: number): Outcome =>
-        evaluate(
-          addInto(contentsAt(point, { ...values, [input]: value }), rest),
-          middle,
-          rules,
-          changesPH ? undefined : basePH,
-        );
-      const mirrored = LINEAR.has(input) && Math.abs(high + low - 2 * mid) < 0.02 * (high - low);
-      note(
-        point.line.index,
-        input,
-        low === mid || mirrored ? undefined : at(low),
-        high === mid ? undefined : at(high),
-        mirrored,
-      );
-    }
-  });
-
-  const at = (k: number, most = Infinity): Range => {
-    const mid = base[k] ?? 0;
-    return {
-      low: Math.max(mid - Math.sqrt(down[k] ?? 0), 0),
-      mid,
-      high: Math.min(mid + Math.sqrt(up[k] ?? 0), Math.max(most, mid)),
-    };
-  };
-  const jars = formula.jars.map(({ size }, i) => ({
-    size,
-    count: at(AT.counts + i),
-    fillMass_g: at(AT.counts + jarCount + i),
-  }));
-  const lastFilled = jars.findLast((jar) => jar.count.mid > 1e-6);
-  const solids = at(AT.solids, 95);
-  const massIn = at(AT.mass);
-  const acidity = acidityOf(contents, outcome);
-  const doubt = acidityDoubt(pot);
-  const firmness = at(AT.firmness);
-  const bracket = yieldBracket(massIn.high, at(AT.soluble), at(AT.insoluble), solids.low / 100);
-  const startDensity = syrupDensity_kgPerM3(Math.min(contents.soluble / contents.mass, 0.8), 80);
-  const fill_l = (contents.mass / startDensity) * 1000;
+  const spread = spreadOf(pot);
   const result = {
-    massIn_kg: massIn,
-    solubleSolids_kg: at(AT.soluble),
-    insolubleSolids_kg: at(AT.insoluble),
+    ...amounts(pot, spread),
+    ...acidAndSet(pot, spread),
+    ...jarsOf(pot, spread),
+    pot_l: panSizes(pot),
+    standards: standardsOf(pot),
+    lines: formula.lines.map(({ index, mass_kg }) => ({
+      index,
+      mass_kg,
+      share: mass_kg.mid / pot.contents.mass,
+    })),
+    influences: spread.influences.sort((a, b) => b.yieldShare - a.yieldShare),
+  };
+  return {
+    ...result,
+    warnings: [...formula.warnings, ...potWarnings(pot), ...auditWarnings(formula, result)],
+  };
+}
+
+/** Kilograms in and out, where to stop, and how long it boils. */
+function amounts(pot: PreparedPot, spread: Spread) {
+  const solids = spread.range('solids', MOST_SOLIDS_PERCENT);
+  return {
+    massIn_kg: spread.range('mass'),
+    solubleSolids_kg: spread.range('soluble'),
+    insolubleSolids_kg: spread.range('insoluble'),
     finish: {
       ...finishTemperature(pot, solids),
       solubleSolidsPercent: solids,
-      mass_kg: at(AT.finished),
-      volume_ml: at(AT.volume),
+      mass_kg: spread.range('finished'),
+      volume_ml: spread.range('volume_ml'),
     },
-    waterToBoilOff_kg: at(AT.waterOff),
-    boilMinutes: withSoftening(at(AT.minutes), pot),
-    pH: at(AT.pH, 14),
+    waterToBoilOff_kg: spread.range('waterOff'),
+    losses_kg: spread.range('losses'),
+    boilMinutes: withSoftening(spread.range('boilMinutes'), pot),
+  };
+}
+
+/** pH, titratable acidity and set. */
+function acidAndSet(pot: PreparedPot, spread: Spread) {
+  const { contents, outcome, rules } = pot;
+  const acidity = acidityOf(contents, outcome);
+  const doubt = acidityDoubt(pot);
+  const firmness = spread.range('firmness');
+  return {
+    pH: spread.range('pH', MOST_PH),
     titratableAcidityPercent: {
       low: acidity * (1 - doubt),
       mid: acidity,
@@ -310,55 +155,70 @@ export function balance(formula: PotFormula, options: BalanceOptions = {}): Bala
       verdict: rules.model === 'none' ? ('none' as const) : firmnessWord(firmness.mid),
       reasons: setReasons(pot),
     },
-    inversionPercent: at(AT.inversion, 100),
-    losses_kg: at(AT.losses),
-    jars,
-    readyJars: jarsToHaveHot(jars.map((jar) => jar.count)),
-    partJar: lastFilled ? lastFilled.count.mid - Math.floor(lastFilled.count.mid + 1e-9) : 0,
-    yieldBracket: bracket,
-    pot_l: { fill: fill_l, least: fill_l / FILL_BEFORE_FOAM, easy: fill_l * 4 },
-    standards: standardsOf(pot),
-    lines: formula.lines.map(({ index, mass_kg }) => ({
-      index,
-      mass_kg,
-      share: mass_kg.mid / contents.mass,
-    })),
-    influences: influences.sort((a, b) => b.yieldShare - a.yieldShare),
-  };
-  return {
-    ...result,
-    warnings: [
-      ...formula.warnings,
-      ...potWarnings(pot, rule),
-      ...auditWarnings(formula, bracket, result),
-    ],
+    inversionPercent: times(spread.range('inversion', 1), 100),
   };
 }
 
-const sum = (values: readonly number[], from: number, count: number): number => {
-  let total = 0;
-  for (let i = from; i < from + count; i++) total += values[i] ?? 0;
-  return total;
-};
+/** Jars to fill, and how many no physics can leave. */
+function jarsOf({ formula }: PreparedPot, spread: Spread) {
+  const jars = formula.jars.map(({ size }, i) => ({
+    size,
+    count: spread.count(i),
+    fillMass_g: spread.fillMass_g(i),
+  }));
+  const lastFilled = jars.findLast((jar) => jar.count.mid > 1e-6);
+  return {
+    jars,
+    readyJars: jarsToHaveHot(jars.map((jar) => jar.count)),
+    partJar: lastFilled ? lastFilled.count.mid - Math.floor(lastFilled.count.mid + 1e-9) : 0,
+    yieldBracket: yieldBracket(
+      spread.range('mass').high,
+      spread.range('soluble'),
+      spread.range('insoluble'),
+      spread.range('solids', MOST_SOLIDS_PERCENT).low / 100,
+    ),
+  };
+}
+
+/** What is in the pan, and what the pan must hold for its foam, litres. */
+function panSizes({ contents }: PreparedPot): Balance['pot_l'] {
+  const fill = volumeInPan_l(contents);
+  return { fill, ...panForFoam_l(fill) };
+}
+
+/**
+ * Minutes at the boil with the doubt of how much was boiled off before the sugar, where fruit was
+ * softened.
+ */
+function withSoftening({ low, mid, high }: Range, { rules }: PreparedPot): Range {
+  if (!rules.softens || rules.rule.timedMinutes !== undefined) return { low, mid, high };
+  const saves = SOFTENING_SAVES_MIN;
+  return {
+    low: Math.max(mid - Math.hypot(mid - low, saves.high - saves.mid), LEAST_BOIL_MIN),
+    mid,
+    high: mid + Math.hypot(high - mid, saves.mid - saves.low),
+  };
+}
+
+/** Carboxyl groups of each acid, to weigh it by in the titratable acidity. */
+const CARBOXYLS = { citric: 3, malic: 2, tartaric: 2, acetic: 1 } as const;
+/** Doubt of the titratable acidity is never taken as more than this share. */
+const MOST_ACIDITY_DOUBT = 0.9;
 
 /** Doubt of the titratable acidity, a share: that of its largest parts together. */
 function acidityDoubt({ points, parts }: PreparedPot): number {
   const weights = points.map(
     ({ perKg }, i) =>
-      (perKg.citric * 3 + perKg.malic * 2 + perKg.tartaric * 2 + perKg.acetic) *
+      (perKg.citric * CARBOXYLS.citric +
+        perKg.malic * CARBOXYLS.malic +
+        perKg.tartaric * CARBOXYLS.tartaric +
+        perKg.acetic * CARBOXYLS.acetic) *
       (parts[i]?.mass ?? 0),
   );
   const all = weights.reduce((a, b) => a + b, 0);
   if (!(all > 0)) return 0;
-  return Math.min(
-    Math.sqrt(
-      points.reduce(
-        (total, { inputs }, i) =>
-          total +
-          (((weights[i] ?? 0) / all) * ((inputs.acidity.high - inputs.acidity.low) / 2)) ** 2,
-        0,
-      ),
-    ),
-    0.9,
+  const deviations = points.map(
+    ({ inputs: { acidity } }, i) => ((weights[i] ?? 0) / all) * ((acidity.high - acidity.low) / 2),
   );
+  return Math.min(Math.hypot(...deviations), MOST_ACIDITY_DOUBT);
 }

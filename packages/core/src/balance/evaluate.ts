@@ -19,11 +19,6 @@ export const FILM_KG: Range = { low: 0.01, mid: 0.03, high: 0.08 };
 export const FOAM_SHARE: Range = { low: 0, mid: 0.015, high: 0.03 };
 /** Air in the jarred spread, share of its volume. Common practice, no source. */
 export const AIR_SHARE: Range = { low: 0.01, mid: 0.02, high: 0.03 };
-/**
- * Water a pan on a household burner boils off, kg an hour for every kg in it: 1 to 2.3 kW into 3 kg
- * of jam. Bigger pots are taken to stand in bigger pans; a kitchen's own figure beats it.
- */
-export const EVAPORATION_PER_H: Range = { low: 0.4, mid: 0.62, high: 1 };
 /** Spread goes into the jar at about this temperature. Common practice. */
 export const FILL_C = 90;
 /** Doubt of a jar's volume, and of filling to the headspace, share. */
@@ -82,7 +77,7 @@ export type PotInput = (typeof POT_INPUTS)[number];
  */
 export const potInputs = (
   rule: FinishRule,
-  evaporation: Range = EVAPORATION_PER_H,
+  evaporation: Range,
   yieldShare?: Range,
 ): Record<PotInput, Range> => ({
   finish: rule.value,

@@ -1,4 +1,4 @@
-export { balance, type Balance, type Influence } from './balance.js';
+export { balance, type Balance } from './balance.js';
 export {
   addInto,
   type Contents,
@@ -13,7 +13,6 @@ export {
 export {
   AIR_SHARE,
   evaluate,
-  EVAPORATION_PER_H,
   FILL_C,
   FILM_KG,
   FOAM_SHARE,
@@ -21,7 +20,15 @@ export {
   type Outcome,
   type PotInput,
 } from './evaluate.js';
-export { FILL_BEFORE_FOAM, FILL_WITHOUT_FOAM, fillOfPan } from './pan-fill.js';
+export {
+  FILL_BEFORE_FOAM,
+  FILL_WITHOUT_FOAM,
+  fillOfPan,
+  panForFoam_l,
+  volumeInPan_l,
+} from './pan-fill.js';
+export { batchesForPectin } from './pectin-measure.js';
 export { type BalanceOptions, type PreparedPot, preparePot } from './prepare.js';
+export type { Influence } from './spread.js';
 export { fruitMass_kg } from './standards.js';
 export { solidsWord, wantedSolids } from './wanted.js';

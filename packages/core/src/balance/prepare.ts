@@ -1,7 +1,7 @@
-import { times, within, type Range } from '../range/index.js';
+import type { Range } from '../range/index.js';
 import { fillVolume_ml } from '../jars/index.js';
-import { panLoss_kgPerH } from '../water/index.js';
-import { ORDINARY_POT_KG, softeningIn, type PotFormula } from '../formula/index.js';
+import { evaporation_perH } from '../thermal/index.js';
+import { softeningIn, type PotFormula } from '../formula/index.js';
 import {
   addInto,
   contentsAt,
@@ -13,7 +13,6 @@ import {
 } from './contents.js';
 import {
   evaluate,
-  EVAPORATION_PER_H,
   potInputs,
   setModelOf,
   type Outcome,
@@ -61,7 +60,7 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
   };
   const inputs = potInputs(
     rule,
-    options.evaporation_perH ?? evaporationOf(formula, contents.mass),
+    options.evaporation_perH ?? evaporation_perH(formula, contents.mass),
     formula.learned?.yieldShare,
   );
   const middle = Object.fromEntries(
@@ -78,41 +77,4 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
     middle,
     outcome: evaluate(contents, middle, rules),
   };
-}
-
-/**
- * A measured evaporation holds within this share: the flame is not set alike twice. Common
- * practice.
- */
-const MEASURED_EVAPORATION = 0.15;
-/**
- * Told by the burner's plate alone: how much of it reaches the pan differs by pan and flame. A
- * guess.
- */
-const BURNER_EVAPORATION = 0.3;
-/** Over a boil the pot holds about this share of what went in. */
-const MEAN_FILL = 0.85;
-
-const lossRange = ({ low, mid, high }: Range): Range => ({
-  low: panLoss_kgPerH(low),
-  mid: panLoss_kgPerH(mid),
-  high: panLoss_kgPerH(high),
-});
-
-/**
- * What past boils tell, else the usual pan's own figure when the pot fits it; a pot that does not
- * is boiled in another pan.
- */
-function evaporationOf({ pan, learned }: PotFormula, mass_kg: number): Range {
-  const held_kg = mass_kg * MEAN_FILL;
-  if (learned?.heat_W !== undefined)
-    return times(
-      lossRange(times(learned.heat_W, Math.max(mass_kg / ORDINARY_POT_KG, 1))),
-      1 / held_kg,
-    );
-  if (pan?.evaporation_kgPerH !== undefined)
-    return within(pan.evaporation_kgPerH / held_kg, MEASURED_EVAPORATION);
-  if (pan?.heat_W !== undefined)
-    return within(panLoss_kgPerH(pan.heat_W) / held_kg, BURNER_EVAPORATION);
-  return EVAPORATION_PER_H;
 }

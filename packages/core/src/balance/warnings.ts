@@ -1,5 +1,3 @@
-import type { Range } from '../range/index.js';
-import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import {
   softeningIn,
   STAGES,
@@ -7,114 +5,116 @@ import {
   type PotFormula,
   type PotLine,
   type Warning,
+  type WarningCode,
 } from '../formula/index.js';
-import type { PreparedPot } from './prepare.js';
 import { HALF_PINT_ML } from '../jars/index.js';
+import type { Range } from '../range/index.js';
 import { inHalfPints } from './bracket.js';
-import type { FinishRule } from './finish.js';
+import { panForFoam_l, volumeInPan_l } from './pan-fill.js';
+import { batchesForPectin } from './pectin-measure.js';
+import type { PreparedPot } from './prepare.js';
 
-/** What is odd about a pot: past its finish, schools mixed, grains or weeping to come. */
-export function potWarnings(pot: PreparedPot, rule: FinishRule): Warning[] {
-  return [
-    ...pastFinish(pot, rule),
-    ...schools(pot),
-    ...order(pot),
-    ...panTooSmall(pot),
-    ...inTheJar(pot),
-  ];
+/** One thing that may be odd about a pan: its text where it is, undefined where it is not. */
+interface PotWarningRule {
+  readonly code: WarningCode;
+  readonly text: (pot: PreparedPot) => string | undefined;
 }
 
-function pastFinish({ formula, contents }: PreparedPot, rule: FinishRule): Warning[] {
-  const { mass, soluble, insoluble } = contents;
-  if (rule.type === 'hard-boil' || rule.type === 'curd') return [];
-  if (rule.type === 'weight') {
-    const wanted = rule.value.mid;
-    if (wanted < soluble + insoluble)
-      return [
-        {
-          code: 'finish-below-solids',
-          text: `the pot cannot be boiled to ${wanted.toFixed(2)} kg: ${(soluble + insoluble).toFixed(2)} kg of it is not water`,
-        },
-      ];
-    return wanted < mass
-      ? []
-      : [
-          {
-            code: 'already-past-finish',
-            text: `${mass.toFixed(2)} kg goes in, less than the ${wanted.toFixed(2)} kg wanted at the finish; nothing would boil off`,
-          },
-        ];
-  }
-  const finish =
-    rule.type === 'gel-temperature'
-      ? (rule.gel?.solidsAt(rule.value.mid, 0.3, 0.5) ?? 0.65)
-      : rule.value.mid;
-  const now = soluble / Math.max(mass - insoluble, 1e-9);
-  if (now < finish) return [];
-  return [
-    {
-      code: 'already-past-finish',
-      text: `the pot holds ${(now * 100).toFixed(0)} % soluble solids before it boils, past the ${(finish * 100).toFixed(0)} % of the finish; take out ${formula.lines.some((l) => l.ingredient.category === 'sweetener') ? 'sugar' : 'what sweetens it'}, or add fruit or water`,
-    },
-  ];
+const timed = ({ rule }: PreparedPot): boolean => rule.type === 'hard-boil' || rule.type === 'curd';
+
+const finishBelowSolids: PotWarningRule = {
+  code: 'finish-below-solids',
+  text: ({ rule, contents: { soluble, insoluble } }) =>
+    rule.type === 'weight' && rule.value.mid < soluble + insoluble
+      ? `the pot cannot be boiled to ${rule.value.mid.toFixed(2)} kg: ${(soluble + insoluble).toFixed(2)} kg of it is not water`
+      : undefined,
+};
+
+/** Gel curves are asked at the middle of their doubt: an ordinary share of invert, the mean curve. */
+const ORDINARY_INVERT = 0.3;
+const MEAN_CURVE = 0.5;
+/** Solids at the setting point where no curve is known, mass fraction. Common practice. */
+const USUAL_GEL_SOLIDS = 0.65;
+
+function solidsAtFinish({ rule }: PreparedPot): number {
+  if (rule.type !== 'gel-temperature') return rule.value.mid;
+  return rule.gel?.solidsAt(rule.value.mid, ORDINARY_INVERT, MEAN_CURVE) ?? USUAL_GEL_SOLIDS;
 }
 
-/** Kilograms of one box of powder and one pouch of liquid, and what one sets. Common practice. */
-const ONE_BOX_KG = 0.057;
-const ONE_POUCH_KG = 0.089;
+const alreadyPastFinish: PotWarningRule = {
+  code: 'already-past-finish',
+  text: (pot) => {
+    const { rule, formula, contents } = pot;
+    const { mass, soluble, insoluble } = contents;
+    if (timed(pot)) return undefined;
+    if (rule.type === 'weight') {
+      const wanted = rule.value.mid;
+      return wanted < mass || wanted < soluble + insoluble
+        ? undefined
+        : `${mass.toFixed(2)} kg goes in, less than the ${wanted.toFixed(2)} kg wanted at the finish; nothing would boil off`;
+    }
+    const finish = solidsAtFinish(pot);
+    const now = soluble / Math.max(mass - insoluble, 1e-9);
+    if (now < finish) return undefined;
+    const sweetened = formula.lines.some(({ ingredient }) => ingredient.category === 'sweetener');
+    return `the pot holds ${(now * 100).toFixed(0)} % soluble solids before it boils, past the ${(finish * 100).toFixed(0)} % of the finish; take out ${sweetened ? 'sugar' : 'what sweetens it'}, or add fruit or water`;
+  },
+};
 
-function schools({ formula, contents, outcome }: PreparedPot): Warning[] {
-  const warnings: Warning[] = [];
-  const { method } = formula;
-  const mass = (id: string): number =>
-    formula.lines.reduce(
-      (sum, line) => sum + (line.ingredient.id === id ? line.mass_kg.mid : 0),
-      0,
-    );
-  const high =
-    contents.highMethoxyl > 0 && (method === 'powdered-pectin' || method === 'liquid-pectin');
-  if (high && outcome.solids < 58)
-    warnings.push({
-      code: 'sugar-cut',
-      text: `${outcome.solids.toFixed(0)} % solids at the finish: this pectin needs its full sugar to set; use the low-sugar or calcium kind to cut it`,
-    });
-  if (
-    (method === 'powdered-pectin' && mass('pectin-powder') > ONE_BOX_KG * 1.15) ||
-    (method === 'liquid-pectin' && mass('pectin-liquid') > ONE_POUCH_KG * 2.15)
-  )
-    warnings.push({
-      code: 'batch-doubled',
-      text: 'more than one measure of pectin at once: a doubled batch heats unevenly and often does not set; cook it in two',
-    });
-  if (method === 'long-boil' && contents.highMethoxyl + contents.lowMethoxyl > 0)
-    warnings.push({
-      code: 'pectin-in-long-boil',
-      text: 'added pectin loses its strength in a long boil; computed as written',
-    });
-  if (method === 'calcium-pectin' && contents.lowMethoxyl <= 0)
-    warnings.push({
-      code: 'no-calcium-pectin',
-      text: 'the method sets by calcium pectin, but none is in the pot',
-    });
-  if (
-    method === 'jam-sugar' &&
-    !formula.lines.some((line) => line.ingredient.id.startsWith('jam-sugar'))
-  )
-    warnings.push({
-      code: 'no-jam-sugar',
-      text: 'the method uses sugar with pectin in it, but none is in the pot',
-    });
-  if (
-    formula.lines.some((line) => line.ingredient.id === 'sucralose') &&
+/** High-methoxyl pectin sets from about here, per cent of solids. Common practice. */
+const FULL_SUGAR_FROM = 58;
+
+const sugarCut: PotWarningRule = {
+  code: 'sugar-cut',
+  text: ({ formula: { method }, contents, outcome }) =>
+    contents.highMethoxyl > 0 &&
+    (method === 'powdered-pectin' || method === 'liquid-pectin') &&
+    outcome.solids < FULL_SUGAR_FROM
+      ? `${outcome.solids.toFixed(0)} % solids at the finish: this pectin needs its full sugar to set; use the low-sugar or calcium kind to cut it`
+      : undefined,
+};
+
+const batchDoubled: PotWarningRule = {
+  code: 'batch-doubled',
+  text: ({ formula }) =>
+    batchesForPectin(formula) > 1
+      ? 'more than one measure of pectin at once: a doubled batch heats unevenly and often does not set; cook it in two'
+      : undefined,
+};
+
+const pectinInLongBoil: PotWarningRule = {
+  code: 'pectin-in-long-boil',
+  text: ({ formula, contents }) =>
+    formula.method === 'long-boil' && contents.highMethoxyl + contents.lowMethoxyl > 0
+      ? 'added pectin loses its strength in a long boil; computed as written'
+      : undefined,
+};
+
+const noCalciumPectin: PotWarningRule = {
+  code: 'no-calcium-pectin',
+  text: ({ formula, contents }) =>
+    formula.method === 'calcium-pectin' && contents.lowMethoxyl <= 0
+      ? 'the method sets by calcium pectin, but none is in the pot'
+      : undefined,
+};
+
+const noJamSugar: PotWarningRule = {
+  code: 'no-jam-sugar',
+  text: ({ formula: { method, lines } }) =>
+    method === 'jam-sugar' && !lines.some(({ ingredient }) => ingredient.id.startsWith('jam-sugar'))
+      ? 'the method uses sugar with pectin in it, but none is in the pot'
+      : undefined,
+};
+
+const sweetWithoutSolids: PotWarningRule = {
+  code: 'sweet-without-solids',
+  text: ({ formula, contents }) =>
+    formula.lines.some(({ ingredient }) => ingredient.id === 'sucralose') &&
     contents.highMethoxyl > 0 &&
     contents.lowMethoxyl <= 0
-  )
-    warnings.push({
-      code: 'sweet-without-solids',
-      text: 'sucralose adds sweetness but no solids: only calcium pectin sets with it',
-    });
-  return warnings;
-}
+      ? 'sucralose adds sweetness but no solids: only calcium pectin sets with it'
+      : undefined,
+};
 
 /**
  * Sweetener by which powdered pectin may be mixed before it goes in, kg: a quarter cup. Common
@@ -122,90 +122,180 @@ function schools({ formula, contents, outcome }: PreparedPot): Warning[] {
  */
 const MIXING_SUGAR_KG = 0.06;
 
-/** What the maker puts in at another time than the way to a set asks for. */
-function order({ formula }: PreparedPot): Warning[] {
-  const { kind, method, lines } = formula;
-  if (lines.every((line) => line.goesIn === undefined)) return [];
+/** When each line goes in, as its place in {@link STAGES}; what the maker says beats the method. */
+function stageOf({ kind, method, lines }: PotFormula): (line: PotLine) => number {
   const softening = softeningIn(lines);
-  const at = ({ ingredient, goesIn }: PotLine): number =>
+  return ({ ingredient, goesIn }) =>
     STAGES.indexOf(goesIn ?? usualStage(kind, method, ingredient, softening));
-  const sugar = lines.filter(
+}
+/** A maker who names no stage follows the method. */
+const namesStages = ({ lines }: PotFormula): boolean =>
+  lines.some(({ goesIn }) => goesIn !== undefined);
+const sugarOf = ({ lines }: PotFormula): PotLine[] =>
+  lines.filter(
     ({ ingredient, mass_kg }) =>
       ingredient.category === 'sweetener' && mass_kg.mid > MIXING_SUGAR_KG,
   );
-  const pectin = lines.filter(({ ingredient }) => ingredient.category === 'pectin');
-  const earlySugar = (before: number): boolean => sugar.some((line) => at(line) < before);
-  if (
-    method === 'powdered-pectin' &&
-    pectin.some((line) => earlySugar(at(line)) || sugar.some((s) => at(s) === at(line)))
-  )
-    return [
-      {
-        code: 'sugar-before-pectin',
-        text: 'the sugar goes in before the powdered pectin: it then takes the water and the pectin stays in lumps. Pectin first, full rolling boil, then all the sugar at once',
-      },
-    ];
-  if (method === 'liquid-pectin' && pectin.some((line) => !earlySugar(at(line))))
-    return [
-      {
-        code: 'liquid-pectin-first',
-        text: 'liquid pectin goes in last, when fruit and sugar are at a full rolling boil; boiled with the fruit it loses its strength',
-      },
-    ];
-  if (method === 'long-boil' && softening && earlySugar(STAGES.indexOf('skins-soft')))
-    return [
-      {
-        code: 'sugar-before-soft',
-        text: 'sugar toughens skins that are not soft yet: simmer the fruit first, then the sugar',
-      },
-    ];
-  return [];
-}
+const pectinOf = ({ lines }: PotFormula): PotLine[] =>
+  lines.filter(({ ingredient }) => ingredient.category === 'pectin');
 
-/** The usual pan must hold three times the pot at least. Common practice. */
-function panTooSmall({ formula, contents }: PreparedPot): Warning[] {
-  const capacity_l = formula.pan?.capacity_l;
-  if (capacity_l === undefined || formula.kind === 'curd' || formula.kind === 'fruit-butter')
-    return [];
-  const litres =
-    (contents.mass / syrupDensity_kgPerM3(Math.min(contents.soluble / contents.mass, 0.8), 80)) *
-    1000;
-  if (litres * 3 <= capacity_l) return [];
-  return [
-    {
-      code: 'pan-too-small',
-      text: `${litres.toFixed(1)} l in a ${capacity_l.toFixed(1)} l pan: foam rises three to four times and boils over. Fill it to a third at most: a larger pan, or ${Math.ceil((litres * 3) / capacity_l)} batches`,
-    },
-  ];
-}
+const sugarBeforePectin: PotWarningRule = {
+  code: 'sugar-before-pectin',
+  text: ({ formula }) => {
+    if (formula.method !== 'powdered-pectin' || !namesStages(formula)) return undefined;
+    const stage = stageOf(formula);
+    const tooEarly = pectinOf(formula).some((pectin) =>
+      sugarOf(formula).some((sugar) => stage(sugar) <= stage(pectin)),
+    );
+    return tooEarly
+      ? 'the sugar goes in before the powdered pectin: it then takes the water and the pectin stays in lumps. Pectin first, full rolling boil, then all the sugar at once'
+      : undefined;
+  },
+};
+
+const liquidPectinFirst: PotWarningRule = {
+  code: 'liquid-pectin-first',
+  text: ({ formula }) => {
+    if (formula.method !== 'liquid-pectin' || !namesStages(formula)) return undefined;
+    const stage = stageOf(formula);
+    const first = pectinOf(formula).some(
+      (pectin) => !sugarOf(formula).some((sugar) => stage(sugar) < stage(pectin)),
+    );
+    return first
+      ? 'liquid pectin goes in last, when fruit and sugar are at a full rolling boil; boiled with the fruit it loses its strength'
+      : undefined;
+  },
+};
+
+const sugarBeforeSoft: PotWarningRule = {
+  code: 'sugar-before-soft',
+  text: ({ formula }) => {
+    if (formula.method !== 'long-boil' || !namesStages(formula) || !softeningIn(formula.lines))
+      return undefined;
+    const stage = stageOf(formula);
+    return sugarOf(formula).some((sugar) => stage(sugar) < STAGES.indexOf('skins-soft'))
+      ? 'sugar toughens skins that are not soft yet: simmer the fruit first, then the sugar'
+      : undefined;
+  },
+};
+
+const panTooSmall: PotWarningRule = {
+  code: 'pan-too-small',
+  text: ({ formula: { pan, kind }, contents }) => {
+    const capacity_l = pan?.capacity_l;
+    if (capacity_l === undefined || kind === 'curd' || kind === 'fruit-butter') return undefined;
+    const fill_l = volumeInPan_l(contents);
+    const { least } = panForFoam_l(fill_l);
+    return least <= capacity_l
+      ? undefined
+      : `${fill_l.toFixed(1)} l in a ${capacity_l.toFixed(1)} l pan: foam rises three to four times and boils over. Fill it to a third at most: a larger pan, or ${Math.ceil(least / capacity_l)} batches`;
+  },
+};
 
 /**
  * Sucrose that stays dissolved in a cool cupboard, share of sucrose and water at 20 C. Sugar
  * technology, from memory.
  */
 const SOLUBLE_SUCROSE = 0.666;
+/** Above this many per cent of solids grains form unless enough of the sugar is inverted. */
+const GRAINY_SOLIDS = { percent: 68, leastInversion: 0.15 } as const;
 
-function inTheJar({ formula, contents, outcome, rules }: PreparedPot): Warning[] {
-  const warnings: Warning[] = [];
-  if (formula.kind === 'curd') return warnings;
-  const water = Math.max(outcome.finished - contents.soluble - contents.insoluble, 1e-9);
-  const sucrose = contents.soluble * (1 - outcome.invertShare);
-  const dissolved = sucrose / (sucrose + water);
-  if (dissolved > SOLUBLE_SUCROSE + 0.02 || (outcome.solids > 68 && outcome.inversion < 0.15))
-    warnings.push({
-      code: 'may-crystallise',
-      text: `${outcome.solids.toFixed(0)} % solids with ${(outcome.inversion * 100).toFixed(0)} % of the sugar inverted: grains may form in the jar; a little more acid or stopping sooner helps`,
-    });
-  if (
+const mayCrystallise: PotWarningRule = {
+  code: 'may-crystallise',
+  text: ({ formula, contents, outcome }) => {
+    if (formula.kind === 'curd') return undefined;
+    const water = Math.max(outcome.finished - contents.soluble - contents.insoluble, 1e-9);
+    const sucrose = contents.soluble * (1 - outcome.invertShare);
+    const grainy =
+      sucrose / (sucrose + water) > SOLUBLE_SUCROSE + 0.02 ||
+      (outcome.solids > GRAINY_SOLIDS.percent && outcome.inversion < GRAINY_SOLIDS.leastInversion);
+    return grainy
+      ? `${outcome.solids.toFixed(0)} % solids with ${(outcome.inversion * 100).toFixed(0)} % of the sugar inverted: grains may form in the jar; a little more acid or stopping sooner helps`
+      : undefined;
+  },
+};
+
+/** A gel that is sharper than this, or firm with much invert sugar, weeps. Common practice. */
+const WEEPS = { pH: 2.75, firmness: 0.8, inversion: 0.6, firmWithInvert: 1.4 } as const;
+
+const mayWeep: PotWarningRule = {
+  code: 'may-weep',
+  text: ({ formula, outcome: { firmness, pH, inversion }, rules }) =>
+    formula.kind !== 'curd' &&
     rules.model === 'high-methoxyl' &&
-    outcome.firmness > 0.8 &&
-    (outcome.pH < 2.75 || (outcome.inversion > 0.6 && outcome.firmness > 1.4))
-  )
-    warnings.push({
-      code: 'may-weep',
-      text: `pH ${outcome.pH.toFixed(1)} and a firm set: the gel may weep in the jar`,
-    });
-  return warnings;
+    firmness > WEEPS.firmness &&
+    (pH < WEEPS.pH || (inversion > WEEPS.inversion && firmness > WEEPS.firmWithInvert))
+      ? `pH ${pH.toFixed(1)} and a firm set: the gel may weep in the jar`
+      : undefined,
+};
+
+/** In the order they are shown. */
+const POT_WARNINGS: readonly PotWarningRule[] = [
+  finishBelowSolids,
+  alreadyPastFinish,
+  sugarCut,
+  batchDoubled,
+  pectinInLongBoil,
+  noCalciumPectin,
+  noJamSugar,
+  sweetWithoutSolids,
+  sugarBeforePectin,
+  liquidPectinFirst,
+  sugarBeforeSoft,
+  panTooSmall,
+  mayCrystallise,
+  mayWeep,
+];
+
+/** What is odd about a pan: past its finish, methods mixed, grains or weeping to come. */
+export const potWarnings = (pot: PreparedPot): Warning[] =>
+  POT_WARNINGS.flatMap(({ code, text }) => {
+    const found = text(pot);
+    return found === undefined ? [] : [{ code, text: found }];
+  });
+
+/** What a recipe's claims are held against. */
+export interface Audited {
+  /** Half-pints no physics can leave. */
+  readonly yieldBracket: { readonly least: number; readonly most: number };
+  readonly solubleSolids_kg: Range;
+  readonly massIn_kg: Range;
+  readonly finish: { readonly volume_ml: Range };
+}
+
+/** Likely yields go a little lower than computed: what stays in pan and ladle. Common practice. */
+const LEFT_BEHIND = 0.05;
+/** A stated yield within this share of the likely one is not remarked on. A choice of ours. */
+const YIELD_WITHIN = 0.1;
+
+/** Whether the yield a recipe states can be, and whether it is likely. */
+export function statedYieldWarning(
+  { claims: { statedYield } }: PotFormula,
+  { yieldBracket, solubleSolids_kg, massIn_kg, finish }: Audited,
+): Warning | undefined {
+  if (!statedYield) return undefined;
+  const claimed = inHalfPints(statedYield.count, statedYield.jar);
+  const says = `the recipe says ${statedYield.count} ${statedYield.jar.name[1]}`;
+  const inJars = (halfPints: number): string =>
+    ((halfPints * statedYield.count) / claimed).toFixed(1);
+  if (claimed < yieldBracket.least)
+    return {
+      code: 'stated-yield-impossible',
+      text: `${says}; the ${solubleSolids_kg.mid.toFixed(2)} kg of sugar and fruit solids in it fill ${inJars(yieldBracket.least)} even when boiled to toffee (72 %)`,
+    };
+  if (claimed > yieldBracket.most)
+    return {
+      code: 'stated-yield-impossible',
+      text: `${says}; all ${massIn_kg.mid.toFixed(2)} kg that goes in would fill ${inJars(yieldBracket.most)} with nothing boiled away`,
+    };
+  const low = (finish.volume_ml.low / HALF_PINT_ML) * (1 - LEFT_BEHIND);
+  const high = finish.volume_ml.high / HALF_PINT_ML;
+  return claimed < low * (1 - YIELD_WITHIN) || claimed > high * (1 + YIELD_WITHIN)
+    ? {
+        code: 'stated-yield-unlikely',
+        text: `${says}; ${inJars(low)} to ${inJars(high)} is likely`,
+      }
+    : undefined;
 }
 
 /**
@@ -214,55 +304,23 @@ function inTheJar({ formula, contents, outcome, rules }: PreparedPot): Warning[]
  */
 const SAME_AMOUNT = 0.12;
 
-/** What a recipe claims against what can be. */
-export function auditWarnings(
-  formula: PotFormula,
-  bracket: { readonly least: number; readonly most: number },
-  result: {
-    readonly solubleSolids_kg: Range;
-    readonly massIn_kg: Range;
-    readonly jars: readonly { readonly count: Range }[];
-    readonly finish: { readonly volume_ml: Range };
-  },
-): Warning[] {
-  const warnings: Warning[] = [];
-  const { statedYield } = formula.claims;
-  if (statedYield) {
-    const claimed = inHalfPints(statedYield.count, statedYield.jar);
-    const size = statedYield.jar.name[1];
-    const each = claimed / statedYield.count;
-    const say = (halfPints: number): string => (halfPints / each).toFixed(1);
-    if (claimed < bracket.least)
-      warnings.push({
-        code: 'stated-yield-impossible',
-        text: `the recipe says ${statedYield.count} ${size}; the ${result.solubleSolids_kg.mid.toFixed(2)} kg of sugar and fruit solids in it fill ${say(bracket.least)} even when boiled to toffee (72 %)`,
-      });
-    else if (claimed > bracket.most)
-      warnings.push({
-        code: 'stated-yield-impossible',
-        text: `the recipe says ${statedYield.count} ${size}; all ${result.massIn_kg.mid.toFixed(2)} kg that goes in would fill ${say(bracket.most)} with nothing boiled away`,
-      });
-    else {
-      const low = (result.finish.volume_ml.low / HALF_PINT_ML) * 0.95;
-      const high = result.finish.volume_ml.high / HALF_PINT_ML;
-      if (claimed < low * 0.9 || claimed > high * 1.1)
-        warnings.push({
-          code: 'stated-yield-unlikely',
-          text: `the recipe says ${statedYield.count} ${size}; ${say(low)} to ${say(high)} is likely`,
-        });
-    }
-  }
-  for (const line of formula.lines) {
-    const also = line.alsoStated_kg;
-    if (!also) continue;
-    if (
-      also.low > line.mass_kg.high * (1 + SAME_AMOUNT) ||
-      also.high < line.mass_kg.low * (1 - SAME_AMOUNT)
-    )
-      warnings.push({
+/** Whether two amounts of one line say different things. */
+export function twoAmountsWarning(line: PotLine): Warning | undefined {
+  const also = line.alsoStated_kg;
+  if (!also) return undefined;
+  const agree =
+    also.low <= line.mass_kg.high * (1 + SAME_AMOUNT) &&
+    also.high >= line.mass_kg.low * (1 - SAME_AMOUNT);
+  return agree
+    ? undefined
+    : {
         code: 'stated-amounts-disagree',
         text: `${line.amount.value} ${line.amount.unit.name[1]} of ${line.label} is ${line.mass_kg.mid.toFixed(2)} kg, but the other amount given is ${also.mid.toFixed(2)} kg; weigh it`,
-      });
-  }
-  return warnings;
+      };
 }
+
+/** What a recipe claims against what can be. */
+export const auditWarnings = (formula: PotFormula, audited: Audited): Warning[] =>
+  [statedYieldWarning(formula, audited), ...formula.lines.map(twoAmountsWarning)].filter(
+    (warning) => warning !== undefined,
+  );

@@ -17,14 +17,14 @@ const next = (
 ): Advice | undefined => {
   const document = STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument;
   const { formula } = readFormula(document, { altitude_m: 1180 });
-  return adviceFor(
-    boilFrom([LIGHT, ...events]),
+  return adviceFor({
+    boil: boilFrom([LIGHT, ...events]),
     formula,
-    undefined,
-    undefined,
-    START + seconds * 1000,
-    fill,
-  );
+    watched: undefined,
+    evidence: undefined,
+    now: START + seconds * 1000,
+    panFill: fill,
+  });
 };
 
 test('as it comes to the boil the foam is watched; a pan too full will climb over, by how much', () => {

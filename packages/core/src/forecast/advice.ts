@@ -1,280 +1,474 @@
 import { FILL_BEFORE_FOAM } from '../balance/index.js';
+import type { Boil, TestVerdict } from '../boil-log/index.js';
 import type { PotFormula } from '../formula/index.js';
-import type { Boil } from '../boil-log/index.js';
-import type { CombinedEvidence } from './evidence.js';
 import { laterSugar } from '../made-batch/index.js';
+import { MINUTE_MS, MINUTE_S, SECOND_MS } from '../quantity/index.js';
+import type { CombinedEvidence } from './evidence.js';
 import type { WatchedBoil } from './watch-boil.js';
-import { MINUTE_MS } from '../quantity/index.js';
+
+/** What the advice at the stove is about; the page has a sound and a picture by it. */
+export type AdviceCode =
+  | 'rewarm'
+  | 'test-now'
+  | 'back-on'
+  | 'curdles'
+  | 'foam'
+  | 'whisk'
+  | 'full-boil'
+  | 'hold-boil'
+  | 'off-now'
+  | 'sugar'
+  | 'done'
+  | 'five-more'
+  | 'test-again'
+  | 'test-soon'
+  | 'plates'
+  | 'jars-hot'
+  | 'stir'
+  | 'stir-slow'
+  | 'watch';
 
 /** The one thing to do next at the stove. */
 export interface Advice {
-  readonly code: string;
+  readonly code: AdviceCode;
   readonly text: string;
   readonly why: string;
   /**
-   * What one tap logs when it is done: its text as a note, so that it is not said again, or that
+   * What one tap logs when it is done: its text as a note, so that it is not advised again, or that
    * the base was stirred.
    */
-  readonly tick: 'note' | 'stirred' | undefined;
+  readonly tick?: 'note' | 'stirred';
 }
 
-const action = (code: string, text: string, why: string, tick?: Advice['tick']): Advice => ({
-  code,
-  text,
-  why,
-  tick,
-});
+/** What a boil is advised from. */
+export interface AdviceInput {
+  readonly boil: Boil;
+  readonly formula: PotFormula;
+  /** The forecast, where there is one. */
+  readonly watched: WatchedBoil | undefined;
+  readonly evidence: CombinedEvidence | undefined;
+  /** Milliseconds since 1970. */
+  readonly now: number;
+  /** How full the pan is before it foams, share of its depth, where the pan is known. */
+  readonly panFill?: number | undefined;
+}
+
+/** What the rules look at, worked out once for a moment. Moments in milliseconds since 1970. */
+interface StoveMoment extends AdviceInput {
+  readonly startedAt: number;
+  /** Since when the pan has been on the heat without a break. */
+  readonly onHeatSince: number;
+  readonly lastReading: Boil['readings'][number] | undefined;
+  /** Kelvin under the boiling point of water here; infinite without a reading. */
+  readonly belowBoiling_K: number;
+  /** How fast the temperature rises, K a minute; 0 where it cannot be told. */
+  readonly rise_KPerMin: number;
+  readonly lastTest: { readonly at: number; readonly verdict: TestVerdict } | undefined;
+  /** Texts of the notes in the log: advice that was ticked off. */
+  readonly notes: ReadonlySet<string>;
+  /** Likely time left, s; infinite without a forecast. */
+  readonly timeLeft_s: number;
+}
+
+/** One piece of advice: when it holds, and what it says. */
+export interface AdviceRule {
+  readonly code: AdviceCode;
+  readonly applies: (moment: StoveMoment) => boolean;
+  readonly advice: (moment: StoveMoment) => Omit<Advice, 'code'>;
+}
 
 /** Boiled on after a test that was not there yet, minutes. Common practice. */
-const FIVE_MORE = 5;
+const MINUTES_BETWEEN_TESTS = 5;
 /** Fruit has usually softened by then, minutes. Common practice. */
-const SOFT_AFTER = 10;
+const SOFT_AFTER_MIN = 10;
 /**
- * A pot without its sugar boils within this of water, K; with it, it is further up. Common
+ * A pan without its sugar boils within this of water, K; with it, it is further up. Common
  * practice.
  */
-const NO_SUGAR_K = 1.3;
+const UNSUGARED_RISE_K = 1.3;
 /**
  * Minutes between two stirrings: fruit softening, with its sugar in, near the end; a butter, and
  * one that thickens. Common practice.
  */
-const STIR_EVERY = { soft: 6, sugared: 4, near: 2, butter: 15, thick: 6 } as const;
-const NEAR_END_S = 8 * 60;
-const THICK_S = 3600;
+const STIR_EVERY_MIN = {
+  softening: 6,
+  sugared: 4,
+  nearEnd: 2,
+  butter: 15,
+  thickButter: 6,
+} as const;
+/** With less than this left the base catches; with less than this a butter is thick, s. */
+const NEAR_END_S = 8 * MINUTE_S;
+const THICK_BUTTER_S = 60 * MINUTE_S;
 /** It comes to the boil within this, K, and climbs by as much a minute. Common practice. */
-const RISING = { K: 5, K_per_min: 0.7 } as const;
+const COMING_TO_THE_BOIL = { below_K: 5, above_K: 0.3, rise_KPerMin: 0.7 } as const;
 /** Sugar that has just gone in foams up again, minutes. Common practice. */
-const FOAMS_FOR = 4;
+const SUGAR_FOAMS_MIN = 4;
+/** And only where it is this near to the boil, K. */
+const SUGAR_FOAMS_BELOW_K = 1;
+/** Two readings tell a rise when they are this far apart. A choice of ours. */
+const RISE_OVER_MS = { least: 40 * SECOND_MS, most: 5 * MINUTE_MS } as const;
+/** The finish may be there within this: time to test, s. A choice of ours. */
+const TEST_WITHIN_S = 150;
+/** Plates and jars are made ready this long before the finish, s. Common practice. */
+const READY_BEFORE_S = 15 * MINUTE_S;
+/** A curd counts as done this near to its finish, K: what a thermometer is read to. */
+const CURD_DONE_K = 0.2;
 /**
  * Egg sets this far over the curd's own finish, K: it is curdled. From memory of cookery texts, 82
  * to 85 C.
  */
 export const CURDLES_ABOVE_FINISH_K = 6;
 
-/**
- * What to do now, one thing, as a cook beside you would say it. Common practice, no source.
- *
- * @param watched the forecast, where there is one
- * @param now milliseconds since 1970
- * @param fill how full the pan stands before it foams, share of its depth, where the pan is known
- */
-export function adviceFor(
-  boil: Boil,
-  formula: PotFormula,
-  watched: WatchedBoil | undefined,
-  verdict: CombinedEvidence | undefined,
-  now: number,
-  fill?: number,
-): Advice | undefined {
-  if (boil.startedAt === undefined || boil.phase === 'done') return undefined;
-  if (boil.phase === 'paused')
-    return boil.pauses.at(-1)?.kept === 'fridge'
-      ? action(
-          'rewarm',
-          'Rewarm it slowly, stirring',
-          'Cooled in shallow vessels and in the fridge within two hours; boiled on within two or three days. It catches while it is thick and cold.',
-        )
-      : action(
-          'rewarm',
-          'Back on the heat today, stirring',
-          'Covered and cool for some hours at most; longer, and it belongs in the fridge.',
-        );
-  const said = new Set(
-    boil.log.flatMap(({ event, undone }) =>
-      !undone && event.type === 'note' ? [event.body.text] : [],
-    ),
-  );
-  const open = (next: Advice): Advice | undefined =>
-    next.tick === 'note' && said.has(next.text) ? undefined : next;
-  const test = boil.log.findLast(({ event, undone }) => !undone && event.type === 'test');
-  const onSince = boil.heat.at(-1)?.from ?? boil.startedAt;
-  const lastTest = test?.event.type === 'test' ? test.event.body.verdict : undefined;
-  const gels = !['curd', 'hard-boil'].includes(formula.finish.type);
+const minutesSince = (at: number, now: number): number => (now - at) / MINUTE_MS;
 
-  if (boil.phase === 'off-heat') {
-    const offAt = boil.heat.at(-1)?.to ?? now;
-    if (!test || test.at < offAt)
-      return action(
-        'test-now',
-        'Test it now',
-        'The pot stands off the heat meanwhile: between nearly and done there can be two minutes.',
-      );
-    return lastTest === 'wrinkles' || lastTest === 'stiff'
-      ? action('done', 'It is done: to the jars', 'It wrinkles on the plate.')
-      : action(
-          'back-on',
-          'Back on the heat, five minutes more',
-          'Not there yet; the next test after that.',
-        );
-  }
-  const last = boil.readings.at(-1);
-  const before = boil.readings.findLast(
-    ({ at }) => last !== undefined && last.at - at >= 40_000 && last.at - at < 5 * MINUTE_MS,
+/** The moment on the heat; undefined before it and after the end. */
+function stoveMoment(input: AdviceInput): StoveMoment | undefined {
+  const { boil, now, watched } = input;
+  const { startedAt, readings, boilingPoint_C } = boil;
+  if (startedAt === undefined || boil.phase === 'done') return undefined;
+  const lastReading = readings.at(-1);
+  const logged = boil.log.filter(({ undone }) => !undone);
+  const test = logged.findLast(({ event }) => event.type === 'test');
+  return {
+    ...input,
+    startedAt,
+    onHeatSince: boil.heat.at(-1)?.from ?? startedAt,
+    lastReading,
+    belowBoiling_K:
+      lastReading && boilingPoint_C !== undefined
+        ? boilingPoint_C - lastReading.temperature_C
+        : Infinity,
+    rise_KPerMin: riseOf(readings),
+    lastTest:
+      test?.event.type === 'test' ? { at: test.at, verdict: test.event.body.verdict } : undefined,
+    notes: new Set(logged.flatMap(({ event }) => (event.type === 'note' ? [event.body.text] : []))),
+    timeLeft_s: watched?.forecast.left_s.mid ?? Infinity,
+    now,
+  };
+}
+
+function riseOf(readings: Boil['readings']): number {
+  const last = readings.at(-1);
+  if (!last) return 0;
+  const before = readings.findLast(
+    ({ at }) => last.at - at >= RISE_OVER_MS.least && last.at - at < RISE_OVER_MS.most,
   );
-  const climb =
-    last && before
-      ? (last.temperature_C - before.temperature_C) / ((last.at - before.at) / MINUTE_MS)
-      : 0;
-  const under_K =
-    last && boil.boilingPoint_C !== undefined ? boil.boilingPoint_C - last.temperature_C : Infinity;
-  const climbsOver =
-    fill !== undefined && fill > FILL_BEFORE_FOAM
-      ? `The pan is ${Math.round(fill * 100)} % full, and it foams three to four times its height: it will climb over. Half of it into a second pan, or a lower flame.`
-      : 'It foams three to four times its height: stay with it, spoon in hand, ready to take it off.';
-  if (formula.finish.type === 'curd') {
-    if (last && last.temperature_C >= formula.finish.temperature_C + CURDLES_ABOVE_FINISH_K / 2)
-      return action(
-        'curdles',
-        'Off the heat at once',
-        'A little more and the egg curdles. Stand the bowl in cold water, whisk, and sieve it.',
-      );
-    if (last && last.temperature_C >= formula.finish.temperature_C - 0.2)
-      return action(
-        'done',
-        'It is done: off the water, and sieve it',
-        'It coats the spoon; hotter, it curdles.',
-      );
-  }
-  const rising =
-    formula.finish.type !== 'curd' &&
-    under_K < RISING.K &&
-    under_K > -0.3 &&
-    climb > RISING.K_per_min;
-  const freshSugar = boil.sugarInAt !== undefined && now - boil.sugarInAt < FOAMS_FOR * MINUTE_MS;
+  if (!before) return 0;
+  return (last.temperature_C - before.temperature_C) / minutesSince(before.at, last.at);
+}
+
+const isSet = (verdict: TestVerdict | undefined): boolean =>
+  verdict === 'wrinkles' || verdict === 'stiff';
+const isButter = ({ formula }: StoveMoment): boolean => formula.finish.type === 'consistency';
+const isCurd = ({ formula }: StoveMoment): boolean => formula.finish.type === 'curd';
+const isTimedBoil = ({ formula }: StoveMoment): boolean => formula.finish.type === 'hard-boil';
+/** When the pan was last taken off, milliseconds since 1970. */
+const offSince = ({ boil, now }: StoveMoment): number => boil.heat.at(-1)?.to ?? now;
+const testedSinceOff = (moment: StoveMoment): boolean =>
+  moment.lastTest !== undefined && moment.lastTest.at >= offSince(moment);
+
+const PAUSED_ADVICE: readonly AdviceRule[] = [
+  {
+    code: 'rewarm',
+    applies: ({ boil }) => boil.pauses.at(-1)?.kept === 'fridge',
+    advice: () => ({
+      text: 'Rewarm it slowly, stirring',
+      why: 'Cooled in shallow vessels and in the fridge within two hours; boiled on within two or three days. It catches while it is thick and cold.',
+    }),
+  },
+  {
+    code: 'rewarm',
+    applies: () => true,
+    advice: () => ({
+      text: 'Back on the heat today, stirring',
+      why: 'Covered and cool for some hours at most; longer, and it belongs in the fridge.',
+    }),
+  },
+];
+
+const OFF_HEAT_ADVICE: readonly AdviceRule[] = [
+  {
+    code: 'test-now',
+    applies: (moment) => !testedSinceOff(moment),
+    advice: () => ({
+      text: 'Test it now',
+      why: 'The pot stands off the heat meanwhile: between nearly and done there can be two minutes.',
+    }),
+  },
+  {
+    code: 'done',
+    applies: ({ lastTest }) => isSet(lastTest?.verdict),
+    advice: () => ({ text: 'It is done: to the jars', why: 'It wrinkles on the plate.' }),
+  },
+  {
+    code: 'back-on',
+    applies: () => true,
+    advice: () => ({
+      text: 'Back on the heat, five minutes more',
+      why: 'Not there yet; the next test after that.',
+    }),
+  },
+];
+
+const curdNearCurdling: AdviceRule = {
+  code: 'curdles',
+  applies: ({ formula: { finish }, lastReading }) =>
+    finish.type === 'curd' &&
+    lastReading !== undefined &&
+    lastReading.temperature_C >= finish.temperature_C + CURDLES_ABOVE_FINISH_K / 2,
+  advice: () => ({
+    text: 'Off the heat at once',
+    why: 'A little more and the egg curdles. Stand the bowl in cold water, whisk, and sieve it.',
+  }),
+};
+
+const curdDone: AdviceRule = {
+  code: 'done',
+  applies: ({ formula: { finish }, lastReading }) =>
+    finish.type === 'curd' &&
+    lastReading !== undefined &&
+    lastReading.temperature_C >= finish.temperature_C - CURD_DONE_K,
+  advice: () => ({
+    text: 'It is done: off the water, and sieve it',
+    why: 'It coats the spoon; hotter, it curdles.',
+  }),
+};
+
+const comesToTheBoil = (moment: StoveMoment): boolean =>
+  !isCurd(moment) &&
+  moment.belowBoiling_K < COMING_TO_THE_BOIL.below_K &&
+  moment.belowBoiling_K > -COMING_TO_THE_BOIL.above_K &&
+  moment.rise_KPerMin > COMING_TO_THE_BOIL.rise_KPerMin;
+const sugarJustIn = ({ boil: { sugarInAt }, now }: StoveMoment): boolean =>
+  sugarInAt !== undefined && minutesSince(sugarInAt, now) < SUGAR_FOAMS_MIN;
+
+const foamText = (moment: StoveMoment): string =>
+  sugarJustIn(moment)
+    ? 'Stir until no grain is felt, and watch the foam'
+    : 'It comes to the boil: watch the foam';
+
+const foamRises: AdviceRule = {
+  code: 'foam',
   // While the timed boil runs it says so itself, and when it is over nothing else matters.
-  if (boil.minute === undefined && (rising || (freshSugar && under_K < 1))) {
-    const foam = open(
-      action(
-        'foam',
-        freshSugar
-          ? 'Stir until no grain is felt, and watch the foam'
-          : 'It comes to the boil: watch the foam',
-        climbsOver,
-        'note',
-      ),
-    );
-    if (foam) return foam;
-  }
-  if (formula.finish.type === 'curd')
-    return action(
-      'whisk',
-      'Whisk without stop',
-      'Over simmering, not boiling, water: it curdles soon after it is done. Top the water up.',
-    );
-  if (formula.finish.type === 'hard-boil')
-    return boil.minute === undefined
-      ? action(
-          'full-boil',
-          'Stir until it is at a full rolling boil',
-          'One that stirring does not stop. Then start the minute.',
-        )
-      : now < boil.minute.startedAt + formula.finish.minutes * MINUTE_MS
-        ? action(
-            'hold-boil',
-            'Keep it rolling and stir',
-            'It climbs in the pan: mind the foam and your hands.',
-          )
-        : action(
-            'off-now',
-            'Off the heat: the time is up',
-            'Boiled longer the pectin loses its strength.',
-          );
-  if (
+  applies: (moment) =>
+    moment.boil.minute === undefined &&
+    (comesToTheBoil(moment) ||
+      (sugarJustIn(moment) && moment.belowBoiling_K < SUGAR_FOAMS_BELOW_K)) &&
+    !moment.notes.has(foamText(moment)),
+  advice: (moment) => ({
+    text: foamText(moment),
+    why:
+      moment.panFill !== undefined && moment.panFill > FILL_BEFORE_FOAM
+        ? `The pan is ${Math.round(moment.panFill * 100)} % full, and it foams three to four times its height: it will climb over. Half of it into a second pan, or a lower flame.`
+        : 'It foams three to four times its height: stay with it, spoon in hand, ready to take it off.',
+    tick: 'note',
+  }),
+};
+
+const whiskCurd: AdviceRule = {
+  code: 'whisk',
+  applies: isCurd,
+  advice: () => ({
+    text: 'Whisk without stop',
+    why: 'Over simmering, not boiling, water: it curdles soon after it is done. Top the water up.',
+  }),
+};
+
+const bringToFullBoil: AdviceRule = {
+  code: 'full-boil',
+  applies: (moment) => isTimedBoil(moment) && moment.boil.minute === undefined,
+  advice: () => ({
+    text: 'Stir until it is at a full rolling boil',
+    why: 'One that stirring does not stop. Then start the minute.',
+  }),
+};
+
+const holdTimedBoil: AdviceRule = {
+  code: 'hold-boil',
+  applies: ({ formula: { finish }, boil: { minute }, now }) =>
+    finish.type === 'hard-boil' &&
+    minute !== undefined &&
+    minutesSince(minute.startedAt, now) < finish.minutes,
+  advice: () => ({
+    text: 'Keep it rolling and stir',
+    why: 'It climbs in the pan: mind the foam and your hands.',
+  }),
+};
+
+const timedBoilOver: AdviceRule = {
+  code: 'off-now',
+  applies: isTimedBoil,
+  advice: () => ({
+    text: 'Off the heat: the time is up',
+    why: 'Boiled longer the pectin loses its strength.',
+  }),
+};
+
+const addSugar: AdviceRule = {
+  code: 'sugar',
+  applies: ({ boil, formula, belowBoiling_K, startedAt, now }) =>
     boil.sugarInAt === undefined &&
     laterSugar(formula).length > 0 &&
     formula.kind !== 'fruit-butter' &&
-    (now - boil.startedAt) / MINUTE_MS >= SOFT_AFTER &&
-    (last === undefined ||
-      boil.boilingPoint_C === undefined ||
-      last.temperature_C < boil.boilingPoint_C + NO_SUGAR_K)
-  )
-    return action(
-      'sugar',
-      'Skins soft? Then the sugar goes in',
-      'It toughens skins that are not. Finger on the spoon: no grains before it boils fast.',
-    );
-  if (verdict?.says === 'there' || verdict?.says === 'past')
-    return action(
-      'done',
-      'It is done: off the heat',
-      verdict.says === 'past'
+    minutesSince(startedAt, now) >= SOFT_AFTER_MIN &&
+    // Without a reading it is infinitely far below the boil, and sugar is asked for all the same.
+    belowBoiling_K > -UNSUGARED_RISE_K,
+  advice: () => ({
+    text: 'Skins soft? Then the sugar goes in',
+    why: 'It toughens skins that are not. Finger on the spoon: no grains before it boils fast.',
+  }),
+};
+
+const evidenceSaysDone: AdviceRule = {
+  code: 'done',
+  applies: ({ evidence }) => evidence?.doneness === 'there' || evidence?.doneness === 'past',
+  advice: ({ evidence }) => ({
+    text: 'It is done: off the heat',
+    why:
+      evidence?.doneness === 'past'
         ? 'It is past its point: every minute makes it stiffer.'
         : 'What was measured and seen says so.',
-    );
-  if (
-    lastTest !== undefined &&
-    test &&
-    now - test.at < (FIVE_MORE + 1) * MINUTE_MS &&
-    onSince > test.at
-  ) {
-    const left = Math.ceil((onSince + FIVE_MORE * MINUTE_MS - now) / MINUTE_MS);
-    return left > 0
-      ? action(
-          'five-more',
-          `Boil on, ${left} min to the next test`,
-          'Stir the base: it catches from here on.',
-        )
-      : action('test-again', 'Off the heat, and test again', 'Five minutes are over.');
-  }
-  const left_s = watched?.forecast.left_s.mid ?? Infinity;
-  const butter = formula.finish.type === 'consistency';
-  const every = butter
-    ? left_s < THICK_S
-      ? STIR_EVERY.thick
-      : STIR_EVERY.butter
-    : left_s < NEAR_END_S
-      ? STIR_EVERY.near
-      : boil.sugarInAt !== undefined || laterSugar(formula).length === 0
-        ? STIR_EVERY.sugared
-        : STIR_EVERY.soft;
-  const stirDue = now - Math.max(boil.stirredAt ?? 0, onSince) >= every * MINUTE_MS;
-  if (gels && watched) {
-    const { low, mid } = watched.forecast.left_s;
-    if (low < 150)
-      return action(
-        'test-soon',
-        'Off the heat, and test it',
-        'It may be there. Burns at over 104 °C: long sleeves, dry cloth.',
-      );
-    if (mid < 15 * 60 && formula.finish.type !== 'consistency') {
-      const plates = open(
-        action(
-          'plates',
-          'Put two plates in the cold',
-          `The first test in about ${Math.max(Math.round(low / 60), 1)} min.`,
-          'note',
-        ),
-      );
-      if (plates) return plates;
-      const jars = open(
-        action(
-          'jars-hot',
-          'Jars hot, canner near temperature?',
-          'They must be ready the moment the pot is.',
-          'note',
-        ),
-      );
-      if (jars) return jars;
-    }
-  }
-  if (stirDue)
-    return action(
-      'stir',
-      'Stir the base',
-      left_s < NEAR_END_S
+  }),
+};
+
+/** A test was not there yet, and the pan is on the heat again. */
+const boilsOnAfterTest = ({ lastTest, onHeatSince, now }: StoveMoment): boolean =>
+  lastTest !== undefined &&
+  minutesSince(lastTest.at, now) < MINUTES_BETWEEN_TESTS + 1 &&
+  onHeatSince > lastTest.at;
+const minutesToNextTest = ({ onHeatSince, now }: StoveMoment): number =>
+  Math.ceil(MINUTES_BETWEEN_TESTS - minutesSince(onHeatSince, now));
+
+const boilOnToNextTest: AdviceRule = {
+  code: 'five-more',
+  applies: (moment) => boilsOnAfterTest(moment) && minutesToNextTest(moment) > 0,
+  advice: (moment) => ({
+    text: `Boil on, ${minutesToNextTest(moment)} min to the next test`,
+    why: 'Stir the base: it catches from here on.',
+  }),
+};
+
+const testAgain: AdviceRule = {
+  code: 'test-again',
+  applies: boilsOnAfterTest,
+  advice: () => ({ text: 'Off the heat, and test again', why: 'Five minutes are over.' }),
+};
+
+const testSoon: AdviceRule = {
+  code: 'test-soon',
+  applies: ({ watched }) => watched !== undefined && watched.forecast.left_s.low < TEST_WITHIN_S,
+  advice: () => ({
+    text: 'Off the heat, and test it',
+    why: 'It may be there. Burns at over 104 °C: long sleeves, dry cloth.',
+  }),
+};
+
+/** A butter is not tested on cold plates, and its jars wait for hours. */
+const finishIsNear = (moment: StoveMoment): boolean =>
+  moment.timeLeft_s < READY_BEFORE_S && !isButter(moment);
+
+const PLATES = 'Put two plates in the cold';
+const coldPlates: AdviceRule = {
+  code: 'plates',
+  applies: (moment) => finishIsNear(moment) && !moment.notes.has(PLATES),
+  advice: ({ watched }) => ({
+    text: PLATES,
+    why: `The first test in about ${Math.max(Math.round((watched?.forecast.left_s.low ?? 0) / MINUTE_S), 1)} min.`,
+    tick: 'note',
+  }),
+};
+
+const HOT_JARS = 'Jars hot, canner near temperature?';
+const hotJars: AdviceRule = {
+  code: 'jars-hot',
+  applies: (moment) => finishIsNear(moment) && !moment.notes.has(HOT_JARS),
+  advice: () => ({
+    text: HOT_JARS,
+    why: 'They must be ready the moment the pot is.',
+    tick: 'note',
+  }),
+};
+
+/** Minutes between two stirrings at this stage. */
+function stirEvery_min(moment: StoveMoment): number {
+  const { timeLeft_s, boil, formula } = moment;
+  if (isButter(moment))
+    return timeLeft_s < THICK_BUTTER_S ? STIR_EVERY_MIN.thickButter : STIR_EVERY_MIN.butter;
+  if (timeLeft_s < NEAR_END_S) return STIR_EVERY_MIN.nearEnd;
+  return boil.sugarInAt !== undefined || laterSugar(formula).length === 0
+    ? STIR_EVERY_MIN.sugared
+    : STIR_EVERY_MIN.softening;
+}
+
+const stirBase: AdviceRule = {
+  code: 'stir',
+  applies: (moment) =>
+    minutesSince(Math.max(moment.boil.stirredAt ?? 0, moment.onHeatSince), moment.now) >=
+    stirEvery_min(moment),
+  advice: (moment) => ({
+    text: 'Stir the base',
+    why:
+      moment.timeLeft_s < NEAR_END_S
         ? 'It catches from here on; bubbles grow slow and heavy.'
-        : `About every ${every} min at this stage: what lies on the base catches first.`,
-      'stirred',
-    );
-  if (formula.finish.type === 'consistency')
-    return action(
-      'stir-slow',
-      'Stir now and then, lid off or ajar',
-      'It spits as it thickens, and catches late. Done when it mounds and no water rings it on a cold plate.',
-    );
-  return action(
-    'watch',
-    boil.readings.length === 0 ? 'Take a reading when it boils' : 'Stir now and then',
-    'Tip of the thermometer in the middle, off the base. It foams three to four times its height: stay with it.',
-  );
+        : `About every ${stirEvery_min(moment)} min at this stage: what lies on the base catches first.`,
+    tick: 'stirred',
+  }),
+};
+
+const stirButter: AdviceRule = {
+  code: 'stir-slow',
+  applies: isButter,
+  advice: () => ({
+    text: 'Stir now and then, lid off or ajar',
+    why: 'It spits as it thickens, and catches late. Done when it mounds and no water rings it on a cold plate.',
+  }),
+};
+
+const keepWatching: AdviceRule = {
+  code: 'watch',
+  applies: () => true,
+  advice: ({ boil }) => ({
+    text: boil.readings.length === 0 ? 'Take a reading when it boils' : 'Stir now and then',
+    why: 'Tip of the thermometer in the middle, off the base. It foams three to four times its height: stay with it.',
+  }),
+};
+
+/** On the heat: danger first, then what cannot wait, then what can. */
+const ON_HEAT_ADVICE: readonly AdviceRule[] = [
+  curdNearCurdling,
+  curdDone,
+  foamRises,
+  whiskCurd,
+  bringToFullBoil,
+  holdTimedBoil,
+  timedBoilOver,
+  addSugar,
+  evidenceSaysDone,
+  boilOnToNextTest,
+  testAgain,
+  testSoon,
+  coldPlates,
+  hotJars,
+  stirBase,
+  stirButter,
+  keepWatching,
+];
+
+function rulesFor(phase: Boil['phase']): readonly AdviceRule[] {
+  if (phase === 'paused') return PAUSED_ADVICE;
+  return phase === 'off-heat' ? OFF_HEAT_ADVICE : ON_HEAT_ADVICE;
+}
+
+/**
+ * What to do now, one thing, as a cook beside you would say it: the first rule that applies. Common
+ * practice, no source.
+ *
+ * @returns undefined before the heat and after the end
+ */
+export function adviceFor(input: AdviceInput): Advice | undefined {
+  const moment = stoveMoment(input);
+  if (!moment) return undefined;
+  const rule = rulesFor(moment.boil.phase).find(({ applies }) => applies(moment));
+  return rule && { code: rule.code, ...rule.advice(moment) };
 }

@@ -1,18 +1,17 @@
+import type { Boil, LogEntry, TestVerdict, TestWay } from '../boil-log/index.js';
 import type { PotFormula } from '../formula/index.js';
-import { boilingPointAt } from '../water/index.js';
-import type { Boil, TestVerdict } from '../boil-log/index.js';
-import type { WatchedBoil } from './watch-boil.js';
 import { MINUTE_MS } from '../quantity/index.js';
+import { boilingPointAt } from '../water/index.js';
+import type { WatchedBoil } from './watch-boil.js';
 
-/** How far one piece of evidence says the pot is. */
+/** How far one piece of evidence says the pan is, from the least to the most. */
 export const DONENESS = ['not-yet', 'near', 'there', 'past'] as const;
 export type Doneness = (typeof DONENESS)[number];
-export type EvidenceSource =
-  'thermometer' | 'scale' | 'refractometer' | 'plate' | 'sheet' | 'finger';
+export type EvidenceSource = 'thermometer' | 'scale' | 'refractometer' | TestWay;
 
 export interface Evidence {
-  readonly by: EvidenceSource;
-  readonly says: Doneness;
+  readonly source: EvidenceSource;
+  readonly doneness: Doneness;
   /** Milliseconds since 1970. */
   readonly at: number;
   /** How far it is to be trusted against the others; greater is more. */
@@ -22,8 +21,8 @@ export interface Evidence {
 export interface CombinedEvidence {
   readonly evidence: readonly Evidence[];
   /** All of it together, by trust; undefined without any. */
-  readonly says: Doneness | undefined;
-  /** Which witnesses contradict each other, and which of them to believe. */
+  readonly doneness: Doneness | undefined;
+  /** Which sources contradict each other, and which of them to believe. */
   readonly disagreement:
     | {
         readonly early: EvidenceSource;
@@ -45,10 +44,11 @@ const TRUST: Readonly<Record<EvidenceSource, number>> = {
   sheet: 2,
   finger: 2,
 };
-const TRUST_UNCHECKED = 1.5;
+/** A thermometer that was not boiled in water that day. */
+const TRUST_UNCHECKED_THERMOMETER = 1.5;
 
-/** What a test of the set says; a cold plate runs a little behind the pot. Common practice. */
-const BY_VERDICT: Readonly<Record<TestVerdict, Doneness>> = {
+/** What a test of the set says; a cold plate runs a little behind the pan. Common practice. */
+const DONENESS_BY_TEST: Readonly<Record<TestVerdict, Doneness>> = {
   runs: 'not-yet',
   'slowly closes': 'not-yet',
   'holds a line': 'near',
@@ -56,18 +56,116 @@ const BY_VERDICT: Readonly<Record<TestVerdict, Doneness>> = {
   stiff: 'past',
 };
 
-/** Evidence older than this is of another pot, ms. Common practice. */
+/** Evidence older than this no longer tells, ms. Common practice. */
 const STALE_MS = 12 * MINUTE_MS;
-/**
- * Kelvin short of the line, share over the finish mass, and per cent short of the solids, that
- * count as near and as there.
- */
-const NEAR = { K: 1, mass: 0.06, percent: 2.5 } as const;
-const THERE = { K: 0.15, mass: 0.01, percent: 0.5 } as const;
-const PAST = { K: 1.2, mass: 0.05, percent: 2.5 } as const;
 
-const far = (short: number, near: number, there: number, past: number): Doneness =>
-  short > near ? 'not-yet' : short > there ? 'near' : short > -past ? 'there' : 'past';
+/** How far short of the finish counts as near and as there, and how far beyond it as past. */
+interface Bounds {
+  readonly near: number;
+  readonly there: number;
+  readonly past: number;
+}
+/** Kelvin short of the setting point. Common practice. */
+const BY_TEMPERATURE_K: Bounds = { near: 1, there: 0.15, past: 1.2 };
+/** Share over the finish mass. Common practice. */
+const BY_MASS_SHARE: Bounds = { near: 0.06, there: 0.01, past: 0.05 };
+/** Per cent short of the solids. Common practice. */
+const BY_SOLIDS_PERCENT: Bounds = { near: 2.5, there: 0.5, past: 2.5 };
+
+function donenessAt(short: number, { near, there, past }: Bounds): Doneness {
+  if (short > near) return 'not-yet';
+  if (short > there) return 'near';
+  return short > -past ? 'there' : 'past';
+}
+
+/** What evidence is taken from. */
+interface EvidenceInput {
+  readonly boil: Boil;
+  readonly formula: PotFormula;
+  readonly watched: WatchedBoil;
+}
+/** The last word of one source, however old. */
+type EvidenceOf = (input: EvidenceInput) => Evidence | undefined;
+
+const fromThermometer: EvidenceOf = ({ boil, formula }) => {
+  const reading = boil.readings.at(-1);
+  if (!reading || boil.gelTemperature_C === undefined || formula.finish.type !== 'gel-temperature')
+    return undefined;
+  return {
+    source: 'thermometer',
+    at: reading.at,
+    doneness: donenessAt(boil.gelTemperature_C - reading.temperature_C, BY_TEMPERATURE_K),
+    trust:
+      boilingPointAt(formula.place).from === 'measured'
+        ? TRUST.thermometer
+        : TRUST_UNCHECKED_THERMOMETER,
+  };
+};
+
+const fromScale: EvidenceOf = ({ boil, watched }) => {
+  const weighing = boil.weighings.at(-1);
+  return (
+    weighing && {
+      source: 'scale',
+      at: weighing.at,
+      doneness: donenessAt(weighing.value / watched.finishMass_kg - 1, BY_MASS_SHARE),
+      trust: TRUST.scale,
+    }
+  );
+};
+
+const fromRefractometer: EvidenceOf = ({ boil, watched }) => {
+  const brix = boil.brix.at(-1);
+  return (
+    brix && {
+      source: 'refractometer',
+      at: brix.at,
+      doneness: donenessAt(watched.finishSolidsPercent - brix.value, BY_SOLIDS_PERCENT),
+      trust: TRUST.refractometer,
+    }
+  );
+};
+
+const isTestBy =
+  (way: TestWay) =>
+  ({ event, undone }: LogEntry): boolean =>
+    !undone && event.type === 'test' && event.body.way === way;
+
+const fromTest =
+  (way: TestWay): EvidenceOf =>
+  ({ boil }) => {
+    const test = boil.log.findLast(isTestBy(way));
+    if (test?.event.type !== 'test') return undefined;
+    const doneness = DONENESS_BY_TEST[test.event.body.verdict];
+    return { source: way, at: test.at, doneness, trust: TRUST[way] };
+  };
+
+const SOURCES: readonly EvidenceOf[] = [
+  fromThermometer,
+  fromScale,
+  fromRefractometer,
+  fromTest('plate'),
+  fromTest('sheet'),
+  fromTest('finger'),
+];
+
+const rank = ({ doneness }: Evidence): number => DONENESS.indexOf(doneness);
+
+/** The mean by trust, to the nearest step. */
+function together(evidence: readonly Evidence[]): Doneness | undefined {
+  const weight = evidence.reduce((sum, { trust }) => sum + trust, 0);
+  const mean = evidence.reduce((sum, each) => sum + rank(each) * each.trust, 0) / weight;
+  return weight > 0 ? DONENESS[Math.round(mean)] : undefined;
+}
+
+/** The two that are furthest apart, where they are two steps apart or more. */
+function disagreementIn(evidence: readonly Evidence[]): CombinedEvidence['disagreement'] {
+  const byDoneness = evidence.toSorted((a, b) => rank(a) - rank(b));
+  const [early, late] = [byDoneness[0], byDoneness.at(-1)];
+  if (!early || !late || rank(late) - rank(early) < 2) return undefined;
+  const trusted = late.trust >= early.trust ? late : early;
+  return { early: early.source, late: late.source, trust: trusted.source };
+}
 
 /**
  * What the thermometer, the scale, the refractometer and the tests say together, and whether they
@@ -81,62 +179,9 @@ export function weighEvidence(
   watched: WatchedBoil,
   now: number,
 ): CombinedEvidence {
-  const evidence: Evidence[] = [];
-  const fresh = <T extends { readonly at: number }>(entry: T | undefined): T | undefined =>
-    entry && now - entry.at <= STALE_MS ? entry : undefined;
-  const reading = fresh(boil.readings.at(-1));
-  if (reading && boil.gelTemperature_C !== undefined && formula.finish.type === 'gel-temperature')
-    evidence.push({
-      by: 'thermometer',
-      at: reading.at,
-      says: far(boil.gelTemperature_C - reading.temperature_C, NEAR.K, THERE.K, PAST.K),
-      trust:
-        boilingPointAt(formula.place).from === 'measured' ? TRUST.thermometer : TRUST_UNCHECKED,
-    });
-  const weighing = fresh(boil.weighings.at(-1));
-  if (weighing)
-    evidence.push({
-      by: 'scale',
-      at: weighing.at,
-      says: far(weighing.value / watched.finishMass_kg - 1, NEAR.mass, THERE.mass, PAST.mass),
-      trust: TRUST.scale,
-    });
-  const brix = fresh(boil.brix.at(-1));
-  if (brix)
-    evidence.push({
-      by: 'refractometer',
-      at: brix.at,
-      says: far(
-        watched.finishSolidsPercent - brix.value,
-        NEAR.percent,
-        THERE.percent,
-        PAST.percent,
-      ),
-      trust: TRUST.refractometer,
-    });
-  for (const way of ['plate', 'sheet', 'finger'] as const) {
-    const test = boil.log.findLast(
-      ({ event, undone }) => !undone && event.type === 'test' && event.body.way === way,
-    );
-    if (test?.event.type === 'test' && fresh(test))
-      evidence.push({
-        by: way,
-        at: test.at,
-        says: BY_VERDICT[test.event.body.verdict],
-        trust: TRUST[way],
-      });
-  }
-  const weight = evidence.reduce((sum, { trust }) => sum + trust, 0);
-  const mean =
-    evidence.reduce((sum, { says, trust }) => sum + DONENESS.indexOf(says) * trust, 0) / weight;
-  const bySide = [...evidence].sort((a, b) => DONENESS.indexOf(a.says) - DONENESS.indexOf(b.says));
-  const [early, late] = [bySide[0], bySide.at(-1)];
-  return {
-    evidence,
-    says: weight > 0 ? DONENESS[Math.round(mean)] : undefined,
-    disagreement:
-      early && late && DONENESS.indexOf(late.says) - DONENESS.indexOf(early.says) >= 2
-        ? { early: early.by, late: late.by, trust: late.trust >= early.trust ? late.by : early.by }
-        : undefined,
-  };
+  const evidence = SOURCES.flatMap((source) => {
+    const found = source({ boil, formula, watched });
+    return found && now - found.at <= STALE_MS ? [found] : [];
+  });
+  return { evidence, doneness: together(evidence), disagreement: disagreementIn(evidence) };
 }

@@ -1,4 +1,4 @@
-export { type Advice, adviceFor, CURDLES_ABOVE_FINISH_K } from './advice.js';
+export { type Advice, type AdviceCode, adviceFor, CURDLES_ABOVE_FINISH_K } from './advice.js';
 export {
   type CombinedEvidence,
   type Doneness,

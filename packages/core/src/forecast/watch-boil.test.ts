@@ -213,8 +213,8 @@ describe('what to do next, and what the evidence says', () => {
     const { formula } = readFormula(DAMSON, KETTLE.kitchen);
     const now = START + seconds * 1000;
     const watched = watchBoil(boil, DAMSON, KETTLE.kitchen, now);
-    const verdict = watched && weighEvidence(boil, formula, watched, now);
-    return { verdict, next: adviceFor(boil, formula, watched, verdict, now) };
+    const evidence = watched && weighEvidence(boil, formula, watched, now);
+    return { evidence, next: adviceFor({ boil, formula, watched, evidence, now }) };
   };
   test('plates, then jars, then a test as the end comes near; done when it is', () => {
     const near = truth.end_s - 500;
@@ -240,17 +240,17 @@ describe('what to do next, and what the evidence says', () => {
   });
   test('a scale that says past against a plate that runs: it is told, and the scale is believed', () => {
     const now = truth.end_s - 300;
-    const { verdict } = ask(
+    const { evidence } = ask(
       [
         event('weighed', now - 30, { mass_kg: 3 }),
         event('test', now - 20, { way: 'plate', verdict: 'runs' }),
       ],
       now,
     );
-    expect(verdict?.disagreement).toMatchObject({ late: 'scale', trust: 'scale' });
+    expect(evidence?.disagreement).toMatchObject({ late: 'scale', trust: 'scale' });
   });
   test('evidence grows stale', () => {
-    const { verdict } = ask([event('weighed', 60, { mass_kg: 3.7 })], truth.end_s - 200);
-    expect(verdict?.evidence.map(({ by }) => by)).toEqual(['thermometer']);
+    const { evidence } = ask([event('weighed', 60, { mass_kg: 3.7 })], truth.end_s - 200);
+    expect(evidence?.evidence.map(({ source }) => source)).toEqual(['thermometer']);
   });
 });

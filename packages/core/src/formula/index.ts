@@ -35,6 +35,7 @@ export { lineFromText } from './line.js';
 export { RISE_LIMITS_K } from './pot-finish.js';
 export { OWN_INGREDIENT, type PotLine } from './pot-line.js';
 export { notUnderstoodIn, type PotFormula, readFormula } from './read.js';
-export type { Problem, Warning } from './reader.js';
+export type { Problem } from './reader.js';
 export { formulaSchema } from './schema.js';
 export { softeningIn, softens, usualStage } from './stage.js';
+export type { Warning, WarningCode } from './warning.js';

@@ -12,7 +12,8 @@ import { readFinish, readJars, readPlace, type Finish, type PotJar } from './pot
 import { OWN_INGREDIENT, readLine, type PotLine } from './pot-line.js';
 import { readClaims, type Claims } from './claims.js';
 import { placeIn, type Kitchen, type Learned, type Pan } from './kitchen.js';
-import { isObject, quoted, Reader, type Json, type Problem, type Warning } from './reader.js';
+import { isObject, quoted, Reader, type Json, type Problem } from './reader.js';
+import type { Warning } from './warning.js';
 
 /** A formula in SI units, with every line that could be understood. */
 export interface PotFormula {

@@ -1,14 +1,10 @@
+import type { Warning } from './warning.js';
 import { nearest, parseAmount, type Amount, type Decimal } from '../quantity/index.js';
 
 /** What is wrong, and where in the document: `lines[2].amount`. */
 export interface Problem {
   readonly path: string;
   readonly message: string;
-}
-
-export interface Warning {
-  readonly code: string;
-  readonly text: string;
 }
 
 export type Json = Readonly<Record<string, unknown>>;

@@ -1,8 +1,8 @@
-import { EVAPORATION_PER_H, FILL_WITHOUT_FOAM, type Balance } from '../balance/index.js';
+import { UNKNOWN_EVAPORATION_PER_H, hoursToLose, type Vessel } from '../thermal/index.js';
+import { FILL_WITHOUT_FOAM, type Balance } from '../balance/index.js';
 import { isProduce } from '../produce/index.js';
 import { softeningIn, STAGES, usualStage, type PotFormula, type Stage } from '../formula/index.js';
 import type { Keeping } from '../keeping/index.js';
-import { hoursToLose, type Vessel } from '../thermal/index.js';
 import { preparationOf } from './preparation.js';
 
 /** How much of the cook a step takes. */
@@ -186,7 +186,8 @@ export function planSteps(
       );
   } else {
     const total =
-      (balance.waterToBoilOff_kg.mid / (balance.massIn_kg.mid * EVAPORATION_PER_H.mid)) * HOUR;
+      (balance.waterToBoilOff_kg.mid / (balance.massIn_kg.mid * UNKNOWN_EVAPORATION_PER_H.mid)) *
+      HOUR;
     const long = finish.type !== 'hard-boil';
     if (long && softening) {
       const down = Math.max(total - balance.boilMinutes.mid, 0);

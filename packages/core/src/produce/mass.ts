@@ -29,7 +29,7 @@ export type MassReading =
   | {
       readonly ok: true;
       readonly mass_kg: Range;
-      readonly caution?: { readonly code: string; readonly text: string };
+      readonly caution?: { readonly code: 'oz-is-weight'; readonly text: string };
     }
   | { readonly ok: false; readonly message: string };
 

@@ -1,4 +1,9 @@
-export { heatIntoPan_W, openSurface_m } from './batch-heat.js';
+export {
+  evaporation_perH,
+  heatIntoPan_W,
+  openSurface_m,
+  UNKNOWN_EVAPORATION_PER_H,
+} from './batch-heat.js';
 export { BoilingCurve, boilingCurve } from './boiling-curve.js';
 export { type Burner, burnerHeat_W, BURNERS } from './burner.js';
 export {

@@ -4,7 +4,7 @@ import { useCallOut } from '../../ui/attention.js';
 import { logEvent } from '../../data/log-event.js';
 import { useAdvice, useTroubles } from './use-advice.js';
 
-const WITNESS_WORDS: Readonly<Record<EvidenceSource, string>> = {
+const SOURCE_WORDS: Readonly<Record<EvidenceSource, string>> = {
   thermometer: 'the thermometer',
   scale: 'the scale',
   refractometer: 'the refractometer',
@@ -12,7 +12,7 @@ const WITNESS_WORDS: Readonly<Record<EvidenceSource, string>> = {
   sheet: 'the spoon',
   finger: 'the finger line',
 };
-const FAR_WORDS: Readonly<Record<Doneness, string>> = {
+const DONENESS_WORDS: Readonly<Record<Doneness, string>> = {
   'not-yet': 'not yet',
   near: 'nearly',
   there: 'there',
@@ -24,13 +24,13 @@ export function NextStep({ watched }: { readonly watched: WatchedBoil | undefine
   const { id, boil, formula, balance } = useBatch();
   const capacity_l = formula.pan?.capacity_l;
   const fill = balance && capacity_l !== undefined ? balance.pot_l.fill / capacity_l : undefined;
-  const { next, verdict } = useAdvice(boil, formula, watched, fill);
+  const { next, evidence } = useAdvice(boil, formula, watched, fill);
   const [trouble] = useTroubles(boil);
   useCallOut(trouble ? { code: 'trouble', text: `The instrument: ${trouble.text}` } : next);
   if (!next) return null;
-  const says = (who: EvidenceSource): string => {
-    const found = verdict?.evidence.find(({ by }) => by === who)?.says;
-    return found === undefined ? '' : FAR_WORDS[found];
+  const says = (wanted: EvidenceSource): string => {
+    const found = evidence?.evidence.find(({ source }) => source === wanted)?.doneness;
+    return found === undefined ? '' : DONENESS_WORDS[found];
   };
   return (
     <section
@@ -42,18 +42,18 @@ export function NextStep({ watched }: { readonly watched: WatchedBoil | undefine
         <p className="display text-[22px] leading-tight sm:text-[27px]">{next.text}</p>
         <p className="text-soft">{next.why}</p>
         {trouble && <p className="mt-1 text-watch">The instrument: {trouble.text}.</p>}
-        {verdict && verdict.evidence.length > 1 && (
+        {evidence && evidence.evidence.length > 1 && (
           <p className="mt-1 text-sm text-soft">
-            {verdict.evidence
-              .map(({ by, says: far }) => `${WITNESS_WORDS[by]}: ${FAR_WORDS[far]}`)
+            {evidence.evidence
+              .map(({ source, doneness }) => `${SOURCE_WORDS[source]}: ${DONENESS_WORDS[doneness]}`)
               .join(' · ')}
           </p>
         )}
-        {verdict?.disagreement && (
+        {evidence?.disagreement && (
           <p className="mt-1 text-watch">
-            {WITNESS_WORDS[verdict.disagreement.early]} says {says(verdict.disagreement.early)},{' '}
-            {WITNESS_WORDS[verdict.disagreement.late]} {says(verdict.disagreement.late)}: believe{' '}
-            {WITNESS_WORDS[verdict.disagreement.trust]}.
+            {SOURCE_WORDS[evidence.disagreement.early]} says {says(evidence.disagreement.early)},{' '}
+            {SOURCE_WORDS[evidence.disagreement.late]} {says(evidence.disagreement.late)}: believe{' '}
+            {SOURCE_WORDS[evidence.disagreement.trust]}.
           </p>
         )}
       </div>

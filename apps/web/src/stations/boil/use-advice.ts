@@ -19,20 +19,21 @@ const useAboutNow = (boil: Boil): number => Math.floor(batchNow(boil, useNow()) 
 
 /**
  * What to do now in a pot, and what the evidence says.
- * @param fill how full its pan stands, share of its depth
+ * @param panFill how full its pan is, share of its depth
  */
 export function useAdvice(
   boil: Boil,
   formula: PotFormula | undefined,
   watched: WatchedBoil | undefined,
-  fill?: number,
-): { readonly next?: Advice | undefined; readonly verdict?: CombinedEvidence | undefined } {
+  panFill?: number,
+): { readonly next?: Advice | undefined; readonly evidence?: CombinedEvidence | undefined } {
   const now = useAboutNow(boil);
   return useMemo(() => {
     if (!formula) return {};
-    const verdict = watched && weighEvidence(boil, formula, watched, now);
-    return { verdict, next: adviceFor(boil, formula, watched, verdict, now, fill) };
-  }, [boil, formula, watched, now, fill]);
+    const evidence = watched && weighEvidence(boil, formula, watched, now);
+    const next = adviceFor({ boil, formula, watched, evidence, now, panFill });
+    return { evidence, next };
+  }, [boil, formula, watched, now, panFill]);
 }
 
 /** What is wrong with the instruments in a pot. */

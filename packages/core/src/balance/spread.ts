@@ -1,0 +1,221 @@
+import type { Range } from '../range/index.js';
+import {
+  addInto,
+  contentsAt,
+  middleOf,
+  type Contents,
+  type LineInput,
+  type LinePoint,
+} from './contents.js';
+import { evaluate, type Outcome, type PotInput } from './evaluate.js';
+import type { PreparedPot } from './prepare.js';
+
+/** How much one uncertain input widens a result. */
+export interface Influence {
+  /** Document line, or undefined for a doubt of the whole pot. */
+  readonly line: number | undefined;
+  readonly input: LineInput | PotInput;
+  /** Half the width it gives the yield (share of the middle), the firmness and the pH. */
+  readonly yieldShare: number;
+  readonly firmness: number;
+  readonly pH: number;
+}
+
+/** The single figures of an outcome that get a range; the jars come after them. */
+const FIGURES = [
+  'mass',
+  'soluble',
+  'insoluble',
+  'solids',
+  'finished',
+  'volume_ml',
+  'waterOff',
+  'losses',
+  'pH',
+  'firmness',
+  'inversion',
+  'boilMinutes',
+] as const satisfies (keyof Outcome)[];
+export type Figure = (typeof FIGURES)[number];
+
+/** All figures of an outcome in a row: {@link FIGURES}, then counts and fill masses of the jars. */
+function figuresOf(outcome: Outcome): number[] {
+  const values: number[] = [];
+  for (const figure of FIGURES) values.push(outcome[figure]);
+  return values.concat(outcome.counts, outcome.fillMass_g);
+}
+
+/**
+ * Ranges of everything that comes out of a pan: the deviation that each uncertain input makes by
+ * itself, added in quadrature.
+ */
+export class Spread {
+  readonly influences: Influence[] = [];
+  private readonly middle: readonly number[];
+  private readonly up: Float64Array;
+  private readonly down: Float64Array;
+
+  constructor(
+    private readonly outcome: Outcome,
+    private readonly jarCount: number,
+  ) {
+    this.middle = figuresOf(outcome);
+    this.up = new Float64Array(this.middle.length);
+    this.down = new Float64Array(this.middle.length);
+  }
+
+  /**
+   * Takes in what one input does.
+   *
+   * @param ends the outcomes at its low and its high end; one may be missing
+   * @param mirrored the missing low end deviates as much as the high one, the other way
+   */
+  add(
+    line: number | undefined,
+    input: LineInput | PotInput,
+    ends: readonly (Outcome | undefined)[],
+    mirrored = false,
+  ): void {
+    let jars = 0;
+    let firmness = 0;
+    let pH = 0;
+    for (const end of ends) {
+      if (!end) continue;
+      this.deviate(figuresOf(end), mirrored);
+      jars = Math.max(jars, Math.abs(jarsIn(end) - jarsIn(this.outcome)));
+      firmness = Math.max(firmness, Math.abs(end.firmness - this.outcome.firmness));
+      pH = Math.max(pH, Math.abs(end.pH - this.outcome.pH));
+    }
+    const middleJars = jarsIn(this.outcome);
+    const yieldShare = middleJars > 0 ? jars / middleJars : 0;
+    this.influences.push({ line, input, yieldShare, firmness, pH });
+  }
+
+  private deviate(values: readonly number[], mirrored: boolean): void {
+    const { up, down, middle } = this;
+    for (let k = 0; k < values.length; k++) {
+      const deviation = (values[k] ?? 0) - (middle[k] ?? 0);
+      const square = deviation * deviation;
+      if (deviation > 0 || mirrored) up[k] = (up[k] ?? 0) + square;
+      if (deviation < 0 || mirrored) down[k] = (down[k] ?? 0) + square;
+    }
+  }
+
+  /** The range of one figure. @param most it cannot be more than this */
+  range(figure: Figure, most = Infinity): Range {
+    return this.at(FIGURES.indexOf(figure), most);
+  }
+
+  /** The range of how many jars of the i-th size are filled. */
+  count(i: number): Range {
+    return this.at(FIGURES.length + i);
+  }
+
+  /** The range of what one jar of the i-th size holds, g. */
+  fillMass_g(i: number): Range {
+    return this.at(FIGURES.length + this.jarCount + i);
+  }
+
+  private at(k: number, most = Infinity): Range {
+    const mid = this.middle[k] ?? 0;
+    return {
+      low: Math.max(mid - Math.sqrt(this.down[k] ?? 0), 0),
+      mid,
+      high: Math.min(mid + Math.sqrt(this.up[k] ?? 0), Math.max(most, mid)),
+    };
+  }
+}
+
+const jarsIn = ({ counts }: Outcome): number => counts.reduce((sum, count) => sum + count, 0);
+
+/** The pH before the model's own doubt, for ends that do not move it. */
+const pHOfModel = ({ outcome, middle }: PreparedPot): number => outcome.pH - middle.pHModel;
+
+/** Doubts of the whole pan: its finish, the losses, the model. */
+function addPotInputs(spread: Spread, pot: PreparedPot): void {
+  const { inputs, contents, middle, rules } = pot;
+  const at = (input: PotInput, value: number): Outcome =>
+    evaluate(contents, { ...middle, [input]: value }, rules, pHOfModel(pot));
+  for (const input of Object.keys(inputs) as PotInput[]) {
+    const { low, mid, high } = inputs[input];
+    if (low === high) continue;
+    spread.add(undefined, input, [
+      low === mid ? undefined : at(input, low),
+      high === mid ? undefined : at(input, high),
+    ]);
+  }
+}
+
+/**
+ * Inputs that act so nearly linearly that the low end mirrors the high one, where their range is
+ * even.
+ */
+const LINEAR: ReadonlySet<LineInput> = new Set<LineInput>(['mass', 'soluble', 'insoluble']);
+/** A range whose middle is off by less than this share of its width is even. */
+const EVEN_WITHIN = 0.02;
+/**
+ * A spoonful of spice or salt cannot widen anything: below this share of the pan only acid and
+ * pectin are moved.
+ */
+const LITTLE_SHARE = 0.01;
+
+const ACID_INPUTS: ReadonlySet<LineInput> = new Set<LineInput>(['mass', 'ripeness', 'acidity']);
+
+const hasAcid = ({ perKg }: LinePoint): boolean =>
+  perKg.citric + perKg.malic + perKg.tartaric + perKg.acetic + perKg.cation > 0;
+const hasPectin = ({ perKg }: LinePoint): boolean =>
+  perKg.pectin + perKg.highMethoxyl + perKg.lowMethoxyl > 0;
+
+/** Whether an input of a line can widen anything. */
+function canWiden(point: LinePoint, input: LineInput, isLittle: boolean): boolean {
+  const [acid, pectin] = [hasAcid(point), hasPectin(point)];
+  switch (input) {
+    case 'ripeness':
+      return acid && !isLittle;
+    case 'acidity':
+      return acid;
+    case 'pectin':
+      return pectin;
+    case 'mass':
+      return !isLittle || acid || pectin;
+    case 'soluble':
+    case 'insoluble':
+      return !isLittle;
+  }
+}
+
+/** Doubts of one line: how much of it there is, and what is in it. */
+function addLineInputs(spread: Spread, pot: PreparedPot, point: LinePoint, part: Contents): void {
+  const values = middleOf(point);
+  const isLittle = part.mass < pot.contents.mass * LITTLE_SHARE;
+  const rest = addInto({ ...pot.contents }, part, -1);
+  const at = (input: LineInput, value: number): Outcome =>
+    evaluate(
+      addInto(contentsAt(point, { ...values, [input]: value }), rest),
+      pot.middle,
+      pot.rules,
+      hasAcid(point) && ACID_INPUTS.has(input) ? undefined : pHOfModel(pot),
+    );
+  for (const input of Object.keys(point.inputs) as LineInput[]) {
+    const { low, mid, high } = point.inputs[input];
+    if (low === high || !canWiden(point, input, isLittle)) continue;
+    const mirrored =
+      LINEAR.has(input) && Math.abs(high + low - 2 * mid) < EVEN_WITHIN * (high - low);
+    const ends = [
+      low === mid || mirrored ? undefined : at(input, low),
+      high === mid ? undefined : at(input, high),
+    ];
+    spread.add(point.line.index, input, ends, mirrored);
+  }
+}
+
+/** Every uncertain input of a pan moved to its low and its high end, each by itself. */
+export function spreadOf(pot: PreparedPot): Spread {
+  const spread = new Spread(pot.outcome, pot.formula.jars.length);
+  addPotInputs(spread, pot);
+  pot.points.forEach((point, i) => {
+    const part = pot.parts[i];
+    if (part) addLineInputs(spread, pot, point, part);
+  });
+  return spread;
+}
