@@ -1,6 +1,6 @@
 import { within, type Range } from '../range/index.js';
 import { titratablePercentOf } from '../acid/index.js';
-import { inversionRate_perMin, syrupDensity_kgPerM3 } from '../syrup/index.js';
+import { INVERSION_FACTOR, inversionRate_perMin, syrupDensity_kgPerM3 } from '../syrup/index.js';
 import {
   butterFirmness,
   curdFirmness,
@@ -82,9 +82,7 @@ export const potInputs = (
 ): Record<PotInput, Range> => ({
   finish: rule.value,
   curve: { low: 0, mid: 0.5, high: 1 },
-  // Vukov's rate is good to a factor of two; ordinary boils end at the 20-40 % of the trade texts
-  // with seven tenths of it.
-  inversion: { low: 0.35, mid: 0.7, high: 1.4 },
+  inversion: INVERSION_FACTOR,
   evaporation,
   film: FILM_KG,
   foam: FOAM_SHARE,
@@ -144,9 +142,77 @@ export interface Outcome {
   invertShare: number;
   /** Minutes at the boil with the sugar in. */
   boilMinutes: number;
+  /** Minutes acid and heat act on the sugar; see {@link SugarBoil}. */
+  sugared_min: number;
   pectinPercent: number;
   counts: number[];
   fillMass_g: number[];
+}
+
+/** Share of the sucrose that an ordinary boil splits, for first guesses. Trade texts, from memory. */
+export const ORDINARY_INVERSION = 0.3;
+
+/** Share of the soluble solids that is invert sugar before the boil. */
+export const hexoseShare = ({ soluble, hexose }: Contents): number =>
+  soluble > 0 ? Math.min(hexose / soluble, 1) : 0;
+
+/** How long a pan boils with the sugar in. */
+interface SugarBoil {
+  /** As a cook counts it, minutes. */
+  readonly minutes: number;
+  /** What acid and heat have to act in: a longer boil is simmered down before the sugar, minutes. */
+  readonly sugared_min: number;
+}
+
+function sugarBoil(
+  { mass }: Contents,
+  finished: number,
+  evaporation_perH: number,
+  { rule: { timedMinutes }, softens }: Pick<PotRules, 'rule' | 'softens'>,
+): SugarBoil {
+  if (timedMinutes !== undefined) {
+    const minutes = timedMinutes + BRINGING_UP_MIN;
+    return { minutes, sugared_min: minutes };
+  }
+  const toBoilOff = (1 - finished / mass) * (60 / evaporation_perH);
+  const minutes = Math.max(toBoilOff - (softens ? SOFTENING_SAVES_MIN.mid : 0), LEAST_BOIL_MIN);
+  return {
+    minutes,
+    sugared_min: Math.min(Math.max(minutes, SHORTEST_SUGAR_BOIL_MIN), LONGEST_SUGAR_BOIL_MIN),
+  };
+}
+
+/** How far acid and heat have split the sugar. */
+interface SplitSugar {
+  /** Share of the soluble solids that is invert sugar when the heat goes off. */
+  readonly atFinish: number;
+  /** Share of the sucrose that is split in the jar, and of the solids that is invert sugar there. */
+  readonly inJar: number;
+  readonly shareInJar: number;
+}
+
+function splitSugar(
+  contents: Contents,
+  finished: number,
+  { sugared_min }: SugarBoil,
+  pH: number,
+  factor: number,
+  { rule, curdTemperature_C }: Pick<PotRules, 'rule' | 'curdTemperature_C'>,
+): SplitSugar {
+  const { soluble, insoluble } = contents;
+  const solids = Math.min(soluble / Math.max(finished - insoluble, soluble, 1e-9), 0.9);
+  const rise_K = rule.type === 'gel-temperature' ? rule.value.mid : 10 * solids * solids;
+  const hot_C =
+    rule.type === 'curd' ? curdTemperature_C : rule.boilingPoint_C.mid + MEAN_RISE * rise_K;
+  const rate = inversionRate_perMin(1 - solids * 0.9, hot_C, pH) * factor;
+  const atFinish = 1 - Math.exp(-rate * sugared_min);
+  const inJar = 1 - Math.exp(-rate * (sugared_min + COOLING_MIN));
+  const hexose = hexoseShare(contents);
+  return {
+    atFinish: hexose + (1 - hexose) * atFinish,
+    inJar,
+    shareInJar: hexose + (1 - hexose) * inJar,
+  };
 }
 
 /**
@@ -162,52 +228,32 @@ export function evaluate(
   pHKnown?: number,
 ): Outcome {
   const { mass, soluble, insoluble } = contents;
-  // Buffers hardly notice how far the pot is boiled down, so the pH is taken at a first guess of
-  // the finished mass.
-  const guess =
-    rule.type === 'gel-temperature'
-      ? Math.min(soluble / 0.65 + insoluble, mass)
-      : finishedMass(rule, pot.finish, 0, 0.5, contents);
+  // Buffers hardly notice how far the pan is boiled down, and how long it boils hardly depends on
+  // its inversion: both are taken at a first guess of the finished mass.
+  const hexose = hexoseShare(contents);
+  const guess = finishedMass(
+    rule,
+    pot.finish,
+    hexose + (1 - hexose) * ORDINARY_INVERSION,
+    pot.curve,
+    contents,
+  );
   const pH = Math.max((pHKnown ?? pHOfContents(contents, guess)) + pot.pHModel, 0);
-  const timed = rule.timedMinutes;
-  const toBoilOff = (1 - guess / mass) * (60 / pot.evaporation);
-  const boilMinutes =
-    timed !== undefined
-      ? timed + BRINGING_UP_MIN
-      : Math.max(toBoilOff - (softens ? SOFTENING_SAVES_MIN.mid : 0), LEAST_BOIL_MIN);
-  // As far as inversion and pectin go: what has more water than a boil of that length is simmered
-  // down before the sugar.
-  const cooked =
-    timed !== undefined
-      ? boilMinutes
-      : Math.min(
-          Math.max(toBoilOff - SOFTENING_SAVES_MIN.mid, SHORTEST_SUGAR_BOIL_MIN),
-          LONGEST_SUGAR_BOIL_MIN,
-        );
-  const solidsGuess = Math.min(soluble / Math.max(guess - insoluble, soluble, 1e-9), 0.9);
-  const hot_C =
-    rule.type === 'curd'
-      ? curdTemperature_C
-      : rule.boilingPoint_C.mid +
-        MEAN_RISE *
-          (rule.type === 'gel-temperature' ? rule.value.mid : 10 * solidsGuess * solidsGuess);
-  const inversion =
-    1 -
-    Math.exp(
-      -inversionRate_perMin(1 - solidsGuess * 0.9, hot_C, pH) *
-        (cooked + COOLING_MIN) *
-        pot.inversion,
-    );
-  const hexose = soluble > 0 ? Math.min(contents.hexose / soluble, 1) : 0;
-  const invertShare = hexose + (1 - hexose) * inversion;
-
-  const finished = Math.max(finishedMass(rule, pot.finish, invertShare, pot.curve, contents), 1e-9);
+  const boil = sugarBoil(contents, guess, pot.evaporation, { rule, softens });
+  const split = splitSugar(contents, guess, boil, pH, pot.inversion, { rule, curdTemperature_C });
+  const finished = Math.max(
+    finishedMass(rule, pot.finish, split.atFinish, pot.curve, contents),
+    1e-9,
+  );
   const solids = Math.min(soluble / Math.max(finished - insoluble, soluble, 1e-9), 0.95);
   const density = syrupDensity_kgPerM3(Math.min(solids, 0.85), FILL_C) * (1 - pot.air);
   const jarred = Math.max(finished - pot.film, 0) * (1 - pot.foam);
   const volume_ml = (jarred / density) * 1e6;
 
-  const left = pectinLeft(cooked + (timed === undefined ? SOFTENING_MIN : 0), pH);
+  const left = pectinLeft(
+    boil.sugared_min + (rule.timedMinutes === undefined ? SOFTENING_MIN : 0),
+    pH,
+  );
   const highMethoxyl =
     ((contents.pectin * left * pot.pectinModel + contents.highMethoxyl) / finished) * 100;
   const lowMethoxyl = (contents.lowMethoxyl / finished) * 100;
@@ -251,9 +297,10 @@ export function evaluate(
     losses: finished - jarred,
     pH,
     firmness,
-    inversion,
-    invertShare,
-    boilMinutes,
+    inversion: split.inJar,
+    invertShare: split.shareInJar,
+    boilMinutes: boil.minutes,
+    sugared_min: boil.sugared_min,
     pectinPercent: highMethoxyl + lowMethoxyl,
     counts: fillInOrder((volume_ml * yieldShare) / pot.jar, jars),
     fillMass_g: jars.map((jar) => jar.fill_ml * pot.jar * density * 1e-3),

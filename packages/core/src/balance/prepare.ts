@@ -13,6 +13,8 @@ import {
 } from './contents.js';
 import {
   evaluate,
+  hexoseShare,
+  ORDINARY_INVERSION,
   potInputs,
   setModelOf,
   type Outcome,
@@ -45,8 +47,8 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
   const parts = points.map((point) => contentsAt(point, middleOf(point)));
   const contents = parts.reduce((sum, part) => addInto(sum, part), nothing());
   if (!(contents.mass > 0)) return null;
-  const hexose = contents.soluble > 0 ? contents.hexose / contents.soluble : 0;
-  const rule = finishRule(formula, contents, hexose + (1 - hexose) * 0.3);
+  const hexose = hexoseShare(contents);
+  const rule = finishRule(formula, contents, hexose + (1 - hexose) * ORDINARY_INVERSION);
   const rules: PotRules = {
     rule,
     model: setModelOf(formula, contents),

@@ -3,7 +3,8 @@ import { BUTTER, CURD, documentOf, pot, POWDER, type Lines } from '../testing/fo
 import type { FormulaDocument } from '../formula/index.js';
 import { boilingPointAt } from '../water/index.js';
 import { simulateFormula } from './formula-boil.js';
-import type { Simulation } from '../thermal/index.js';
+import { times } from '../range/index.js';
+import { massOfPot, solidsOf, type Simulation } from '../thermal/index.js';
 
 const prepared = (lines: Lines, rest: Partial<FormulaDocument> = {}): PreparedPot => {
   const made = preparePot(pot(documentOf(lines, rest), { altitude_m: 1180 }));
@@ -100,4 +101,51 @@ test('too little heat never gets there, and says so', () => {
   });
   expect(finished).toBe(false);
   expect(end_s).toBeGreaterThan(3500);
+});
+
+// Two computations of the same thing, the closed one of the balance and the one followed second by
+// second, against each other; no outside source.
+describe('balance and simulated pan agree within 1 %', () => {
+  /** What a household burner gives, more of it under a larger batch, W. Common practice. */
+  const burner_W = (mass_kg: number): number => 1550 * Math.max(mass_kg / 6, 1);
+  const JAMS: Readonly<Record<string, FormulaDocument>> = {
+    'plum jam': documentOf(PLUM),
+    'currant jelly': documentOf(
+      [
+        ['1.3 l', 'redcurrant', 'juice'],
+        ['1.05 kg', 'white-sugar'],
+      ],
+      { kind: 'jelly' },
+    ),
+    'pear jam': documentOf([
+      ['2 kg', 'pear'],
+      ['1.6 kg', 'white-sugar'],
+      ['120 ml', 'lemon-juice-bottled'],
+    ]),
+  };
+
+  test.each(
+    Object.keys(JAMS).flatMap((name) => [0.5, 1, 2, 4, 8, 16, 30].map((kg) => [name, kg] as const)),
+  )('%s, %f kg in the pan', (name, mass_kg) => {
+    const formula = pot(JAMS[name] as FormulaDocument, { altitude_m: 1180 });
+    const written = preparePot(formula)?.contents.mass ?? NaN;
+    const watts = burner_W(mass_kg);
+    const scaled = preparePot({
+      ...formula,
+      pan: { heat_W: watts },
+      lines: formula.lines.map((line) => ({
+        ...line,
+        mass_kg: times(line.mass_kg, mass_kg / written),
+      })),
+    });
+    if (!scaled) throw new Error('nothing in the pot');
+    const { state, finished } = simulateFormula(
+      scaled,
+      { net_W: () => watts, seed: 1, readEvery_s: 60 },
+      { softened: true },
+    );
+    expect(finished).toBe(true);
+    expect(Math.abs(massOfPot(state) / scaled.outcome.finished - 1)).toBeLessThan(0.01);
+    expect(Math.abs((solidsOf(state) * 100) / scaled.outcome.solids - 1)).toBeLessThan(0.01);
+  });
 });

@@ -1,4 +1,5 @@
 import type { PreparedPot } from '../balance/index.js';
+import { HOUR_MIN } from '../quantity/index.js';
 import { boilingPointAt, gelTemperature_C } from '../water/index.js';
 import {
   boilingCurve,
@@ -60,28 +61,50 @@ export function finishWatch(
   }
 }
 
-/** A pot whose fruit has softened and whose sugar has just gone in, C. Common practice. */
-const START_C = 60;
+/** A pan of softened fruit whose sugar has just gone in, C. Common practice. */
+const SUGAR_IN_C = 60;
+
+/** How a simulated boil of a formula begins. */
+export interface BoilStart {
+  /** How warm the pan is; that of softened fruit with cold sugar unless given. */
+  readonly temperature_C?: number;
+  /**
+   * The water of a softening before the sugar is gone already, as the balance takes it; otherwise
+   * everything of the formula is in.
+   */
+  readonly softened?: boolean;
+}
 
 /**
- * A boil of a formula from the sugar to its finish, or to what `until` says; see {@link
- * simulateBoil}.
+ * The pan when the sugar goes in: what softening the fruit boils off is gone, and so is what a
+ * longer boil than any with sugar would have to. The water left is what the balance boils off.
+ */
+function whenSugarGoesIn(pot: PreparedPot, temperature_C: number): PotState {
+  const start = startOf(pot, temperature_C);
+  const { outcome, middle, rule, contents } = pot;
+  if (rule.timedMinutes !== undefined) return start;
+  const finishWater = Math.max(outcome.finished - contents.soluble - contents.insoluble, 0);
+  const toBoilOff = (middle.evaporation * contents.mass * outcome.sugared_min) / HOUR_MIN;
+  start.water = Math.min(start.water, finishWater + toBoilOff);
+  return start;
+}
+
+/**
+ * A boil of a formula to its finish, or to what `until` says; see {@link simulateBoil}.
  *
- * @param from_C how warm the pot is at first
+ * @returns the readings, and the pan at the end
  */
 export function simulateFormula(
   pot: PreparedPot,
   options: SimulateOptions,
-  from_C = START_C,
+  { temperature_C = SUGAR_IN_C, softened = false }: BoilStart = {},
 ): Simulation {
   const { pressure_kPa } = boilingPointAt(pot.formula.place);
-  const kettle: PanModel = {
+  const pan: PanModel = {
     curve: boilingCurve(pressure_kPa),
     diameter_m: PAN_DIAMETER_M,
     pH: pot.outcome.pH,
   };
-  return simulateBoil(startOf(pot, from_C), kettle, {
-    until: finishWatch(pot, kettle),
-    ...options,
-  });
+  const start = softened ? whenSugarGoesIn(pot, temperature_C) : startOf(pot, temperature_C);
+  return simulateBoil(start, pan, { until: finishWatch(pot, pan), ...options });
 }

@@ -7,4 +7,4 @@ export {
   syrupBoilingPoint_C,
 } from './boiling.js';
 export { syrupDensity_kgPerM3 } from './density.js';
-export { inversionRate_perMin } from './inversion.js';
+export { INVERSION_FACTOR, inversionRate_perMin } from './inversion.js';

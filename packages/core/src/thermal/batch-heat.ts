@@ -34,9 +34,6 @@ const UNDER_LID_M: Partial<Record<Vessel, number>> = {
   'slow-cooker-lid-ajar': 0.12,
   'slow-cooker-lid-off': 0.22,
 };
-/** Over a boil the pan holds about this share of what went in, on average. */
-const MEAN_FILL = 0.85;
-
 type HeatSources = Pick<PotFormula, 'pan' | 'learned'>;
 
 /**
@@ -86,7 +83,7 @@ export function heatIntoPan_W(
 }
 
 /**
- * Water that boils off at a rolling boil, kg an hour for every kg in the pan, 5-95 %, by the heat of
+ * Water that boils off at a rolling boil, kg an hour for every kg that went in, 5-95 %, by the heat of
  * {@link heatIntoPan_W} where something is known of it.
  *
  * @param mass_kg that went into the pan
@@ -94,6 +91,6 @@ export function heatIntoPan_W(
 export function evaporation_perH(formula: HeatSources, mass_kg: number): Range {
   const heat = knownHeat_W(formula, mass_kg);
   if (!heat) return UNKNOWN_EVAPORATION_PER_H;
-  const perKg = (watts: number): number => panLoss_kgPerH(watts) / (mass_kg * MEAN_FILL);
+  const perKg = (watts: number): number => panLoss_kgPerH(watts) / mass_kg;
   return { low: perKg(heat.low), mid: perKg(heat.mid), high: perKg(heat.high) };
 }

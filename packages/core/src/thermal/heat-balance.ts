@@ -1,5 +1,5 @@
 import type { Range } from '../range/index.js';
-import { inversionRate_perMin } from '../syrup/index.js';
+import { INVERSION_FACTOR, inversionRate_perMin } from '../syrup/index.js';
 import {
   heatForLoss_W,
   LATENT_J_PER_KG,
@@ -85,6 +85,7 @@ export function rates(
   into.invert =
     state.temperature_C > 60
       ? ((1 - state.invertShare) *
+          INVERSION_FACTOR.mid *
           inversionRate_perMin(1 - solids * 0.9, state.temperature_C, kettle.pH)) /
         60
       : 0;
