@@ -169,6 +169,7 @@ export {
 } from './adjust/index.js';
 export { rescueOf } from './rescue/index.js';
 export {
+  type Attention,
   type BatchPlan,
   type Busy,
   busyOf,
@@ -177,14 +178,13 @@ export {
   clearOf,
   crewDuties,
   gearFor,
-  type Hands,
   type JarsUsed,
   planOfBatch,
   preparationOf,
   type PreparationStep,
   type Schedule,
   type Timed,
-  USUALLY_TAKEN,
+  USUAL_OPTIONAL_STEPS,
   type Wish,
   type YearAhead,
   yearNeeds,

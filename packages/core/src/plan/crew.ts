@@ -54,13 +54,13 @@ export function crewDuties(plan: Schedule, names: readonly string[]): Duty[] {
     return who;
   };
   for (const step of plan.steps) {
-    if (step.doneAt !== undefined || step.hands === 'hands-off') continue;
+    if (step.doneAt !== undefined || step.attention === 'hands-off') continue;
     if (step.code === 'fill') {
       const places = AT_THE_JARS[Math.min(names.length, AT_THE_JARS.length) - 1] ?? AT_THE_JARS[0];
       const taken: string[] = [];
       for (const role of places) taken.push(give(step, role, step.start, step.end, taken));
     } else if (STIRRED.has(step.code)) {
-      const turn = (step.hands === 'cannot-leave' ? TURN_MIN.fast : TURN_MIN.slow) * MINUTE_MS;
+      const turn = (step.attention === 'cannot-leave' ? TURN_MIN.fast : TURN_MIN.slow) * MINUTE_MS;
       let before: string[] = [];
       for (let from = step.start; from < step.end; from += turn) {
         // A last stretch too short to change over for is the one's before it.

@@ -21,7 +21,7 @@ export interface BatchPlan {
 export function planOfBatch(
   { formula, balance, keeping }: Pick<MadeBatch, 'formula' | 'balance' | 'keeping'>,
   { wish: wished, vessels, startedAt, stepsDone }: Boil,
-  options: Pick<PlanOptions, 'hands' | 'load'>,
+  options: Pick<PlanOptions, 'people' | 'load'>,
   soon: number,
   now: number,
 ): BatchPlan | undefined {

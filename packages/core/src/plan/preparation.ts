@@ -1,13 +1,27 @@
-import { isProduce, type Form } from '../produce/index.js';
 import type { PotFormula, PotLine } from '../formula/index.js';
+import { isProduce, type Form } from '../produce/index.js';
+import { DAY_MIN, HOUR_MIN } from '../quantity/index.js';
 
-/** Something to be done before the pot goes on. */
+/** What is done before cooking; preparing and thawing are of one ingredient. */
+export type PreparationCode =
+  | `prepare-${string}`
+  | `thaw-${string}`
+  | 'simmer'
+  | 'drip'
+  | 'settle'
+  | 'soak'
+  | 'soften-peel'
+  | 'infuse'
+  | 'eggs'
+  | 'macerate';
+
+/** Something to be done before the pan goes on the heat. */
 export interface PreparationStep {
-  readonly code: string;
+  readonly code: PreparationCode;
   readonly text: string;
   /** Least and most minutes it takes. */
   readonly minutes: { readonly least: number; readonly most: number };
-  /** It stands by itself meanwhile. */
+  /** It stands unattended meanwhile. */
   readonly handsOff: boolean;
   /** May be left out. */
   readonly optional: boolean;
@@ -15,10 +29,10 @@ export interface PreparationStep {
 }
 
 /**
- * Minutes of one pair of hands for a kilogram, least and most, by what is done to it. Common
- * practice, no source.
+ * Minutes one person takes for a kilogram, least and most, by what is done to it. Common practice,
+ * no source.
  */
-const HANDS_PER_KG: Readonly<Partial<Record<Form, readonly [number, number]>>> = {
+const PER_KG_MIN: Readonly<Partial<Record<Form, readonly [number, number]>>> = {
   whole: [4, 8],
   hulled: [6, 12],
   pitted: [8, 16],
@@ -35,10 +49,13 @@ const HANDS_PER_KG: Readonly<Partial<Record<Form, readonly [number, number]>>> =
   drained: [8, 15],
   stored: [8, 15],
 };
-const HOUR = 60;
+/** For a form without a figure of its own. */
+const USUAL_PER_KG_MIN = [8, 15] as const;
+/** Nothing is prepared quicker than this, minutes. */
+const SHORTEST_MIN = 2;
 
 /** What is done to the fruit, as a cook says it. */
-const DONE: Readonly<Partial<Record<Form, string>>> = {
+const FORM_WORK: Readonly<Partial<Record<Form, string>>> = {
   whole: 'sort, wash and stem',
   hulled: 'sort, wash and hull',
   pitted: 'wash and pit',
@@ -56,136 +73,140 @@ const DONE: Readonly<Partial<Record<Form, string>>> = {
   stored: 'look over, wash and chop',
 };
 
-const step = (
-  code: string,
-  text: string,
-  least: number,
-  most: number,
-  more: Partial<PreparationStep> = {},
-): PreparationStep => ({
-  code,
-  text,
-  minutes: { least, most },
-  handsOff: false,
-  optional: false,
-  ...more,
-});
+/** What is asked of a formula to know whether a step is wanted. */
+interface Prepared {
+  readonly formula: PotFormula;
+  /** Lines of fruit and vegetables. */
+  readonly produce: readonly PotLine[];
+}
+
+/** One step that is wanted where `needed` holds. */
+interface PreparationRule extends PreparationStep {
+  readonly needed: (prepared: Prepared) => boolean;
+}
+
+const has = ({ formula }: Prepared, ...ids: readonly string[]): boolean =>
+  formula.lines.some(({ ingredient }) => ids.includes(ingredient.id));
+const givesJuice = ({ produce }: Prepared, ...ids: readonly string[]): boolean =>
+  produce.some(
+    ({ form, ingredient }) => form === 'juice' && (ids.length === 0 || ids.includes(ingredient.id)),
+  );
+/** Fruit that is left whole, or nearly: it stays whole in its sugar. */
+const WHOLE_FORMS: ReadonlySet<Form> = new Set<Form>(['hulled', 'pitted', 'whole']);
+
+/** After the fruit is prepared, in this order. Common practice, no source. */
+const PREPARATION_RULES: readonly PreparationRule[] = [
+  {
+    code: 'simmer',
+    text: 'simmer the fruit with just enough water, hard fruit covered, and mash it',
+    minutes: { least: 15, most: 40 },
+    handsOff: false,
+    optional: false,
+    needed: (prepared) => givesJuice(prepared),
+  },
+  {
+    code: 'drip',
+    text: 'let it drip through a cloth; do not squeeze if it is to be clear',
+    minutes: { least: 2 * HOUR_MIN, most: 12 * HOUR_MIN },
+    handsOff: true,
+    optional: false,
+    needed: (prepared) => givesJuice(prepared),
+  },
+  {
+    code: 'settle',
+    text: 'let grape juice settle in the cold, and pour it off its crystals',
+    minutes: { least: 12 * HOUR_MIN, most: DAY_MIN },
+    handsOff: true,
+    optional: false,
+    needed: (prepared) => givesJuice(prepared, 'grape', 'slip-skin-grape'),
+  },
+  {
+    code: 'soak',
+    text: 'soak the sliced peel in its water: it softens and gives its pectin',
+    minutes: { least: 12 * HOUR_MIN, most: 18 * HOUR_MIN },
+    handsOff: true,
+    optional: true,
+    needed: ({ formula }) => formula.kind === 'marmalade',
+  },
+  {
+    code: 'soften-peel',
+    text: 'simmer the peel until it is crushed between two fingers',
+    minutes: { least: HOUR_MIN, most: 2 * HOUR_MIN },
+    handsOff: false,
+    optional: false,
+    needed: ({ formula }) => formula.kind === 'marmalade',
+  },
+  {
+    code: 'infuse',
+    text: 'draw the infusion, then strain it',
+    minutes: { least: 15 * HOUR_MIN, most: DAY_MIN },
+    handsOff: true,
+    optional: false,
+    caution: 'it is low in acid: it stands in the fridge, never on the counter',
+    needed: (prepared) => has(prepared, 'flower-infusion', 'herb-infusion'),
+  },
+  {
+    code: 'eggs',
+    text: 'let the eggs come to room temperature',
+    minutes: { least: 30, most: 60 },
+    handsOff: true,
+    optional: false,
+    needed: ({ formula }) => formula.kind === 'curd',
+  },
+  {
+    code: 'macerate',
+    text: 'let the fruit stand in its sugar, covered and cool, to draw juice and stay whole',
+    minutes: { least: 4 * HOUR_MIN, most: DAY_MIN },
+    handsOff: true,
+    optional: true,
+    needed: ({ formula: { kind, lines }, produce }) =>
+      (kind === 'jam' || kind === 'conserve') &&
+      lines.some(({ ingredient }) => ingredient.category === 'sweetener') &&
+      produce.some(({ form }) => WHOLE_FORMS.has(form)),
+  },
+];
 
 /**
- * What is done before the pot goes on, in order, with the time it takes one pair of hands:
+ * What is done before the pan goes on the heat, in order, with the time it takes one person:
  * preparing the fruit, winning the juice of a jelly, soaking peel, drawing an infusion. Common
  * practice, no source.
  */
-export function preparationOf({ kind, lines }: PotFormula): PreparationStep[] {
-  const fruit = lines.filter(({ ingredient }) => isProduce(ingredient));
-  const has = (id: string): boolean => lines.some(({ ingredient }) => ingredient.id === id);
-  const steps: PreparationStep[] = fruit.flatMap((line) => ofFruit(line));
-  const jelly = fruit.filter(({ form }) => form === 'juice');
-  if (jelly.length > 0) {
-    steps.push(
-      step(
-        'simmer',
-        'simmer the fruit with just enough water, hard fruit covered, and mash it',
-        15,
-        40,
-      ),
-      step(
-        'drip',
-        'let it drip through a cloth; do not squeeze if it is to be clear',
-        2 * HOUR,
-        12 * HOUR,
-        {
-          handsOff: true,
-        },
-      ),
-    );
-    if (jelly.some(({ ingredient }) => ['grape', 'slip-skin-grape'].includes(ingredient.id)))
-      steps.push(
-        step(
-          'settle',
-          'let grape juice settle in the cold, and pour it off its crystals',
-          12 * HOUR,
-          24 * HOUR,
-          {
-            handsOff: true,
-          },
-        ),
-      );
-  }
-  if (kind === 'marmalade')
-    steps.push(
-      step(
-        'soak',
-        'soak the sliced peel in its water: it softens and gives its pectin',
-        12 * HOUR,
-        18 * HOUR,
-        {
-          handsOff: true,
-          optional: true,
-        },
-      ),
-      step(
-        'soften-peel',
-        'simmer the peel until it is crushed between two fingers',
-        HOUR,
-        2 * HOUR,
-      ),
-    );
-  if (has('flower-infusion') || has('herb-infusion'))
-    steps.push(
-      step('infuse', 'draw the infusion, then strain it', 15 * HOUR, 24 * HOUR, {
-        handsOff: true,
-        caution: 'it is low in acid: it stands in the fridge, never on the counter',
-      }),
-    );
-  if (kind === 'curd')
-    steps.push(step('eggs', 'let the eggs come to room temperature', 30, 60, { handsOff: true }));
-  if (
-    (kind === 'jam' || kind === 'conserve') &&
-    lines.some(({ ingredient }) => ingredient.category === 'sweetener') &&
-    fruit.some(({ form }) => form === 'hulled' || form === 'pitted' || form === 'whole')
-  )
-    steps.push(
-      step(
-        'macerate',
-        'let the fruit stand in its sugar, covered and cool, to draw juice and stay whole',
-        4 * HOUR,
-        24 * HOUR,
-        {
-          handsOff: true,
-          optional: true,
-        },
-      ),
-    );
-  return steps;
+export function preparationOf(formula: PotFormula): PreparationStep[] {
+  const produce = formula.lines.filter(({ ingredient }) => isProduce(ingredient));
+  return [
+    ...produce.flatMap(preparingOf),
+    ...PREPARATION_RULES.filter(({ needed }) => needed({ formula, produce })).map(
+      ({ needed: _, ...step }) => step,
+    ),
+  ];
 }
 
-function ofFruit({ ingredient, form, label, mass_kg }: PotLine): PreparationStep[] {
+/** Dried fruit and bought purée need none; frozen fruit thaws. */
+function preparingOf({ ingredient, form, label, mass_kg }: PotLine): PreparationStep[] {
   if (form === 'dried' || ingredient.usualForm === 'dried' || ingredient.id === 'applesauce')
     return [];
   if (form === 'frozen')
     return [
-      step(
-        `thaw-${ingredient.id}`,
-        `let the ${label} thaw half-way, and keep the drip`,
-        2 * HOUR,
-        5 * HOUR,
-        {
-          handsOff: true,
-        },
-      ),
+      {
+        code: `thaw-${ingredient.id}`,
+        text: `let the ${label} thaw half-way, and keep the drip`,
+        minutes: { least: 2 * HOUR_MIN, most: 5 * HOUR_MIN },
+        handsOff: true,
+        optional: false,
+      },
     ];
-  const [least, most] = HANDS_PER_KG[form] ?? [8, 15];
-  const round = (minutes: number): number => Math.max(Math.ceil(minutes), 2);
+  const [least, most] = PER_KG_MIN[form] ?? USUAL_PER_KG_MIN;
+  const minutes = (perKg: number): number => Math.max(Math.ceil(perKg * mass_kg.mid), SHORTEST_MIN);
   return [
-    step(
-      `prepare-${ingredient.id}`,
-      `${DONE[form] ?? 'prepare'} the ${label}`,
-      round(least * mass_kg.mid),
-      round(most * mass_kg.mid),
-      ingredient.cautions.includes('hot-pepper')
-        ? { caution: 'gloves on, and hands away from the eyes' }
-        : {},
-    ),
+    {
+      code: `prepare-${ingredient.id}`,
+      text: `${FORM_WORK[form] ?? 'prepare'} the ${label}`,
+      minutes: { least: minutes(least), most: minutes(most) },
+      handsOff: false,
+      optional: false,
+      ...(ingredient.cautions.includes('hot-pepper') && {
+        caution: 'gloves on, and hands away from the eyes',
+      }),
+    },
   ];
 }

@@ -1,19 +1,45 @@
-import { UNKNOWN_EVAPORATION_PER_H, hoursToLose, type Vessel } from '../thermal/index.js';
 import { FILL_WITHOUT_FOAM, type Balance } from '../balance/index.js';
-import { isProduce } from '../produce/index.js';
 import { softeningIn, STAGES, usualStage, type PotFormula, type Stage } from '../formula/index.js';
-import type { Keeping } from '../keeping/index.js';
-import { preparationOf } from './preparation.js';
+import type { Keeping, Process } from '../keeping/index.js';
+import { isProduce } from '../produce/index.js';
+import { DAY_MIN, HOUR_MIN } from '../quantity/index.js';
+import { hoursToLose, UNKNOWN_EVAPORATION_PER_H, type Vessel } from '../thermal/index.js';
+import { preparationOf, type PreparationCode } from './preparation.js';
 
 /** How much of the cook a step takes. */
-export type Hands = 'hands-on' | 'hands-off' | 'cannot-leave';
+export type Attention = 'hands-on' | 'hands-off' | 'cannot-leave';
+
+/** A step of an evening. Numbered ones come once a load of the pan or of the canner. */
+export type StepCode =
+  | PreparationCode
+  | 'lay-out'
+  | 'cook'
+  | 'sweeten'
+  | 'soften'
+  | 'sugar'
+  | 'bring-up'
+  | 'boil'
+  | 'test'
+  | 'flavour'
+  | 'rest'
+  | 'fill'
+  | `process-${number}`
+  | 'lift'
+  | 'clean-up'
+  | 'cool'
+  | 'seals'
+  | `load-${number}`
+  | 'canner'
+  | 'kettle'
+  | 'jars-hot'
+  | 'plates';
 
 /** One step of an evening. */
 export interface PlanStep {
-  readonly code: string;
+  readonly code: StepCode;
   readonly text: string;
-  readonly hands: Hands;
-  /** Minutes it takes, least and most. */
+  readonly attention: Attention;
+  /** Whole minutes it takes, least and most. */
   readonly least: number;
   readonly most: number;
   /** Lines of the document that go in with it. */
@@ -27,13 +53,13 @@ export interface PlanStep {
    * Beside the others: it begins so many minutes before the step named begins, so that it is ready
    * then; below zero, after it began. The others follow one on the other.
    */
-  readonly before?: { readonly code: string; readonly minutes: number };
+  readonly before?: { readonly code: StepCode; readonly minutes: number };
 }
 
 export interface PlanOptions {
-  /** Pairs of hands that prepare the fruit. */
-  readonly hands?: number;
-  /** Jars of the batch's size that go into the canner at once. */
+  /** People who prepare the fruit; 1 unless given. */
+  readonly people?: number;
+  /** Jars of the batch's size that go into the canner at once; {@link USUAL_LOAD} unless given. */
   readonly load?: number;
   /** What a butter cooks in; a low stove unless given. */
   readonly vessel?: Vessel;
@@ -41,32 +67,40 @@ export interface PlanOptions {
   readonly with?: readonly string[];
 }
 
-const HOUR = 60;
+type Minutes = readonly [least: number, most: number];
+
 /** A jar is filled, wiped and lidded in about this many minutes. Common practice. */
-const PER_JAR = [0.8, 1.5] as const;
+const PER_JAR_MIN: Minutes = [0.8, 1.5];
+/** No filling is quicker than this, however few the jars. Common practice. */
+const FILL_AT_LEAST_MIN: Minutes = [4, 6];
 /**
  * Canner water takes so long to its temperature; a steam canner holds less of it. Common practice.
  */
-const CANNER_MIN = { 'boiling-water': 40, steam: 25 } as const;
+const CANNER_MIN: Readonly<Record<Process['method'], number>> = { 'boiling-water': 40, steam: 25 };
+/** Jars boiled sterile are in the canner this long before filling, others in hot water. */
+const JARS_HOT_MIN = { sterilised: 25, hot: 15 } as const;
 /** Optional steps that are taken up when nobody said. Common practice: peel is soaked. */
-export const USUALLY_TAKEN: readonly string[] = ['soak'];
+export const USUAL_OPTIONAL_STEPS: readonly string[] = ['soak'];
 /** Jars in, the water comes back to the boil, or the steam to its mark. Common practice. */
-const BACK_TO_BOIL = [6, 14] as const;
+const BACK_TO_BOIL_MIN: Minutes = [6, 14];
+/** Rest in the canner with the heat off. As the guides have it. */
 const REST_MIN = 5;
 /** A full load where the canner's own is not known. Common practice. */
 const USUAL_LOAD = 7;
+/** Jars cool untouched for 12 to 24 hours. USDA Complete Guide, Guide 1, from memory. */
+const COOLING_MIN: Minutes = [DAY_MIN / 2, DAY_MIN];
 
 /**
- * Fruit that cooks down makes room for so much of what the pot may hold, and has done so after so
+ * Fruit that cooks down makes room for so much of what the pan may hold, and has done so after so
  * many minutes. Common practice.
  */
 const MAKES_ROOM = 1 / 3;
-const EVERY_LOAD_MIN = 90;
+const BETWEEN_LOADS_MIN = 90;
 /** More stages than this want a larger pan. */
 const MOST_LOADS = 8;
 
 /**
- * How often a butter pot is filled up as its fruit cooks down; 1 when all of it goes in at once, or
+ * How often a butter pan is filled up as its fruit cooks down; 1 when all of it goes in at once, or
  * the pan is not known.
  */
 export function loadsOf({ kind, pan }: PotFormula, { pot_l }: Pick<Balance, 'pot_l'>): number {
@@ -76,327 +110,486 @@ export function loadsOf({ kind, pan }: PotFormula, { pot_l }: Pick<Balance, 'pot
   return more <= 0 ? 1 : 1 + Math.ceil(more / (room * MAKES_ROOM));
 }
 
-/**
- * The steps of a batch in their order, with what goes in at each, as the way to a set asks for.
- * Common practice, no source; the process is the table's.
- */
-export function planSteps(
+/** How a batch is cooked, which decides its steps. */
+type Cooking = 'curd' | 'butter' | 'softened-boil' | 'plain-boil' | 'timed-boil';
+
+/** What the steps of a batch are made from, worked out once. */
+interface PlannedBatch {
+  readonly formula: PotFormula;
+  readonly balance: Balance;
+  readonly process: Process | null;
+  readonly people: number;
+  readonly canner: number;
+  readonly vessel: Vessel;
+  readonly cooking: Cooking;
+  /** The fruit stands in its sugar before it is cooked. */
+  readonly macerated: boolean;
+  readonly loads: number;
+  /** Full jars that are expected. */
+  readonly jars: number;
+  readonly preparation: ReturnType<typeof preparationOf>;
+  /** Document lines that go in at one of these stages. */
+  readonly linesAt: (...stages: Stage[]) => number[];
+  /** Document lines of fruit that go in first. */
+  readonly fruitLines: readonly number[];
+}
+
+/** A step with its defaults left out: no lines, and minutes that may be fractions. */
+type StepDraft = Omit<PlanStep, 'lines' | 'least' | 'most'> & {
+  readonly minutes: Minutes;
+  readonly lines?: readonly number[];
+};
+
+/** One kind of step: those it makes in this batch, none where it is not wanted. */
+type StepRule = (batch: PlannedBatch) => readonly StepDraft[];
+
+/** A rule of one step that is wanted where `when` holds. */
+const step =
+  (
+    code: StepCode,
+    attention: Attention,
+    rest: (batch: PlannedBatch) => Omit<StepDraft, 'code' | 'attention'>,
+    when: (batch: PlannedBatch) => boolean = () => true,
+  ): StepRule =>
+  (batch) =>
+    when(batch) ? [{ code, attention, ...rest(batch) }] : [];
+
+const cooksBy =
+  (...wanted: readonly Cooking[]) =>
+  ({ cooking }: PlannedBatch): boolean =>
+    wanted.includes(cooking);
+const isGel = cooksBy('softened-boil', 'plain-boil');
+const isBoiled = cooksBy('softened-boil', 'plain-boil', 'timed-boil');
+const isProcessed = ({ process }: PlannedBatch): boolean => process !== null;
+
+const preparing: StepRule = ({ preparation, people, fruitLines, linesAt }) =>
+  preparation.map(({ code, text, minutes, handsOff, caution }) => {
+    const share = handsOff ? 1 : Math.max(people, 1);
+    return {
+      code,
+      text,
+      attention: handsOff ? 'hands-off' : 'hands-on',
+      minutes: [minutes.least / share, minutes.most / share],
+      // Fruit that stands in its sugar has both in it.
+      lines: code === 'macerate' ? [...fruitLines, ...linesAt('skins-soft')] : [],
+      ...(handsOff && { elastic: true }),
+      ...(caution !== undefined && { caution }),
+    };
+  });
+
+const layOut = step('lay-out', 'hands-on', () => ({
+  text: 'clear the kitchen, lay out jars, lids, funnel, ladle and thermometer, and measure the dry things',
+  minutes: [8, 15],
+}));
+
+const cookCurd = step(
+  'cook',
+  'cannot-leave',
+  ({ linesAt }) => ({
+    text: 'whisk it over simmering water until it coats the spoon, then sieve it',
+    minutes: [12, 25],
+    lines: linesAt(...STAGES),
+    caution: 'eggs are cooked by 77 °C (170 °F), and curdle soon after',
+    cue: 'it coats the spoon, and a finger leaves its line',
+  }),
+  cooksBy('curd'),
+);
+
+const cookButter = step(
+  'cook',
+  'hands-on',
+  ({ balance: { waterToBoilOff_kg: water }, vessel, loads, linesAt }) => {
+    const cooker = vessel === 'pan' ? 'low-stove' : vessel;
+    return {
+      text:
+        loads > 1
+          ? `cook it down in ${loads} loads, the pot four fifths full at first, lid off or ajar`
+          : 'cook it down, lid off or ajar, stirring more often as it thickens',
+      minutes: [
+        hoursToLose(water.low, cooker).low * HOUR_MIN,
+        hoursToLose(water.high, cooker).high * HOUR_MIN,
+      ],
+      lines: linesAt('start', 'skins-soft'),
+      caution: 'it spits as it thickens, and catches late',
+      cue: 'it mounds on the spoon, and no water rings it on a cold plate',
+    };
+  },
+  cooksBy('butter'),
+);
+
+const sweetenButter = step(
+  'sweeten',
+  'hands-on',
+  ({ linesAt }) => ({
+    text: 'sweeten and spice it near the end',
+    minutes: [5, 10],
+    lines: linesAt('near-end', 'off-heat'),
+  }),
+  (batch) => batch.cooking === 'butter' && batch.linesAt('near-end', 'off-heat').length > 0,
+);
+
+/** Softening takes at least so long, and this share of the likely time either way. */
+const SOFTEN_MIN: Minutes = [12, 25];
+const SOFTEN_SHARE: Minutes = [0.7, 1.3];
+
+const softenFruit = step(
+  'soften',
+  'hands-on',
+  ({ balance, macerated, linesAt, fruitLines }) => {
+    const { waterToBoilOff_kg, massIn_kg, boilMinutes } = balance;
+    const allWater_min =
+      (waterToBoilOff_kg.mid / (massIn_kg.mid * UNKNOWN_EVAPORATION_PER_H.mid)) * HOUR_MIN;
+    const down_min = Math.max(allWater_min - boilMinutes.mid, 0);
+    return {
+      text: macerated
+        ? 'bring it up slowly in its sugar, and simmer until the skins are soft'
+        : 'simmer the fruit until its skins are soft',
+      minutes: [
+        Math.max(SOFTEN_MIN[0], down_min * SOFTEN_SHARE[0]),
+        Math.max(SOFTEN_MIN[1], down_min * SOFTEN_SHARE[1]),
+      ],
+      lines: linesAt('start').filter((index) => !macerated || !fruitLines.includes(index)),
+      cue: 'a skin is crushed between two fingers',
+    };
+  },
+  cooksBy('softened-boil'),
+);
+
+const addSugar = step(
+  'sugar',
+  'cannot-leave',
+  ({ linesAt }) => ({
+    text: 'take it down, stir the sugar in until no grain is felt on the spoon',
+    minutes: [4, 8],
+    lines: linesAt('skins-soft'),
+    cue: 'the spoon no longer grates',
+  }),
+  (batch) => batch.cooking === 'softened-boil' && !batch.macerated,
+);
+
+const FAST_BOIL = {
+  caution: 'it foams three to four times its height, and burns at over 104 °C',
+  cue: 'bubbles grow slow, heavy and glossy',
+} as const;
+
+const boilAfterSoftening = step(
+  'boil',
+  'cannot-leave',
+  ({ balance: { boilMinutes }, linesAt }) => ({
+    text: 'boil it fast to the finish',
+    minutes: [boilMinutes.low, boilMinutes.high],
+    lines: linesAt('full-boil'),
+    ...FAST_BOIL,
+  }),
+  cooksBy('softened-boil'),
+);
+
+/** Coming to the boil with the sugar dissolving, before the boil itself. Common practice. */
+const COMING_UP_MIN: Minutes = [8, 15];
+
+const boilAtOnce = step(
+  'boil',
+  'cannot-leave',
+  ({ balance: { boilMinutes }, linesAt }) => ({
+    text: 'bring it up, dissolve the sugar, boil it fast to the finish',
+    minutes: [boilMinutes.low + COMING_UP_MIN[0], boilMinutes.high + COMING_UP_MIN[1]],
+    lines: linesAt('start', 'skins-soft', 'full-boil'),
+    ...FAST_BOIL,
+  }),
+  cooksBy('plain-boil'),
+);
+
+const bringUp = step(
+  'bring-up',
+  'cannot-leave',
+  ({ formula, linesAt }) => ({
+    text:
+      formula.method === 'powdered-pectin'
+        ? 'stir the pectin into the fruit and bring it to a full rolling boil'
+        : 'bring it to a full rolling boil, stirring',
+    minutes: [8, 18],
+    lines: linesAt('start', 'before-sugar'),
+    cue: 'a boil that stirring does not stop',
+  }),
+  cooksBy('timed-boil'),
+);
+
+/** Back to the full boil after the sugar, with the timed boil itself. Common practice. */
+const AROUND_TIMED_MIN: Minutes = [3, 8];
+
+function timedBoilText(method: PotFormula['method']): string {
+  if (method === 'powdered-pectin')
+    return 'all the sugar at once; back to a full rolling boil, and the timed minute';
+  return method === 'calcium-pectin'
+    ? 'stir in the sweetener with its pectin, and boil it to dissolve'
+    : 'the timed boil, stirring';
+}
+
+const boilByTheClock = step(
+  'boil',
+  'cannot-leave',
+  ({ formula: { method, finish }, linesAt }) => {
+    const timed_min = finish.type === 'hard-boil' ? finish.minutes : 1;
+    return {
+      text: timedBoilText(method),
+      minutes: [timed_min + AROUND_TIMED_MIN[0], timed_min + AROUND_TIMED_MIN[1]],
+      lines: linesAt('full-boil', 'after-sugar'),
+      caution: 'it climbs in the pan and burns',
+    };
+  },
+  cooksBy('timed-boil'),
+);
+
+const testSet = step(
+  'test',
+  'cannot-leave',
+  ({ linesAt }) => ({
+    text: 'test it off the heat, and boil on if it is not there',
+    minutes: [4, 12],
+    lines: linesAt('near-end'),
+  }),
+  isGel,
+);
+
+const flavour = step(
+  'flavour',
+  'cannot-leave',
+  ({ linesAt }) => ({
+    text: 'off the heat, stir in what must not boil',
+    minutes: [1, 3],
+    lines: linesAt('off-heat'),
+  }),
+  (batch) => isBoiled(batch) && batch.linesAt('off-heat').length > 0,
+);
+
+/** Forms of fruit that float. Common practice. */
+const FLOATS: ReadonlySet<string> = new Set(['whole', 'pitted', 'sliced']);
+
+const letRest = step(
+  'rest',
+  'hands-off',
+  () => ({
+    text: 'let it rest and stir it, so that fruit and peel do not float',
+    minutes: [5, 10],
+  }),
+  (batch) =>
+    isBoiled(batch) &&
+    (batch.formula.kind === 'marmalade' ||
+      batch.formula.lines.some(
+        ({ ingredient, form }) => isProduce(ingredient) && FLOATS.has(form),
+      )),
+);
+
+const fillJars = step('fill', 'cannot-leave', ({ jars }) => ({
+  text: `skim, fill ${jars} hot jars to the headspace, wipe rims, lids on fingertip tight`,
+  minutes: [
+    Math.max(jars * PER_JAR_MIN[0], FILL_AT_LEAST_MIN[0]),
+    Math.max(jars * PER_JAR_MIN[1], FILL_AT_LEAST_MIN[1]),
+  ],
+  caution: 'hot food into hot jars, on wood or a towel',
+}));
+
+const processLoads: StepRule = ({ process, jars, canner }) => {
+  if (!process) return [];
+  const loads = Math.ceil(jars / Math.max(canner, 1));
+  const where = process.method === 'steam' ? 'in steam' : 'in boiling water';
+  return Array.from({ length: loads }, (_, i): StepDraft => {
+    const load = loads > 1 ? `load ${i + 1} of ${loads}: ` : '';
+    return {
+      code: `process-${i + 1}`,
+      text: `${load}process ${process.minutes} min ${where}, then ${REST_MIN} min of rest with the heat off`,
+      attention: 'hands-off',
+      minutes: [
+        BACK_TO_BOIL_MIN[0] + process.minutes + REST_MIN,
+        BACK_TO_BOIL_MIN[1] + process.minutes + REST_MIN,
+      ],
+      caution:
+        i + 1 < loads
+          ? 'the jars of the next load stay hot'
+          : 'lid off away from the face; lift the jars straight up',
+    };
+  });
+};
+
+const liftJars = step('lift', 'hands-on', ({ process }) => ({
+  text: process
+    ? 'lift the jars out and stand them apart'
+    : 'close the jars and stand them to cool',
+  minutes: [2, 5],
+}));
+
+const cleanUp = step('clean-up', 'hands-on', () => ({
+  text: 'clean up while they cool',
+  minutes: [15, 30],
+}));
+
+const coolJars = step('cool', 'hands-off', ({ process }) => ({
+  text: process ? 'leave them untouched' : 'let them cool, then into the fridge',
+  minutes: process ? COOLING_MIN : [HOUR_MIN, 2 * HOUR_MIN],
+}));
+
+const pressLids = step(
+  'seals',
+  'hands-on',
+  () => ({
+    text: 'press each lid: no give is sealed. Bands off, wash, label',
+    minutes: [5, 15],
+  }),
+  isProcessed,
+);
+
+/** Further loads of a butter pan, beside the cooking. */
+const fillUpPan: StepRule = ({ loads: wanted }) => {
+  const loads = Math.min(wanted, MOST_LOADS);
+  return Array.from({ length: loads - 1 }, (_, i): StepDraft => ({
+    code: `load-${i + 2}`,
+    text: `fill the pot up: load ${i + 2} of ${loads}, when it has sunk by a third`,
+    attention: 'hands-on',
+    minutes: [5, 10],
+    before: { code: 'cook', minutes: -BETWEEN_LOADS_MIN * (i + 1) },
+    caution: 'slide it in, it splashes; stir to the base',
+  }));
+};
+
+/** What is got ready beside the cooking takes the cook so long. Common practice. */
+const GET_READY_MIN: Minutes = [2, 5];
+
+const heatCanner = step(
+  'canner',
+  'hands-on',
+  ({ process }) => ({
+    text:
+      process?.method === 'steam'
+        ? 'canner on, with its water'
+        : 'canner on: water for an inch over the jars',
+    minutes: GET_READY_MIN,
+    before: { code: 'fill', minutes: CANNER_MIN[process?.method ?? 'boiling-water'] },
+  }),
+  isProcessed,
+);
+
+const boilWater = step(
+  'kettle',
+  'hands-on',
+  () => ({
+    text: 'a kettle of hot water at hand for topping up',
+    minutes: GET_READY_MIN,
+    before: { code: 'fill', minutes: 12 },
+  }),
+  isProcessed,
+);
+
+const heatJars = step('jars-hot', 'hands-on', ({ process }) => ({
+  text: process?.preSterilise
+    ? 'jars in the boiling canner: they are boiled sterile'
+    : 'jars into hot water, lids laid out',
+  minutes: GET_READY_MIN,
+  before: {
+    code: 'fill',
+    minutes: process?.preSterilise ? JARS_HOT_MIN.sterilised : JARS_HOT_MIN.hot,
+  },
+}));
+
+const coldPlates = step(
+  'plates',
+  'hands-on',
+  () => ({
+    text: 'two plates into the freezer',
+    minutes: GET_READY_MIN,
+    before: { code: 'test', minutes: 20 },
+  }),
+  ({ formula: { finish } }) =>
+    finish.type === 'gel-temperature' || finish.type === 'soluble-solids',
+);
+
+/** One after the other; those beside the others (`before`) at the end. */
+const STEP_RULES: readonly StepRule[] = [
+  preparing,
+  layOut,
+  cookCurd,
+  cookButter,
+  sweetenButter,
+  softenFruit,
+  addSugar,
+  boilAfterSoftening,
+  boilAtOnce,
+  bringUp,
+  boilByTheClock,
+  testSet,
+  flavour,
+  letRest,
+  fillJars,
+  processLoads,
+  liftJars,
+  cleanUp,
+  coolJars,
+  pressLids,
+  fillUpPan,
+  heatCanner,
+  boilWater,
+  heatJars,
+  coldPlates,
+];
+
+function cookingOf({ kind, finish, lines }: PotFormula): Cooking {
+  if (kind === 'curd') return 'curd';
+  if (kind === 'fruit-butter') return 'butter';
+  if (finish.type === 'hard-boil') return 'timed-boil';
+  return softeningIn(lines) ? 'softened-boil' : 'plain-boil';
+}
+
+function plannedBatch(
   formula: PotFormula,
   balance: Balance,
   { process }: Keeping,
-  {
-    hands = 1,
-    load = USUAL_LOAD,
-    vessel = 'low-stove',
-    with: taken = USUALLY_TAKEN,
-  }: PlanOptions = {},
-): PlanStep[] {
-  const { kind, method, lines, finish } = formula;
+  options: PlanOptions,
+): PlannedBatch {
+  const { kind, method, lines } = formula;
   const softening = softeningIn(lines);
-  const at = (...stages: Stage[]): number[] =>
+  const linesAt = (...stages: Stage[]): number[] =>
     lines
       .filter(({ ingredient, goesIn }) =>
         stages.includes(goesIn ?? usualStage(kind, method, ingredient, softening)),
       )
       .map(({ index }) => index);
-  const step = (
-    code: string,
-    text: string,
-    mode: Hands,
-    least: number,
-    most: number,
-    more: Partial<PlanStep> = {},
-  ): PlanStep => ({
-    code,
-    text,
-    hands: mode,
+  const wanted = options.with ?? USUAL_OPTIONAL_STEPS;
+  const preparation = preparationOf(formula).filter(
+    ({ optional, code }) => !optional || wanted.includes(code),
+  );
+  return {
+    formula,
+    balance,
+    process,
+    people: options.people ?? 1,
+    canner: options.load ?? USUAL_LOAD,
+    vessel: options.vessel ?? 'low-stove',
+    cooking: cookingOf(formula),
+    macerated: preparation.some(({ code }) => code === 'macerate'),
+    loads: loadsOf(formula, balance),
+    jars: Math.max(balance.readyJars - 1, 1),
+    preparation,
+    linesAt,
+    fruitLines: linesAt('start').filter((index) =>
+      lines.some((line) => line.index === index && isProduce(line.ingredient)),
+    ),
+  };
+}
+
+/**
+ * The steps of a batch in their order, with what goes in at each, as the setting method asks for.
+ * Common practice, no source; the process is the table's.
+ */
+export function planSteps(
+  formula: PotFormula,
+  balance: Balance,
+  keeping: Keeping,
+  options: PlanOptions = {},
+): PlanStep[] {
+  const batch = plannedBatch(formula, balance, keeping, options);
+  return STEP_RULES.flatMap((rule) => rule(batch)).map(({ minutes: [least, most], ...draft }) => ({
+    lines: [],
+    ...draft,
     least: Math.round(least),
     most: Math.round(Math.max(most, least)),
-    lines: [],
-    ...more,
-  });
-  const fruit = at('start').filter((index) =>
-    lines.some((line) => line.index === index && isProduce(line.ingredient)),
-  );
-  const steps: PlanStep[] = preparationOf(formula)
-    .filter(({ optional, code }) => !optional || taken.includes(code))
-    .map(({ code, text, minutes, handsOff, caution }) => {
-      const share = handsOff ? 1 : Math.max(hands, 1);
-      // Fruit that stands in its sugar has both in it.
-      const lines = code === 'macerate' ? [...fruit, ...at('skins-soft')] : [];
-      return step(
-        code,
-        text,
-        handsOff ? 'hands-off' : 'hands-on',
-        minutes.least / share,
-        minutes.most / share,
-        { lines, ...(handsOff && { elastic: true }), ...(caution !== undefined && { caution }) },
-      );
-    });
-  steps.push(
-    step(
-      'lay-out',
-      'clear the kitchen, lay out jars, lids, funnel, ladle and thermometer, and measure the dry things',
-      'hands-on',
-      8,
-      15,
-    ),
-  );
-
-  const { low, high } = balance.boilMinutes;
-  if (kind === 'curd')
-    steps.push(
-      step(
-        'cook',
-        'whisk it over simmering water until it coats the spoon, then sieve it',
-        'cannot-leave',
-        12,
-        25,
-        {
-          lines: at(...STAGES),
-          caution: 'eggs are cooked by 77 °C (170 °F), and curdle soon after',
-          cue: 'it coats the spoon, and a finger leaves its line',
-        },
-      ),
-    );
-  else if (kind === 'fruit-butter') {
-    const water = balance.waterToBoilOff_kg;
-    const cooker = vessel === 'pan' ? 'low-stove' : vessel;
-    steps.push(
-      step(
-        'cook',
-        loadsOf(formula, balance) > 1
-          ? `cook it down in ${loadsOf(formula, balance)} loads, the pot four fifths full at first, lid off or ajar`
-          : 'cook it down, lid off or ajar, stirring more often as it thickens',
-        'hands-on',
-        hoursToLose(water.low, cooker).low * HOUR,
-        hoursToLose(water.high, cooker).high * HOUR,
-        {
-          lines: at('start', 'skins-soft'),
-          caution: 'it spits as it thickens, and catches late',
-          cue: 'it mounds on the spoon, and no water rings it on a cold plate',
-        },
-      ),
-    );
-    if (at('near-end', 'off-heat').length > 0)
-      steps.push(
-        step('sweeten', 'sweeten and spice it near the end', 'hands-on', 5, 10, {
-          lines: at('near-end', 'off-heat'),
-        }),
-      );
-  } else {
-    const total =
-      (balance.waterToBoilOff_kg.mid / (balance.massIn_kg.mid * UNKNOWN_EVAPORATION_PER_H.mid)) *
-      HOUR;
-    const long = finish.type !== 'hard-boil';
-    if (long && softening) {
-      const down = Math.max(total - balance.boilMinutes.mid, 0);
-      const stood = steps.some(({ code }) => code === 'macerate');
-      steps.push(
-        step(
-          'soften',
-          stood
-            ? 'bring it up slowly in its sugar, and simmer until the skins are soft'
-            : 'simmer the fruit until its skins are soft',
-          'hands-on',
-          Math.max(12, down * 0.7),
-          Math.max(25, down * 1.3),
-          {
-            lines: at('start').filter((index) => !stood || !fruit.includes(index)),
-            cue: 'a skin is crushed between two fingers',
-          },
-        ),
-      );
-      if (!stood)
-        steps.push(
-          step(
-            'sugar',
-            'take it down, stir the sugar in until no grain is felt on the spoon',
-            'cannot-leave',
-            4,
-            8,
-            { lines: at('skins-soft'), cue: 'the spoon no longer grates' },
-          ),
-        );
-      steps.push(
-        step('boil', 'boil it fast to the finish', 'cannot-leave', low, high, {
-          lines: at('full-boil'),
-          caution: 'it foams three to four times its height, and burns at over 104 °C',
-          cue: 'bubbles grow slow, heavy and glossy',
-        }),
-      );
-    } else if (long)
-      steps.push(
-        step(
-          'boil',
-          'bring it up, dissolve the sugar, boil it fast to the finish',
-          'cannot-leave',
-          low + 8,
-          high + 15,
-          {
-            lines: at('start', 'skins-soft', 'full-boil'),
-            caution: 'it foams three to four times its height, and burns at over 104 °C',
-            cue: 'bubbles grow slow, heavy and glossy',
-          },
-        ),
-      );
-    else {
-      steps.push(
-        step(
-          'bring-up',
-          method === 'powdered-pectin'
-            ? 'stir the pectin into the fruit and bring it to a full rolling boil'
-            : 'bring it to a full rolling boil, stirring',
-          'cannot-leave',
-          8,
-          18,
-          { lines: at('start', 'before-sugar'), cue: 'a boil that stirring does not stop' },
-        ),
-      );
-      steps.push(
-        step(
-          'boil',
-          method === 'powdered-pectin'
-            ? 'all the sugar at once; back to a full rolling boil, and the timed minute'
-            : method === 'calcium-pectin'
-              ? 'stir in the sweetener with its pectin, and boil it to dissolve'
-              : 'the timed boil, stirring',
-          'cannot-leave',
-          (finish.type === 'hard-boil' ? finish.minutes : 1) + 3,
-          (finish.type === 'hard-boil' ? finish.minutes : 1) + 8,
-          { lines: at('full-boil', 'after-sugar'), caution: 'it climbs in the pan and burns' },
-        ),
-      );
-    }
-    if (long)
-      steps.push(
-        step(
-          'test',
-          'test it off the heat, and boil on if it is not there',
-          'cannot-leave',
-          4,
-          12,
-          { lines: at('near-end') },
-        ),
-      );
-    if (at('off-heat').length > 0)
-      steps.push(
-        step('flavour', 'off the heat, stir in what must not boil', 'cannot-leave', 1, 3, {
-          lines: at('off-heat'),
-        }),
-      );
-    if (
-      kind === 'marmalade' ||
-      lines.some(
-        ({ ingredient, form }) =>
-          isProduce(ingredient) && ['whole', 'pitted', 'sliced'].includes(form),
-      )
-    )
-      steps.push(
-        step(
-          'rest',
-          'let it rest and stir it, so that fruit and peel do not float',
-          'hands-off',
-          5,
-          10,
-        ),
-      );
-  }
-  const jars = Math.max(balance.readyJars - 1, 1);
-  steps.push(
-    step(
-      'fill',
-      `skim, fill ${jars} hot jars to the headspace, wipe rims, lids on fingertip tight`,
-      'cannot-leave',
-      Math.max(jars * PER_JAR[0], 4),
-      Math.max(jars * PER_JAR[1], 6),
-      { caution: 'hot food into hot jars, on wood or a towel' },
-    ),
-  );
-  if (process) {
-    const loads = Math.ceil(jars / Math.max(load, 1));
-    for (let i = 1; i <= loads; i++)
-      steps.push(
-        step(
-          `process-${i}`,
-          `${loads > 1 ? `load ${i} of ${loads}: ` : ''}process ${process.minutes} min ${process.method === 'steam' ? 'in steam' : 'in boiling water'}, then ${REST_MIN} min of rest with the heat off`,
-          'hands-off',
-          BACK_TO_BOIL[0] + process.minutes + REST_MIN,
-          BACK_TO_BOIL[1] + process.minutes + REST_MIN,
-          {
-            caution:
-              i < loads
-                ? 'the jars of the next load stay hot'
-                : 'lid off away from the face; lift the jars straight up',
-          },
-        ),
-      );
-  }
-  steps.push(
-    step(
-      'lift',
-      process ? 'lift the jars out and stand them apart' : 'close the jars and stand them to cool',
-      'hands-on',
-      2,
-      5,
-    ),
-  );
-  steps.push(step('clean-up', 'clean up while they cool', 'hands-on', 15, 30));
-  steps.push(
-    step(
-      'cool',
-      process ? 'leave them untouched' : 'let them cool, then into the fridge',
-      'hands-off',
-      process ? 12 * HOUR : HOUR,
-      process ? 24 * HOUR : 2 * HOUR,
-    ),
-  );
-  if (process)
-    steps.push(
-      step('seals', 'press each lid: no give is sealed. Bands off, wash, label', 'hands-on', 5, 15),
-    );
-
-  const loads = Math.min(loadsOf(formula, balance), MOST_LOADS);
-  for (let i = 2; i <= loads; i++)
-    steps.push(
-      step(
-        `load-${i}`,
-        `fill the pot up: load ${i} of ${loads}, when it has sunk by a third`,
-        'hands-on',
-        5,
-        10,
-        {
-          before: { code: 'cook', minutes: -EVERY_LOAD_MIN * (i - 1) },
-          caution: 'slide it in, it splashes; stir to the base',
-        },
-      ),
-    );
-  const beside = (code: string, text: string, before: string, minutes: number): PlanStep =>
-    step(code, text, 'hands-on', 2, 5, { before: { code: before, minutes } });
-  if (process) {
-    steps.push(
-      beside(
-        'canner',
-        process.method === 'steam'
-          ? 'canner on, with its water'
-          : 'canner on: water for an inch over the jars',
-        'fill',
-        CANNER_MIN[process.method],
-      ),
-    );
-    steps.push(beside('kettle', 'a kettle of hot water at hand for topping up', 'fill', 12));
-  }
-  steps.push(
-    beside(
-      'jars-hot',
-      process?.preSterilise
-        ? 'jars in the boiling canner: they are boiled sterile'
-        : 'jars into hot water, lids laid out',
-      'fill',
-      process?.preSterilise ? 25 : 15,
-    ),
-  );
-  if (finish.type === 'gel-temperature' || finish.type === 'soluble-solids')
-    steps.push(beside('plates', 'two plates into the freezer', 'test', 20));
-  return steps;
+  }));
 }

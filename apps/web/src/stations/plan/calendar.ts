@@ -8,7 +8,7 @@ import { capital } from '../../ui/sentence.js';
 export async function asCalendar(title: string, { steps }: Schedule): Promise<string> {
   const { default: ical } = await import('ical-generator');
   const calendar = ical({ name: title, prodId: '//idle-kettle//plan//EN' });
-  for (const { code, text, start, end, caution, hands } of steps) {
+  for (const { code, text, start, end, caution, attention } of steps) {
     const event = calendar.createEvent({
       id: `${code}-${start}@idle-kettle`,
       start: new Date(start),
@@ -16,7 +16,7 @@ export async function asCalendar(title: string, { steps }: Schedule): Promise<st
       summary: `${title}: ${capital(text)}`,
       ...(caution !== undefined && { description: capital(caution) }),
     });
-    if (hands === 'cannot-leave') event.createAlarm({ trigger: 5 * 60 });
+    if (attention === 'cannot-leave') event.createAlarm({ trigger: 5 * 60 });
   }
   return calendar.toString();
 }

@@ -1,22 +1,22 @@
 import { format } from 'date-fns';
-import type { Hands, Schedule, Timed } from '@idle-kettle/core';
+import type { Attention, Schedule, Timed } from '@idle-kettle/core';
 import { capital } from '../../ui/sentence.js';
 import { MINUTE_MS, HOUR_MS } from '@idle-kettle/core';
 
 const WIDTH = 780;
 const ROW = 30;
 
-export const HANDS_WORDS: Readonly<Record<Hands, string>> = {
+export const ATTENTION_WORDS: Readonly<Record<Attention, string>> = {
   'hands-on': 'hands on',
   'hands-off': 'stands by itself',
   'cannot-leave': 'cannot leave',
 };
-const FILLS: Readonly<Record<Hands, { fill: string; opacity: number }>> = {
+const FILLS: Readonly<Record<Attention, { fill: string; opacity: number }>> = {
   'hands-on': { fill: 'var(--fruit)', opacity: 1 },
   'hands-off': { fill: 'var(--fruit)', opacity: 0.28 },
   'cannot-leave': { fill: 'var(--color-secondary)', opacity: 1 },
 };
-const ROWS: readonly Hands[] = ['cannot-leave', 'hands-on', 'hands-off'];
+const ROWS: readonly Attention[] = ['cannot-leave', 'hands-on', 'hands-off'];
 
 /**
  * The hours of the work drawn as three rows: what cannot be left, what takes hands, what stands by
@@ -39,12 +39,12 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
     <figure>
       <svg
         role="img"
-        aria-label={`From ${format(from, 'HH:mm')} to ${format(until, 'HH:mm')}: ${ROWS.map((hands) => `${minutes(shown, hands)} minutes ${HANDS_WORDS[hands]}`).join(', ')}`}
+        aria-label={`From ${format(from, 'HH:mm')} to ${format(until, 'HH:mm')}: ${ROWS.map((attention) => `${minutes(shown, attention)} minutes ${ATTENTION_WORDS[attention]}`).join(', ')}`}
         viewBox={`0 0 ${WIDTH} ${ROW * 3 + 26}`}
         className="w-full"
       >
-        {ROWS.map((hands, row) => (
-          <g key={hands}>
+        {ROWS.map((attention, row) => (
+          <g key={attention}>
             <rect
               x="0"
               y={row * ROW + 4}
@@ -55,7 +55,7 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
               opacity="0.6"
             />
             {shown
-              .filter((step) => step.hands === hands)
+              .filter((step) => step.attention === attention)
               .map((step) => (
                 <rect
                   key={step.code}
@@ -64,8 +64,8 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
                   width={Math.max(x(step.end) - x(step.start) - 1.5, 3)}
                   height={ROW - 8}
                   rx="5"
-                  {...FILLS[hands]}
-                  fillOpacity={step.doneAt === undefined ? FILLS[hands].opacity : 0.15}
+                  {...FILLS[attention]}
+                  fillOpacity={step.doneAt === undefined ? FILLS[attention].opacity : 0.15}
                 >
                   <title>{`${format(step.start, 'HH:mm')} ${capital(step.text)}`}</title>
                 </rect>
@@ -106,18 +106,18 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
         ))}
       </div>
       <figcaption className="mt-1 flex flex-wrap gap-x-4 text-sm text-soft">
-        {ROWS.map((hands) => (
-          <span key={hands} className="flex items-center gap-1.5">
+        {ROWS.map((attention) => (
+          <span key={attention} className="flex items-center gap-1.5">
             <svg aria-hidden="true" viewBox="0 0 14 14" className="size-3.5">
               <rect
                 width="14"
                 height="14"
                 rx="4"
-                fill={FILLS[hands].fill}
-                fillOpacity={FILLS[hands].opacity}
+                fill={FILLS[attention].fill}
+                fillOpacity={FILLS[attention].opacity}
               />
             </svg>
-            {HANDS_WORDS[hands]}, {minutes(shown, hands)} min
+            {ATTENTION_WORDS[attention]}, {minutes(shown, attention)} min
           </span>
         ))}
       </figcaption>
@@ -125,9 +125,9 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
   );
 }
 
-const minutes = (steps: readonly Timed[], hands: Hands): number =>
+const minutes = (steps: readonly Timed[], attention: Attention): number =>
   Math.round(
     steps
-      .filter((step) => step.hands === hands)
+      .filter((step) => step.attention === attention)
       .reduce((sum, { start, end }) => sum + end - start, 0) / MINUTE_MS,
   );

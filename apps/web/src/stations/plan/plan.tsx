@@ -46,7 +46,7 @@ function Laid() {
       planOfBatch(
         { formula, balance, keeping },
         boil,
-        { hands: crew.length, ...(load !== undefined && { load }) },
+        { people: crew.length, ...(load !== undefined && { load }) },
         soon,
         now,
       ),

@@ -3,7 +3,7 @@ import { Check, TriangleAlert } from 'lucide-react';
 import type { Timed } from '@idle-kettle/core';
 import { sentence } from '../../ui/sentence.js';
 import { clockOf } from './clock-of.js';
-import { HANDS_WORDS } from './plan-strip.js';
+import { ATTENTION_WORDS } from './plan-strip.js';
 import { MINUTE_MS } from '@idle-kettle/core';
 
 interface StepProps {
@@ -37,7 +37,7 @@ export function Step({ step, now, amounts, onTick }: StepProps) {
         <p className={done ? 'text-soft line-through' : ''}>{sentence(step.text)}</p>
         {amounts.length > 0 && <p className="text-sm font-semibold">{amounts.join(', ')}</p>}
         <p className="text-sm font-normal text-soft">
-          {HANDS_WORDS[step.hands]}
+          {ATTENTION_WORDS[step.attention]}
           {step.cue !== undefined && ` until ${step.cue}`}
           {step.least === step.most ? `, ${step.least} min` : `, ${span(step.least, step.most)}`}
           {due && `; ${Math.max(Math.ceil((step.end - now) / MINUTE_MS), 0)} min to go`}

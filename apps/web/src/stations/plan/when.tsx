@@ -6,7 +6,7 @@ import {
   clashesOf,
   clearOf,
   preparationOf,
-  USUALLY_TAKEN,
+  USUAL_OPTIONAL_STEPS,
   type BatchPlan,
   type Busy,
   type Wish,
@@ -34,7 +34,7 @@ interface WhenProps {
 /** What is wished, by whose hands, with which stands, and how that lies in the hours ahead. */
 export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew }: WhenProps) {
   const { id, document, formula, boil } = useBatch();
-  const taken = boil.wish?.with ?? USUALLY_TAKEN;
+  const taken = boil.wish?.with ?? USUAL_OPTIONAL_STEPS;
   const optional = useMemo(() => preparationOf(formula).filter((each) => each.optional), [formula]);
   const clashes = useMemo(() => clashesOf(schedule, busy), [schedule, busy]);
   const set = (next: Wish, with_: readonly string[] = taken): void =>
