@@ -1,16 +1,38 @@
-import { preparePot, type PreparedPot } from '../balance/index.js';
+import type { PreparedPot, SetReasonCode } from '../balance/index.js';
+import type { FormulaDocument, Kitchen, WarningCode } from '../formula/index.js';
+import {
+  KEEPING_VERDICTS,
+  worstPH,
+  type KeepingOptions,
+  type KeepingReasonCode,
+} from '../keeping/index.js';
 import { ingredientById } from '../produce/index.js';
-import { parseAmount, writeAmount, type UnitSystem } from '../quantity/index.js';
-import { readFormula, type FormulaDocument, type Kitchen } from '../formula/index.js';
-import { KEEPING_VERDICTS, worstPH, type KeepingOptions } from '../keeping/index.js';
-import { addition } from './addition.js';
-import { bisect } from './bisect.js';
+import type { UnitSystem } from '../quantity/index.js';
 import { edited, type Edit } from './edit.js';
-import { effectOf, assess, type Assessment } from './effect.js';
+import { assess, effectOf, type Assessment } from './effect.js';
+import { leastAddition, reducedLine, tried, type TrialBench } from './trial.js';
+
+/** One kind of change that helps; whoever shows it has a title for each. */
+export type RemedyCode =
+  | 'acid-for-keeping'
+  | 'smaller-jars'
+  | 'less-fat'
+  | 'less-sugar'
+  | 'more-water'
+  | 'acid-for-set'
+  | 'sugar-for-set'
+  | 'boil-further'
+  | 'pectin-partner'
+  | 'pectin-for-set'
+  | 'less-sugar-for-set'
+  | 'calcium-instead'
+  | 'calcium-for-set'
+  | 'softer'
+  | 'acid-against-grains';
 
 /** One change that helps, computed, with its effect. */
 export interface Remedy {
-  readonly code: string;
+  readonly code: RemedyCode;
   /** What to do: "Add 30 ml bottled lemon juice". */
   readonly text: string;
   /** What it does: "pH 3.6 → 3.3, set soft → good, yield +0.1". */
@@ -21,253 +43,240 @@ export interface Remedy {
 export interface RemedyOptions extends KeepingOptions {
   readonly kitchen?: Kitchen;
   readonly units?: UnitSystem;
-  /** The pot is on the heat: what is in it stays in, and more can only be added. */
+  /** The pan is on the heat: what is in it stays in, and more can only be added. */
   readonly onHeat?: boolean;
 }
 
-/** A pot as it would be, evaluated at the middle. */
-interface Trial {
+/** What a remedy is looked for in. */
+interface Situation {
   readonly document: FormulaDocument;
-  readonly pot: PreparedPot;
+  readonly bench: TrialBench;
+  readonly before: Assessment;
 }
 
-/** pH most makers and most pectin like best. */
-const BEST_PH = 3.25;
-/** Firmness aimed at where a set is wanted. */
-const GOOD = 1;
+/** A change that may help, before it is tried in full. */
+interface Proposal {
+  readonly text: string;
+  readonly edits: readonly Edit[];
+}
+
+/** One kind of remedy: when it is looked for, what it would be, and whether it helped. */
+interface RemedyRule {
+  readonly code: RemedyCode;
+  readonly needed: (situation: Situation) => boolean;
+  readonly propose: (situation: Situation) => Proposal | undefined;
+  readonly helps: (after: Assessment, before: Assessment) => boolean;
+}
+
+/** pH most makers and most pectin like best, with what is near enough to it. */
+const ACID_ENOUGH_PH = 3.25 + 0.1;
+/** Firmness aimed at where a set is wanted; nearly so much is enough where fruit or sugar gives it. */
+const GOOD_FIRMNESS = 1;
+const NEARLY_GOOD_FIRMNESS = 0.85;
+/** Below this a set is weak, and above this it is stiff. See `pectin`. */
+const WEAK_BELOW = 0.8;
+const STIFF_ABOVE = 2.1;
+/** A stiff set is thinned to this. */
+const THINNED_TO = 1.6;
+/** A remedy for the set makes it firmer by this share at least. A choice of ours. */
+const FIRMER_BY = 0.08;
+/** Lemon for the set beyond one part in 25 would be a lemon preserve; apple, beyond a quarter. */
+const MOST_LEMON_SHARE = 0.04;
+const MOST_APPLE_SHARE = 0.25;
 /**
- * Pectin beyond this share of the pot is glue, not a remedy. Common practice: one box or pouch to
+ * Pectin beyond this share of the pan is glue, not a remedy. Common practice: one box or pouch to
  * about 2.5 kg.
  */
-const MOST_PECTIN = {
+const MOST_PECTIN_SHARE = {
   'pectin-powder': 0.035,
   'pectin-liquid': 0.08,
   'pectin-calcium': 0.02,
 } as const;
 /** Free calcium a gram of pectin aimed at, mg. */
-const GOOD_CALCIUM = 15;
+const GOOD_CALCIUM_MG_PER_G = 15;
+/** A pan must have this share of water to boil off to be boiled at all. A choice of ours. */
+const WATER_TO_BOIL_SHARE = 0.08;
+/** Solids at which high-methoxyl pectin sets well, and where to boil on to, per cent. */
+const SETTING_SOLIDS = { sugared: 62, boiled: 65 } as const;
+/** With this share of the sucrose inverted no grains form. Common practice. */
+const UNGRAINY_INVERSION = 0.2;
 
-/**
- * What to change, computed and not canned: for each thing that is wrong the least change that puts
- * it right, each tried in a full balance and kept only if it helps. Keeping comes before set, set
- * before the rest.
- *
- * @returns at most six, the most useful first; empty where nothing is wrong or nothing helps
- */
-export function remedies(document: FormulaDocument, options: RemedyOptions = {}): Remedy[] {
-  const before = assess(document, options);
-  if (!before) return [];
-  const { kitchen = {}, units = 'metric', onHeat = false } = options;
-  const found: Remedy[] = [];
-  const trial = (edits: readonly Edit[]): Trial | undefined => {
-    const next = edited(document, edits);
-    const { formula, problems } = readFormula(next, kitchen);
-    const pot = problems.length === 0 ? preparePot(formula) : null;
-    return pot ? { document: next, pot } : undefined;
-  };
-  const offer = (
-    code: string,
-    text: string,
-    edits: readonly Edit[] | undefined,
-    helps: (after: Assessment) => boolean,
-  ): void => {
-    if (!edits || found.some((other) => JSON.stringify(other.change) === JSON.stringify(edits)))
-      return;
-    const after = assess(edited(document, edits), options);
-    if (
-      !after ||
-      !helps(after) ||
-      KEEPING_VERDICTS.indexOf(after.keeping.verdict) >
-        KEEPING_VERDICTS.indexOf(before.keeping.verdict)
-    )
-      return;
-    found.push({ code, text, effect: effectOf(before, after), change: edits });
-  };
-  /** The least of an ingredient that makes `enough` true, written as a kitchen measures it. */
-  const least = (id: string, enough: (t: Trial) => boolean, most = 0.6): Edit[] | undefined => {
-    const adding = (grams: number): Edit => addition(document, id, grams, units, onHeat);
-    const amount = leastAmount(before.balance.massIn_kg.mid * 1000 * most, (grams) => {
-      const t = trial([adding(grams)]);
-      return t !== undefined && enough(t);
-    });
-    return amount === undefined ? undefined : [adding(amount)];
-  };
-  const said = (edits: readonly Edit[] | undefined, id: string): string => {
-    const [edit] = edits ?? [];
-    const name = ingredientById(id)?.name[1] ?? id;
-    if (edit?.op === 'set') return `Make it ${edit.amount} ${name}`;
-    return edit?.op === 'add' ? `Add ${edit.amount} ${name}` : '';
-  };
+const LEMON = 'lemon-juice-bottled';
 
-  const { balance: now, keeping } = before;
-  const { set } = now;
-  if (keeping.reasons.some(({ code }) => code === 'not-acid-enough') && keeping.limitPH !== null) {
-    const limit = keeping.limitPH;
-    const lemon = least(
-      'lemon-juice-bottled',
-      ({ document: next }) => worstPH(readFormula(next, kitchen).formula) <= limit,
-    );
-    offer(
-      'acid-for-keeping',
-      said(lemon, 'lemon-juice-bottled'),
-      lemon,
-      (after) => after.keeping.verdict === 'shelf',
-    );
-  }
-  if (keeping.reasons.some(({ code }) => code === 'no-row')) {
+const hasWarning =
+  (code: WarningCode) =>
+  ({ balance }: Assessment): boolean =>
+    balance.warnings.some((warning) => warning.code === code);
+const hasReason = ({ keeping }: Assessment, code: KeepingReasonCode): boolean =>
+  keeping.reasons.some((reason) => reason.code === code);
+const hasSetReason = ({ balance: { set } }: Assessment, code: SetReasonCode): boolean =>
+  set.reasons.some((reason) => reason.code === code);
+
+const isWeak = ({ before: { balance } }: Situation): boolean =>
+  balance.set.firmness.mid < WEAK_BELOW;
+const setsBy = ({ before: { balance } }: Situation): string => balance.set.model;
+const isTimed = ({ document }: Situation): boolean => document.finish.type === 'hard-boil';
+
+const isFirmer = (after: Assessment, before: Assessment): boolean =>
+  after.balance.set.firmness.mid > before.balance.set.firmness.mid * (1 + FIRMER_BY);
+const isShelf = ({ keeping }: Assessment): boolean => keeping.verdict === 'shelf';
+const boilsOffMore = (after: Assessment, before: Assessment): boolean =>
+  after.balance.waterToBoilOff_kg.mid > before.balance.waterToBoilOff_kg.mid;
+
+const hasWaterToBoil = ({ outcome, contents }: PreparedPot): boolean =>
+  outcome.waterOff > contents.mass * WATER_TO_BOIL_SHARE;
+const isNearlyGood = ({ outcome }: PreparedPot): boolean =>
+  outcome.firmness >= NEARLY_GOOD_FIRMNESS;
+const isGood = ({ outcome }: PreparedPot): boolean => outcome.firmness >= GOOD_FIRMNESS;
+
+/** Adds the least of an ingredient that is enough, said as what to do. */
+function add(
+  { bench }: Situation,
+  id: string,
+  enough: (pot: PreparedPot) => boolean,
+  mostShare?: number,
+): Proposal | undefined {
+  const edits = leastAddition(bench, id, enough, mostShare);
+  const name = ingredientById(id)?.name[1] ?? id;
+  const edit = edits?.[0];
+  if (!edits || !edit) return undefined;
+  if (edit.op === 'set') return { text: `Make it ${edit.amount} ${name}`, edits };
+  return edit.op === 'add' ? { text: `Add ${edit.amount} ${name}`, edits } : undefined;
+}
+
+/** Takes as little sweetener off its first line as is enough. */
+function lessSugar(
+  { bench, document }: Situation,
+  enough: (pot: PreparedPot) => boolean,
+): Proposal | undefined {
+  const line = document.lines.findIndex(
+    ({ ingredient }) => ingredientById(ingredient ?? '')?.category === 'sweetener',
+  );
+  const edits = line < 0 ? undefined : reducedLine(bench, line, enough);
+  const edit = edits?.[0];
+  if (!edits || edit?.op !== 'set') return undefined;
+  const name = ingredientById(document.lines[line]?.ingredient ?? '')?.name[1] ?? '';
+  return { text: `Make it ${edit.amount} ${name}`, edits };
+}
+
+const acidForKeeping: RemedyRule = {
+  code: 'acid-for-keeping',
+  needed: ({ before }) => hasReason(before, 'not-acid-enough') && before.keeping.limitPH !== null,
+  propose: (situation) => {
+    const limit = situation.before.keeping.limitPH ?? 0;
+    return add(situation, LEMON, ({ formula }) => worstPH(formula) <= limit);
+  },
+  helps: isShelf,
+};
+
+const smallerJars: RemedyRule = {
+  code: 'smaller-jars',
+  needed: ({ before }) => hasReason(before, 'no-row'),
+  propose: ({ document }) => {
     const size = document.kind === 'curd' ? 'half-pint' : 'pint';
-    offer(
-      'smaller-jars',
-      `Fill ${size}s`,
-      [{ op: 'jars', jars: [{ size }] }],
-      (after) => after.keeping.verdict === 'shelf',
-    );
-  }
-  if (keeping.reasons.some(({ code }) => code === 'fat')) {
+    return { text: `Fill ${size}s`, edits: [{ op: 'jars', jars: [{ size }] }] };
+  },
+  helps: isShelf,
+};
+
+const lessFat: RemedyRule = {
+  code: 'less-fat',
+  needed: ({ before, document }) => document.kind !== 'curd' && hasReason(before, 'fat'),
+  propose: ({ document }) => {
     const line = document.lines.findIndex(
       ({ ingredient }) => ingredient === 'butter' || ingredient === 'cooking-oil',
     );
-    if (line >= 0 && document.kind !== 'curd')
-      offer(
-        'less-fat',
-        'Keep to 1/2 tsp of it',
-        [{ op: 'set', line, amount: '1/2 tsp' }],
-        (after) => after.keeping.verdict === 'shelf',
-      );
-  }
-  if (now.warnings.some(({ code }) => code === 'already-past-finish')) {
-    const sugar = document.lines.findIndex(
-      ({ ingredient }) => ingredientById(ingredient ?? '')?.category === 'sweetener',
-    );
-    if (sugar >= 0) {
-      const less = lessOf(
-        document,
-        sugar,
-        trial,
-        ({ pot }) => pot.outcome.waterOff > pot.contents.mass * 0.08,
-      );
-      offer(
-        'less-sugar',
-        less?.[0]?.op === 'set' ? `Make it ${less[0].amount} ${nameOf(document, sugar)}` : '',
-        less,
-        (after) => after.balance.waterToBoilOff_kg.mid > now.waterToBoilOff_kg.mid,
-      );
-    }
-    const water = least('water', ({ pot }) => pot.outcome.waterOff > pot.contents.mass * 0.08);
-    offer(
-      'more-water',
-      said(water, 'water'),
-      water,
-      (after) => after.balance.waterToBoilOff_kg.mid > now.waterToBoilOff_kg.mid,
-    );
-  }
-  const weak = set.firmness.mid < 0.8;
-  const firmer = (after: Assessment): boolean =>
-    after.balance.set.firmness.mid > set.firmness.mid * 1.08;
-  if (set.model === 'high-methoxyl') {
-    const reasons = new Set(set.reasons.map(({ code }) => code));
-    const lemonId = document.kind === 'savoury-jelly' ? 'citric-acid' : 'lemon-juice-bottled';
-    if (weak && reasons.has('little-acid')) {
-      // More than one part in 25 would be a lemon preserve.
-      const lemon = least(lemonId, ({ pot }) => pot.outcome.pH <= BEST_PH + 0.1, 0.04);
-      offer('acid-for-set', said(lemon, lemonId), lemon, firmer);
-    }
-    if (weak && reasons.has('few-solids')) {
-      if (document.finish.type === 'hard-boil') {
-        const sugar = least('white-sugar', ({ pot }) => pot.outcome.solids >= 62);
-        offer('sugar-for-set', said(sugar, 'white-sugar'), sugar, firmer);
-      } else
-        offer(
-          'boil-further',
-          'Boil on to 65 % soluble solids',
-          [{ op: 'finish', finish: { type: 'soluble-solids', percent: 65 } }],
-          firmer,
-        );
-    }
-    if (weak) {
-      const partner = least('tart-apple', ({ pot }) => pot.outcome.firmness >= 0.85, 0.25);
-      if (
-        document.method === 'long-boil' &&
-        document.kind !== 'jelly' &&
-        document.kind !== 'savoury-jelly'
-      )
-        offer('pectin-partner', said(partner, 'tart-apple'), partner, firmer);
-      const id = document.method === 'liquid-pectin' ? 'pectin-liquid' : 'pectin-powder';
-      const pectin = least(id, ({ pot }) => pot.outcome.firmness >= GOOD, MOST_PECTIN[id]);
-      offer('pectin-for-set', said(pectin, id), pectin, firmer);
-      const line = document.lines.findIndex(
-        ({ ingredient }) => ingredientById(ingredient ?? '')?.category === 'sweetener',
-      );
-      if (line >= 0 && document.finish.type !== 'hard-boil') {
-        const less = lessOf(document, line, trial, ({ pot }) => pot.outcome.firmness >= 0.85);
-        offer(
-          'less-sugar-for-set',
-          less?.[0]?.op === 'set' ? `Make it ${less[0].amount} ${nameOf(document, line)}` : '',
-          less,
-          firmer,
-        );
-      }
-    }
-  }
-  if (now.warnings.some(({ code }) => code === 'sugar-cut')) {
-    const spoons = SPOONS.find(
-      (tsp) => (trial(byCalcium(document, tsp))?.pot.outcome.firmness ?? 0) >= GOOD,
-    );
-    if (spoons !== undefined)
-      offer(
-        'calcium-instead',
-        `Set it with calcium pectin instead: ${spoons} tsp, and ${spoons} tsp calcium water`,
-        byCalcium(document, spoons),
-        firmer,
-      );
-  }
-  if (set.model === 'low-methoxyl') {
-    if (set.reasons.some(({ code }) => code === 'little-calcium')) {
-      const water = least(
-        'calcium-water',
-        ({ pot }) =>
-          pot.contents.freeCalcium_mg / Math.max(pot.contents.lowMethoxyl * 1000, 1e-9) >=
-          GOOD_CALCIUM,
-      );
-      offer('calcium-for-set', said(water, 'calcium-water'), water, firmer);
-    }
-    if (weak) {
-      const pectin = least(
-        'pectin-calcium',
-        ({ pot }) => pot.outcome.firmness >= GOOD,
-        MOST_PECTIN['pectin-calcium'],
-      );
-      offer('pectin-for-set', said(pectin, 'pectin-calcium'), pectin, firmer);
-    }
-  }
-  if (set.firmness.mid > 2.1 && set.model !== 'egg') {
-    const water = least('water', ({ pot }) => pot.outcome.firmness <= 1.6);
-    offer(
-      'softer',
-      said(water, 'water'),
-      water,
-      (after) => after.balance.set.firmness.mid < set.firmness.mid,
-    );
-  }
-  if (now.warnings.some(({ code }) => code === 'may-crystallise')) {
-    const lemon = least('lemon-juice-bottled', ({ pot }) => pot.outcome.inversion > 0.2);
-    offer(
-      'acid-against-grains',
-      said(lemon, 'lemon-juice-bottled'),
-      lemon,
-      (after) => !after.balance.warnings.some(({ code }) => code === 'may-crystallise'),
-    );
-  }
-  return found
-    .filter(
-      ({ text, change }) =>
-        text !== '' && !(onHeat && change.some(({ op }) => op !== 'add' && op !== 'finish')),
-    )
-    .slice(0, 6);
-}
+    if (line < 0) return undefined;
+    return { text: 'Keep to 1/2 tsp of it', edits: [{ op: 'set', line, amount: '1/2 tsp' }] };
+  },
+  helps: isShelf,
+};
 
-/** Calcium pectin and calcium water go in by the same spoons. Common practice. */
-const SPOONS = [1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16] as const;
+const lessSugarToBoil: RemedyRule = {
+  code: 'less-sugar',
+  needed: ({ before }) => hasWarning('already-past-finish')(before),
+  propose: (situation) => lessSugar(situation, hasWaterToBoil),
+  helps: boilsOffMore,
+};
+
+const waterToBoil: RemedyRule = {
+  code: 'more-water',
+  needed: ({ before }) => hasWarning('already-past-finish')(before),
+  propose: (situation) => add(situation, 'water', hasWaterToBoil),
+  helps: boilsOffMore,
+};
+
+const acidForSet: RemedyRule = {
+  code: 'acid-for-set',
+  needed: (situation) =>
+    setsBy(situation) === 'high-methoxyl' &&
+    isWeak(situation) &&
+    hasSetReason(situation.before, 'little-acid'),
+  propose: (situation) =>
+    add(
+      situation,
+      situation.document.kind === 'savoury-jelly' ? 'citric-acid' : LEMON,
+      ({ outcome }) => outcome.pH <= ACID_ENOUGH_PH,
+      MOST_LEMON_SHARE,
+    ),
+  helps: isFirmer,
+};
+
+const isShortOfSolids = (situation: Situation): boolean =>
+  setsBy(situation) === 'high-methoxyl' &&
+  isWeak(situation) &&
+  hasSetReason(situation.before, 'few-solids');
+
+const sugarForSet: RemedyRule = {
+  code: 'sugar-for-set',
+  needed: (situation) => isShortOfSolids(situation) && isTimed(situation),
+  propose: (situation) =>
+    add(situation, 'white-sugar', ({ outcome }) => outcome.solids >= SETTING_SOLIDS.sugared),
+  helps: isFirmer,
+};
+
+const boilFurther: RemedyRule = {
+  code: 'boil-further',
+  needed: (situation) => isShortOfSolids(situation) && !isTimed(situation),
+  propose: () => ({
+    text: `Boil on to ${SETTING_SOLIDS.boiled} % soluble solids`,
+    edits: [{ op: 'finish', finish: { type: 'soluble-solids', percent: SETTING_SOLIDS.boiled } }],
+  }),
+  helps: isFirmer,
+};
+
+const pectinPartner: RemedyRule = {
+  code: 'pectin-partner',
+  needed: (situation) =>
+    setsBy(situation) === 'high-methoxyl' &&
+    isWeak(situation) &&
+    situation.document.method === 'long-boil' &&
+    situation.document.kind !== 'jelly' &&
+    situation.document.kind !== 'savoury-jelly',
+  propose: (situation) => add(situation, 'tart-apple', isNearlyGood, MOST_APPLE_SHARE),
+  helps: isFirmer,
+};
+
+const pectinForSet: RemedyRule = {
+  code: 'pectin-for-set',
+  needed: (situation) => setsBy(situation) === 'high-methoxyl' && isWeak(situation),
+  propose: (situation) => {
+    const id = situation.document.method === 'liquid-pectin' ? 'pectin-liquid' : 'pectin-powder';
+    return add(situation, id, isGood, MOST_PECTIN_SHARE[id]);
+  },
+  helps: isFirmer,
+};
+
+const lessSugarForSet: RemedyRule = {
+  code: 'less-sugar-for-set',
+  needed: (situation) =>
+    setsBy(situation) === 'high-methoxyl' && isWeak(situation) && !isTimed(situation),
+  propose: (situation) => lessSugar(situation, isNearlyGood),
+  helps: isFirmer,
+};
+
+/** Calcium pectin and calcium water go in by the same spoons, teaspoons. Common practice. */
+const CALCIUM_SPOONS = [1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16] as const;
 
 /**
  * The same fruit and sugar set by calcium pectin, which needs no sugar, in place of the pectin that
@@ -280,7 +289,7 @@ function byCalcium(document: FormulaDocument, spoons: number): Edit[] {
       : [],
   );
   return [
-    // From the last, so that the places of the others stand.
+    // From the last, so that the places of the others stay as they are.
     ...old.toReversed(),
     { op: 'method', method: 'calcium-pectin', finish: { type: 'hard-boil', minutes: 2 } },
     { op: 'add', ingredient: 'calcium-water', amount: `${spoons} tsp` },
@@ -288,39 +297,118 @@ function byCalcium(document: FormulaDocument, spoons: number): Edit[] {
   ];
 }
 
-const nameOf = (document: FormulaDocument, line: number): string =>
-  ingredientById(document.lines[line]?.ingredient ?? '')?.name[1] ?? '';
+const calciumInstead: RemedyRule = {
+  code: 'calcium-instead',
+  needed: ({ before }) => hasWarning('sugar-cut')(before),
+  propose: ({ bench, document }) => {
+    const spoons = CALCIUM_SPOONS.find((tsp) => {
+      const pot = tried(bench, byCalcium(document, tsp));
+      return pot !== undefined && isGood(pot);
+    });
+    return spoons === undefined
+      ? undefined
+      : {
+          text: `Set it with calcium pectin instead: ${spoons} tsp, and ${spoons} tsp calcium water`,
+          edits: byCalcium(document, spoons),
+        };
+  },
+  helps: isFirmer,
+};
 
-/** Least grams, up to `most`, for which `enough` holds; it is tried in the amounts as written. */
-function leastAmount(most: number, enough: (grams: number) => boolean): number | undefined {
-  let high = most * 0.006;
-  while (!enough(high)) {
-    if (high >= most) return undefined;
-    high = Math.min(high * 2, most);
-  }
-  return bisect(0, high, 12, (grams) => !enough(grams)).fails;
-}
+const calciumForSet: RemedyRule = {
+  code: 'calcium-for-set',
+  needed: (situation) =>
+    setsBy(situation) === 'low-methoxyl' && hasSetReason(situation.before, 'little-calcium'),
+  propose: (situation) =>
+    add(
+      situation,
+      'calcium-water',
+      ({ contents: { freeCalcium_mg, lowMethoxyl } }) =>
+        freeCalcium_mg / Math.max(lowMethoxyl * 1000, 1e-9) >= GOOD_CALCIUM_MG_PER_G,
+    ),
+  helps: isFirmer,
+};
 
-/** A remedy takes away no more than leaves this share. */
-const LEAST_LEFT = 0.25;
+const calciumPectinForSet: RemedyRule = {
+  code: 'pectin-for-set',
+  needed: (situation) => setsBy(situation) === 'low-methoxyl' && isWeak(situation),
+  propose: (situation) =>
+    add(situation, 'pectin-calcium', isGood, MOST_PECTIN_SHARE['pectin-calcium']),
+  helps: isFirmer,
+};
 
-/** The most of a line that still makes `enough` true. */
-function lessOf(
-  document: FormulaDocument,
-  line: number,
-  trial: (edits: readonly Edit[]) => Trial | undefined,
-  enough: (t: Trial) => boolean,
-): Edit[] | undefined {
-  const text = document.lines[line]?.amount;
-  const had = typeof text === 'string' ? parseAmount(text, document.decimal) : undefined;
-  if (!had?.ok) return undefined;
-  const { amount } = had;
-  const at = (share: number): Edit[] => [
-    { op: 'set', line, amount: writeAmount(amount.value * share, amount.unit) },
-  ];
-  const works = (share: number): boolean => {
-    const t = trial(at(share));
-    return t !== undefined && enough(t);
+const softer: RemedyRule = {
+  code: 'softer',
+  needed: (situation) =>
+    setsBy(situation) !== 'egg' && situation.before.balance.set.firmness.mid > STIFF_ABOVE,
+  propose: (situation) => add(situation, 'water', ({ outcome }) => outcome.firmness <= THINNED_TO),
+  helps: (after, before) => after.balance.set.firmness.mid < before.balance.set.firmness.mid,
+};
+
+const acidAgainstGrains: RemedyRule = {
+  code: 'acid-against-grains',
+  needed: ({ before }) => hasWarning('may-crystallise')(before),
+  propose: (situation) =>
+    add(situation, LEMON, ({ outcome }) => outcome.inversion > UNGRAINY_INVERSION),
+  helps: (after) => !hasWarning('may-crystallise')(after),
+};
+
+/** Keeping comes before set, set before the rest. */
+const REMEDY_RULES: readonly RemedyRule[] = [
+  acidForKeeping,
+  smallerJars,
+  lessFat,
+  lessSugarToBoil,
+  waterToBoil,
+  acidForSet,
+  sugarForSet,
+  boilFurther,
+  pectinPartner,
+  pectinForSet,
+  lessSugarForSet,
+  calciumInstead,
+  calciumForSet,
+  calciumPectinForSet,
+  softer,
+  acidAgainstGrains,
+];
+
+/** No more than this many are offered. */
+const MOST_REMEDIES = 6;
+
+const strictness = ({ keeping }: Assessment): number => KEEPING_VERDICTS.indexOf(keeping.verdict);
+/** What a pan on the heat allows: more of something, or another finish. */
+const canBeDoneOnHeat = ({ op }: Edit): boolean => op === 'add' || op === 'finish';
+
+/**
+ * What to change, computed and not canned: for each thing that is wrong the least change that puts
+ * it right, each tried in a full balance and kept only if it helps.
+ *
+ * @returns at most six, the most useful first; empty where nothing is wrong or nothing helps
+ */
+export function remedies(document: FormulaDocument, options: RemedyOptions = {}): Remedy[] {
+  const before = assess(document, options);
+  if (!before) return [];
+  const { kitchen = {}, units = 'metric', onHeat = false } = options;
+  const mass_kg = before.balance.massIn_kg.mid;
+  const situation: Situation = {
+    document,
+    before,
+    bench: { document, kitchen, units, onHeat, mass_kg },
   };
-  return works(LEAST_LEFT) ? at(bisect(LEAST_LEFT, 1, 10, works).holds) : undefined;
+  const found: Remedy[] = [];
+  for (const { code, needed, propose, helps } of REMEDY_RULES) {
+    const proposal = needed(situation) ? propose(situation) : undefined;
+    if (!proposal || found.some(({ change }) => isSame(change, proposal.edits))) continue;
+    const after = assess(edited(document, proposal.edits), options);
+    if (!after || !helps(after, before) || strictness(after) > strictness(before)) continue;
+    const { text, edits: change } = proposal;
+    found.push({ code, text, effect: effectOf(before, after), change });
+  }
+  return found
+    .filter(({ change }) => !onHeat || change.every(canBeDoneOnHeat))
+    .slice(0, MOST_REMEDIES);
 }
+
+const isSame = (one: readonly Edit[], other: readonly Edit[]): boolean =>
+  JSON.stringify(one) === JSON.stringify(other);

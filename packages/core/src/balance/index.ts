@@ -29,6 +29,7 @@ export {
 } from './pan-fill.js';
 export { batchesForPectin } from './pectin-measure.js';
 export { type BalanceOptions, type PreparedPot, preparePot } from './prepare.js';
+export type { SetReasonCode } from './set-reasons.js';
 export type { Influence } from './spread.js';
 export { fruitMass_kg } from './standards.js';
 export { solidsWord, wantedSolids } from './wanted.js';

@@ -1,9 +1,24 @@
 import { highMethoxylLimit } from '../pectin/index.js';
 import type { PreparedPot } from './prepare.js';
 
+/** What limits a set, or says how it sets. */
+export type SetReasonCode =
+  | 'few-solids'
+  | 'little-acid'
+  | 'much-acid'
+  | 'little-pectin'
+  | 'no-added-pectin'
+  | 'no-calcium-pectin'
+  | 'little-calcium'
+  | 'much-calcium'
+  | 'much-sugar'
+  | 'by-consistency'
+  | 'no-egg'
+  | 'no-gel';
+
 /** Why the set is what it is. */
 export interface SetReason {
-  readonly code: string;
+  readonly code: SetReasonCode;
   readonly text: string;
 }
 

@@ -1,12 +1,12 @@
 import { balance, type Balance } from '../balance/index.js';
 import type { PotFormula } from '../formula/index.js';
-import { processBand, PROCESS_BANDS } from './band.js';
+import { worstPH } from './acid-gate.js';
+import { processBand, PROCESS_BANDS, type ProcessBand } from './band.js';
 import { PRACTICE, reason, type KeepingReason } from './reason.js';
-import { LOW_SOLIDS, processOf, rowFor, type Process } from './row.js';
+import { LOW_SOLIDS, processOf, rowFor, type Process, type RowChoice } from './row.js';
 import { decide, type KeepingOptions } from './rules.js';
 import { storageOf, type Storage } from './storage.js';
 import { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
-import { worstPH } from './acid-gate.js';
 
 export interface Keeping {
   readonly verdict: KeepingVerdict;
@@ -29,10 +29,136 @@ export interface Keeping {
  */
 const HOT_FILL_SOLIDS = 60;
 
+/** A verdict that can only become stricter, with its reasons: what decides is first. */
+class StrictestVerdict {
+  constructor(
+    public verdict: KeepingVerdict,
+    readonly reasons: KeepingReason[],
+  ) {}
+
+  /** Takes a verdict over where it is stricter; its reason is said in any case. */
+  take(verdict: KeepingVerdict, why: KeepingReason): void {
+    const isStricter = KEEPING_VERDICTS.indexOf(verdict) > KEEPING_VERDICTS.indexOf(this.verdict);
+    if (isStricter) this.verdict = verdict;
+    this.reasons.splice(isStricter ? 0 : this.reasons.length, 0, why);
+  }
+}
+
+/** How jars for the shelf are processed, or why they cannot be. */
+interface ProcessQuestion {
+  readonly formula: PotFormula;
+  /** Soluble solids at their low end, per cent. */
+  readonly solids: number;
+  readonly choice: RowChoice;
+  readonly band: ProcessBand | null;
+}
+
+interface Refusal {
+  readonly verdict: KeepingVerdict;
+  readonly reason: KeepingReason;
+}
+/** One thing without which jars are not processed for the shelf (rules 5 to 7 and 9). */
+type ProcessRule = (question: ProcessQuestion) => Refusal | undefined;
+
+const noRow: ProcessRule = ({ choice }) =>
+  'none' in choice ? { verdict: 'fridge', reason: reason('no-row', choice.none) } : undefined;
+
+const hotFilled: ProcessRule = ({ formula, solids }) => {
+  if (formula.claims.processing !== 'hot-fill') return undefined;
+  const thin =
+    solids < HOT_FILL_SOLIDS
+      ? `, and at ${solids.toFixed(0)} % solids it is below the 60 % the custom asks for`
+      : '';
+  return {
+    verdict: 'fridge',
+    reason: reason(
+      'hot-fill',
+      `filled hot and lidded, without a process, is for the fridge here${thin}. Many who follow the custom (hot sterilised jars, at least 85 C, at least 60 % solids) store such jars cool and dark at their own judgement; other authorities ask for a process`,
+      'long the custom in Britain and Europe; US authorities ask for a process',
+    ),
+  };
+};
+
+const notProcessed: ProcessRule = ({ formula }) =>
+  formula.claims.processing === 'none'
+    ? {
+        verdict: 'fridge',
+        reason: reason('no-process', 'jars that are not processed are kept in the fridge'),
+      }
+    : undefined;
+
+const notBySteam: ProcessRule = ({ formula, choice }) =>
+  formula.claims.processing === 'steam' && 'row' in choice && !choice.row.steam
+    ? {
+        verdict: 'fridge',
+        reason: reason(
+          'no-steam',
+          `${choice.row.name} has no time in an atmospheric steam canner; use boiling water`,
+        ),
+      }
+    : undefined;
+
+const altitudeNeeded: ProcessRule = ({ band }) =>
+  band
+    ? undefined
+    : {
+        verdict: 'fridge',
+        reason: reason(
+          'altitude-needed',
+          'no process time without an altitude: state it, and until then keep the jars in the fridge',
+        ),
+      };
+
+const shorterThanTheTable: ProcessRule = ({ formula, choice, band }) => {
+  const { processMinutes: asked } = formula.claims;
+  if (asked === undefined || !band || 'none' in choice) return undefined;
+  const { minutes } = processOf(formula, choice.row, band, band.label);
+  return asked >= minutes
+    ? undefined
+    : {
+        verdict: 'stop',
+        reason: reason(
+          'short-process',
+          `${asked} minutes are asked for; the table gives ${minutes} at ${band.label}. Nothing shorter keeps the jars safe`,
+        ),
+      };
+};
+
+/** The first that applies refuses the process. */
+const PROCESS_RULES: readonly ProcessRule[] = [
+  noRow,
+  hotFilled,
+  notProcessed,
+  notBySteam,
+  altitudeNeeded,
+  shorterThanTheTable,
+];
+
+function refusalOf(question: ProcessQuestion): Refusal | undefined {
+  for (const rule of PROCESS_RULES) {
+    const refusal = rule(question);
+    if (refusal) return refusal;
+  }
+  return undefined;
+}
+
+const lowSolidsReason = (solids: number): KeepingReason =>
+  reason(
+    'low-solids',
+    `${solids.toFixed(0)} % soluble solids at the low end: it moulds soon after opening, and is best within six months`,
+    PRACTICE,
+  );
+
+const notUnderstoodReason = (texts: readonly string[]): KeepingReason =>
+  reason(
+    'not-understood',
+    `“${texts.join('”, “')}” is in the pot but not understood, so nothing can be said for it: write it as an amount and an ingredient`,
+  );
+
 /**
- * Whether a batch keeps, by the rules in their order. Of rules 1 to 3 the first that applies
- * decides; otherwise 4 to 7 all apply and the strictest wins. The model's own estimate can refuse;
- * it never grants what a rule withholds.
+ * Whether a batch keeps, by the rules in their order. Of rules 1 to 4 and 10 the first that applies
+ * decides the contents; what asks for a process always applies, and the strictest wins. The model's
+ * own estimate can refuse; it never grants what a rule withholds.
  *
  * @param made the balance of the same formula, if the caller has it
  * @returns the verdict with its reasons, and the process from the published tables at the stated
@@ -44,110 +170,50 @@ export function assessKeeping(
   made: Balance | null = balance(formula),
 ): Keeping {
   const worst = worstPH(formula);
-  const asked = decide(formula, options, worst, made);
-  const band = processBand(formula.place.altitude_m);
-  let { verdict } = asked;
-  const reasons = [...asked.reasons];
-  const strict = (to: KeepingVerdict, why: KeepingReason): void => {
-    const stricter = KEEPING_VERDICTS.indexOf(to) > KEEPING_VERDICTS.indexOf(verdict);
-    if (stricter) verdict = to;
-    // What decides is said first.
-    reasons.splice(stricter ? 0 : reasons.length, 0, why);
-  };
+  const contents = decide(formula, options, worst, made);
+  const result = new StrictestVerdict(contents.verdict, [...contents.reasons]);
   const { notUnderstood = [] } = options;
-  if (notUnderstood.length > 0)
-    strict(
-      'fridge',
-      reason(
-        'not-understood',
-        `“${notUnderstood.join('”, “')}” is in the pot but not understood, so nothing can be said for it: write it as an amount and an ingredient`,
-      ),
-    );
+  if (notUnderstood.length > 0) result.take('fridge', notUnderstoodReason(notUnderstood));
   const solids = lowSolids(formula, made);
-  const row = verdict === 'shelf' ? rowFor(formula, solids) : undefined;
-  let process: Process | null = null;
-  let safestProcess: Process | null = null;
-  if (verdict === 'shelf') {
-    const { processing, processMinutes } = formula.claims;
-    if (!row || 'none' in row) {
-      strict(
-        'fridge',
-        reason('no-row', row ? row.none : 'no table has a time for this; no row, no shelf'),
-      );
-    } else {
-      safestProcess = processOf(formula, row.row, PROCESS_BANDS[3], 'the longest band');
-      if (processing === 'hot-fill')
-        strict(
-          'fridge',
-          reason(
-            'hot-fill',
-            `filled hot and lidded, without a process, is for the fridge here${solids < HOT_FILL_SOLIDS ? `, and at ${solids.toFixed(0)} % solids it is below the 60 % the custom asks for` : ''}. Many who follow the custom (hot sterilised jars, at least 85 C, at least 60 % solids) store such jars cool and dark at their own judgement; other authorities ask for a process`,
-            'long the custom in Britain and Europe; US authorities ask for a process',
-          ),
-        );
-      else if (processing === 'none')
-        strict(
-          'fridge',
-          reason('no-process', 'jars that are not processed are kept in the fridge'),
-        );
-      else if (processing === 'steam' && !row.row.steam)
-        strict(
-          'fridge',
-          reason(
-            'no-steam',
-            `${row.row.name} has no time in an atmospheric steam canner; use boiling water`,
-          ),
-        );
-      else if (!band)
-        strict(
-          'fridge',
-          reason(
-            'altitude-needed',
-            'no process time without an altitude: state it, and until then keep the jars in the fridge',
-          ),
-        );
-      else {
-        process = processOf(formula, row.row, band, band.label);
-        if (processMinutes !== undefined && processMinutes < process.minutes) {
-          strict(
-            'stop',
-            reason(
-              'short-process',
-              `${processMinutes} minutes are asked for; the table gives ${process.minutes} at ${band.label}. Nothing shorter keeps the jars safe`,
-            ),
-          );
-          process = null;
-        }
-      }
-      if (verdict === 'shelf') reasons.push(...row.notes);
-      if (solids < LOW_SOLIDS)
-        reasons.push(
-          reason(
-            'low-solids',
-            `${solids.toFixed(0)} % soluble solids at the low end: it moulds soon after opening, and is best within six months`,
-            PRACTICE,
-          ),
-        );
-    }
-  }
+  const { process, safestProcess } =
+    result.verdict === 'shelf' ? takeProcess(formula, solids, result) : NO_PROCESS;
   if (formula.claims.testedSourceVoid !== undefined)
-    reasons.push(
+    result.reasons.push(
       reason(
         'attestation-void',
         `the tested source does not count: ${formula.claims.testedSourceVoid}`,
       ),
     );
+  const { verdict, reasons } = result;
+  const isShelf = verdict === 'shelf';
+  const asksForAltitude = reasons.some(({ code }) => code === 'altitude-needed');
   return {
     verdict,
     reasons,
     worstPH: worst,
-    limitPH: asked.limitPH,
-    process: verdict === 'shelf' ? process : null,
-    safestProcess:
-      verdict === 'shelf' || reasons.some(({ code }) => code === 'altitude-needed')
-        ? safestProcess
-        : null,
+    limitPH: contents.limitPH,
+    process: isShelf ? process : null,
+    safestProcess: isShelf || asksForAltitude ? safestProcess : null,
     storage: storageOf(formula.kind, verdict, solids),
+  };
+}
+
+type Processes = Pick<Keeping, 'process' | 'safestProcess'>;
+const NO_PROCESS: Processes = { process: null, safestProcess: null };
+
+/** The process of jars whose contents are for the shelf; what refuses it makes `result` stricter. */
+function takeProcess(formula: PotFormula, solids: number, result: StrictestVerdict): Processes {
+  const band = processBand(formula.place.altitude_m);
+  const choice = rowFor(formula, solids);
+  const question: ProcessQuestion = { formula, solids, choice, band };
+  const refusal = refusalOf(question);
+  if (refusal) result.take(refusal.verdict, refusal.reason);
+  if ('none' in choice) return NO_PROCESS;
+  if (result.verdict === 'shelf') result.reasons.push(...choice.notes);
+  if (solids < LOW_SOLIDS) result.reasons.push(lowSolidsReason(solids));
+  return {
+    process: !refusal && band ? processOf(formula, choice.row, band, band.label) : null,
+    safestProcess: processOf(formula, choice.row, PROCESS_BANDS[3], 'the longest band'),
   };
 }
 

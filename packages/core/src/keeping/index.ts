@@ -14,6 +14,7 @@ export {
   withOpenLids,
 } from './kept.js';
 export { sterilisingMinutes } from './process-table.js';
+export type { KeepingReasonCode } from './reason.js';
 export type { Process } from './row.js';
 export type { KeepingOptions } from './rules.js';
 export { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';

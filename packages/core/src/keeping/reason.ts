@@ -1,5 +1,36 @@
+/** Why a batch keeps as it does, or what to know of its process. */
+export type KeepingReasonCode =
+  | 'nothing'
+  | 'not-understood'
+  | 'under-oil'
+  | 'published-curd'
+  | 'curd'
+  | 'not-for-the-shelf'
+  | 'fat'
+  | 'low-acid-butter'
+  | 'tested-source'
+  | 'attestation-void'
+  | 'measured-pH'
+  | 'measured-pH-void'
+  | 'unknown-ingredient'
+  | 'low-acid'
+  | 'no-acid'
+  | 'not-acid-enough'
+  | 'acid-fruit'
+  | 'no-row'
+  | 'hot-fill'
+  | 'no-process'
+  | 'no-steam'
+  | 'altitude-needed'
+  | 'short-process'
+  | 'low-solids'
+  | 'low-solids-process'
+  | 'row'
+  | 'one-piece-lid'
+  | 'headspace';
+
 export interface KeepingReason {
-  readonly code: string;
+  readonly code: KeepingReasonCode;
   readonly text: string;
   readonly source: string;
 }
@@ -10,7 +41,7 @@ export const RULES =
 export const ACIDIFIED = '21 CFR 114: pH 4.6 divides; 4.2 leaves the usual margin';
 export const PRACTICE = 'common practice, no source';
 
-export const reason = (code: string, text: string, source = RULES): KeepingReason => ({
+export const reason = (code: KeepingReasonCode, text: string, source = RULES): KeepingReason => ({
   code,
   text,
   source,
