@@ -1,3 +1,4 @@
+import { HOUR_S } from '../quantity/index.js';
 import { Z90, type Range } from '../range/index.js';
 import {
   BoilingCurve,
@@ -7,6 +8,7 @@ import {
   massOfPot,
   PAN_DIAMETER_M,
   putInto,
+  shortOfBoil_K,
   solidsOf,
   type PanModel,
   type PotState,
@@ -70,11 +72,9 @@ const SURFACE_SD = 0.35;
  * A change of flame whose size is not known: factor, standard deviation of its logarithm. A guess.
  */
 const CHANGE_SD = 0.5;
-/** A pot this near its boiling point boils. */
-const AT_BOIL_K = 0.05;
 /** The pot changes by less than a hundredth in this, s. */
 const STEP_S = 15;
-export const MOST_AHEAD_S = 4 * 3600;
+export const MOST_AHEAD_S = 4 * HOUR_S;
 
 /** What is fitted, each with a normal prior of mean 0 and standard deviation 1 in its own unit. */
 export const FITTED = [
@@ -86,11 +86,37 @@ export const FITTED = [
   'curve',
   'surface',
 ] as const;
+export type Fitted = (typeof FITTED)[number];
 
-/** Follows the pot for one set of parameters and compares it with the observations. */
+/** Where each fitted parameter is in the vector; factors of unknown heat changes come after. */
+export const indexOf = Object.fromEntries(FITTED.map((name, i) => [name, i])) as Readonly<
+  Record<Fitted, number>
+>;
+
+/** The fitted parameters by name, each in standard deviations of its prior. */
+type Deviations = Readonly<Record<Fitted, number>>;
+const byName = (parameters: Float64Array): Deviations =>
+  Object.fromEntries(FITTED.map((name, i) => [name, parameters[i] ?? 0])) as Record<Fitted, number>;
+
+/** A curve of sucrose may lie a little beyond either of the two that are known. A choice of ours. */
+const CURVE_LIMITS = { least: -0.3, most: 1.3 } as const;
+/** Solids a pan may begin with, mass fraction. */
+const START_SOLIDS_LIMITS = { least: 0.01, most: 0.85 } as const;
+/** A thermometer is never surer than this, K, width of its range. */
+const LEAST_OFFSET_RANGE_K = 0.02;
+/**
+ * One wild reading must not steer: beyond this many deviations it pulls no harder (Huber 1964).
+ */
+const HUBER = 3;
+/** The jacobian is taken over this, in deviations of a parameter. */
+const JACOBIAN_STEP = 0.05;
+/** The drawn curve has about so many points. */
+const PATH_POINTS = 120;
+
+/** Follows the pan for one set of parameters and compares it with the observations. */
 export class ForecastModel {
-  private readonly kettleLow: PanModel;
-  private readonly kettleHigh: PanModel;
+  private readonly panLow: PanModel;
+  private readonly panHigh: PanModel;
   /**
    * Looks closer together than this are compared as one, with their mean and their count: twice a
    * step.
@@ -103,52 +129,66 @@ export class ForecastModel {
     private readonly changes: readonly HeatChange[],
   ) {
     const { pressure_kPa, pH, diameter_m = PAN_DIAMETER_M } = input;
-    this.kettleLow = { curve: boilingCurve(pressure_kPa, 0), diameter_m, pH };
-    this.kettleHigh = { curve: boilingCurve(pressure_kPa, 1), diameter_m, pH };
+    this.panLow = { curve: boilingCurve(pressure_kPa, 0), diameter_m, pH };
+    this.panHigh = { curve: boilingCurve(pressure_kPa, 1), diameter_m, pH };
     this.bins = binObservations(observations);
   }
 
-  power = (t: number): number => {
+  /** Heat into the pan, W, so many deviations from its prior. */
+  readonly power = (t: number): number => {
     const { low, mid, high } = this.input.net_W;
     return mid * Math.exp((t * Math.log(high / low)) / (2 * Z90));
   };
-  offset = (t: number): number => {
+  /** Error of the thermometer, K, so many deviations from its prior. */
+  readonly offset = (t: number): number => {
     const { low, mid, high } = this.input.offset_K;
-    return mid + (t * Math.max(high - low, 0.02)) / (2 * Z90);
+    return mid + (t * Math.max(high - low, LEAST_OFFSET_RANGE_K)) / (2 * Z90);
   };
-  startSolids = (t: number): number => {
+  /** Soluble solids at the start, mass fraction, so many deviations from its prior. */
+  readonly startSolids = (t: number): number => {
     const solids = solidsOf(this.input.start);
-    return Math.min(Math.max(solids * Math.exp((t * this.input.startDoubt) / Z90), 0.01), 0.85);
+    return Math.min(
+      Math.max(solids * Math.exp((t * this.input.startDoubt) / Z90), START_SOLIDS_LIMITS.least),
+      START_SOLIDS_LIMITS.most,
+    );
   };
 
   /** The fitted solids in the mass that was weighed in. */
-  private begin(theta: Float64Array): PotState {
+  private begin({ solids, offset }: Deviations): PotState {
     const { start, startWasRead = false, offset_K } = this.input;
     const liquid = start.water + start.soluble;
-    const soluble = this.startSolids(theta[0] ?? 0) * liquid;
+    const soluble = this.startSolids(solids) * liquid;
     // More or fewer solids are the fruit's own or the sugar's in the same measure.
     const temperature_C =
-      start.temperature_C - (startWasRead ? this.offset(theta[2] ?? 0) - offset_K.mid : 0);
+      start.temperature_C - (startWasRead ? this.offset(offset) - offset_K.mid : 0);
     return { ...start, soluble, water: liquid - soluble, temperature_C };
   }
 
+  /** The pan with its surface and its boiling curve between the two known ones. */
+  private panFor({ curve, surface }: Deviations): PanModel {
+    const share = Math.min(Math.max(0.5 + curve * CURVE_SD, CURVE_LIMITS.least), CURVE_LIMITS.most);
+    return {
+      ...this.panLow,
+      // A factor on the area is its root on the diameter.
+      diameter_m: this.panLow.diameter_m * Math.exp((surface * SURFACE_SD) / 2),
+      curve: BoilingCurve.between(this.panLow.curve, this.panHigh.curve, share),
+    };
+  }
+
+  /** Follows the pan second by second, until `see` says that it has seen enough. */
   private follow(
-    theta: Float64Array,
+    parameters: Float64Array,
     until_s: number,
-    see: (time: number, state: PotState, reading: number, curve: BoilingCurve) => boolean,
+    see: (time: number, state: PotState, reading: number, pan: PanModel) => boolean,
   ): void {
     const { added = [] } = this.input;
-    const state = this.begin(theta);
-    const power = this.power(theta[1] ?? 0);
-    const offset = this.offset(theta[2] ?? 0);
-    const drift = ((theta[3] ?? 0) * DRIFT_SD_K_PER_H) / 3600;
-    const faster = Math.exp((theta[4] ?? 0) * INVERSION_SD);
-    const curve = Math.min(Math.max(0.5 + (theta[5] ?? 0) * CURVE_SD, -0.3), 1.3);
-    const blended: PanModel = {
-      ...this.kettleLow,
-      diameter_m: this.kettleLow.diameter_m * Math.exp(((theta[6] ?? 0) * SURFACE_SD) / 2),
-      curve: BoilingCurve.between(this.kettleLow.curve, this.kettleHigh.curve, curve),
-    };
+    const deviations = byName(parameters);
+    const state = this.begin(deviations);
+    const power = this.power(deviations.power);
+    const offset = this.offset(deviations.offset);
+    const drift_KPerS = (deviations.drift * DRIFT_SD_K_PER_H) / HOUR_S;
+    const inversion = Math.exp(deviations.inversion * INVERSION_SD);
+    const pan = this.panFor(deviations);
     let change = 0;
     let unknown = 0;
     let factor = 1;
@@ -160,102 +200,114 @@ export class ForecastModel {
         next = this.changes[++change]
       ) {
         if (next.share !== undefined) factor = next.share;
-        else factor *= Math.exp((theta[FITTED.length + unknown++] ?? 0) * CHANGE_SD);
+        else factor *= Math.exp((parameters[FITTED.length + unknown++] ?? 0) * CHANGE_SD);
       }
       for (let next = added[put]; next && next.time_s <= time; next = added[++put]) {
         putInto(state, next.water_kg, next.soluble_kg);
         if (next.cooledTo_C !== undefined) state.temperature_C = next.cooledTo_C;
       }
-      if (!see(time, state, state.temperature_C + offset + drift * time, blended.curve)) return;
-      advance(state, power * factor, blended, STEP_S, faster);
+      if (!see(time, state, state.temperature_C + offset + drift_KPerS * time, pan)) return;
+      advance(state, power * factor, pan, STEP_S, inversion);
     }
   }
 
-  residuals(theta: Float64Array): Float64Array {
+  /** What is left of each observation, in its standard deviations. */
+  readonly residuals = (parameters: Float64Array): Float64Array => {
     const { bins } = this;
     const values = new Float64Array(bins.length);
     const last = bins.at(-1)?.time_s;
     if (last === undefined) return values;
     let i = 0;
-    let before = { time: 0, reading: 0, mass: 0, solids: 0 };
-    this.follow(theta, last + STEP_S, (time, state, reading) => {
-      const here = { time, reading, mass: massOfPot(state), solids: solidsOf(state) * 100 };
+    let before = { time: 0, temperature: 0, mass: 0, solids: 0 };
+    this.follow(parameters, last + STEP_S, (time, state, reading) => {
+      const here = {
+        time,
+        temperature: reading,
+        mass: massOfPot(state),
+        solids: solidsOf(state) * 100,
+      };
       for (let bin = bins[i]; bin && bin.time_s <= time; bin = bins[++i]) {
         const f = time === before.time ? 1 : (bin.time_s - before.time) / (time - before.time);
         const mix = (a: number, b: number): number => (i === 0 && time === 0 ? b : a + (b - a) * f);
-        const model =
-          bin.kind === 'temperature'
-            ? mix(before.reading, here.reading)
-            : bin.kind === 'mass'
-              ? mix(before.mass, here.mass)
-              : mix(before.solids, here.solids);
-        const off = (model - bin.value) / bin.sd;
-        // One wild reading must not steer: beyond three deviations it pulls no harder (Huber).
-        const size = Math.abs(off);
-        values[i] = size <= 3 ? off : Math.sign(off) * Math.sqrt(6 * size - 9);
+        const off = (mix(before[bin.kind], here[bin.kind]) - bin.value) / bin.sd;
+        values[i] = huber(off);
       }
       before = here;
       return i < bins.length;
     });
     return values;
-  }
+  };
 
-  jacobian(theta: Float64Array, base: Float64Array): Float64Array[] {
-    return Array.from(theta, (value, i) => {
-      const moved = Float64Array.from(theta);
-      moved[i] = value + 0.05;
+  /** How each parameter moves the residuals `base`: a column a parameter. */
+  readonly jacobian = (parameters: Float64Array, base: Float64Array): Float64Array[] => {
+    return Array.from(parameters, (value, i) => {
+      const moved = Float64Array.from(parameters);
+      moved[i] = value + JACOBIAN_STEP;
       const there = this.residuals(moved);
-      return there.map((r, k) => (r - (base[k] ?? 0)) / 0.05);
+      return there.map((r, k) => (r - (base[k] ?? 0)) / JACOBIAN_STEP);
     });
-  }
+  };
 
-  timeToTarget(theta: Float64Array): number {
+  /** When the target is reached, s; at the latest when the model looks no further. */
+  timeToTarget(parameters: Float64Array): number {
     const { target, now_s, mostAhead_s = MOST_AHEAD_S } = this.input;
     let before: { time: number; short: number } | undefined;
     let found = now_s + mostAhead_s;
-    const shortOf = (state: PotState, reading: number, curve: BoilingCurve): number => {
-      switch (target.type) {
-        case 'temperature':
-          return target.reading_C - reading;
-        case 'mass':
-          return massOfPot(state) - target.mass_kg;
-        case 'solids':
-          return target.percent - solidsOf(state) * 100;
-        case 'boil':
-          return curve.at(solidsOf(state), state.invertShare) - AT_BOIL_K - state.temperature_C;
+    this.follow(parameters, now_s + mostAhead_s, (time, state, reading, pan) => {
+      const short = shortOf(target, state, reading, pan);
+      if (short > 0) {
+        before = { time, short };
+        return true;
       }
-    };
-    this.follow(theta, now_s + mostAhead_s, (time, state, reading, curve) => {
-      const short = shortOf(state, reading, curve);
-      if (short <= 0) {
-        found =
-          before && before.short > 0
-            ? before.time + ((time - before.time) * before.short) / (before.short - short)
-            : time;
-        return false;
-      }
-      before = { time, short };
-      return true;
+      found =
+        before && before.short > 0
+          ? before.time + ((time - before.time) * before.short) / (before.short - short)
+          : time;
+      return false;
     });
     return target.type === 'boil' ? found + target.then_s : found;
   }
 
-  stateAt(theta: Float64Array, time_s: number): PotState {
-    let last: PotState = this.begin(theta);
-    this.follow(theta, Math.max(time_s, 0), (_, state) => {
+  /** The pan at a time, s. */
+  stateAt(parameters: Float64Array, time_s: number): PotState {
+    let last: PotState = this.begin(byName(parameters));
+    this.follow(parameters, Math.max(time_s, 0), (_, state) => {
       last = { ...state };
       return true;
     });
     return last;
   }
 
-  path(theta: Float64Array, until_s: number): { time_s: number; reading_C: number }[] {
+  /** What the thermometer shows from the start to `until_s`, for a curve to draw. */
+  path(parameters: Float64Array, until_s: number): { time_s: number; reading_C: number }[] {
     const points: { time_s: number; reading_C: number }[] = [];
-    const every = Math.max(Math.round(until_s / STEP_S / 120), 1) * STEP_S;
-    this.follow(theta, until_s, (time_s, _, reading_C) => {
+    const every = Math.max(Math.round(until_s / STEP_S / PATH_POINTS), 1) * STEP_S;
+    this.follow(parameters, until_s, (time_s, _, reading_C) => {
       if (time_s % every === 0) points.push({ time_s, reading_C });
       return true;
     });
     return points;
   }
+}
+
+/** How far the pan is from its target, in the target's unit; 0 or less when it is there. */
+function shortOf(target: BoilTarget, state: PotState, reading_C: number, pan: PanModel): number {
+  switch (target.type) {
+    case 'temperature':
+      return target.reading_C - reading_C;
+    case 'mass':
+      return massOfPot(state) - target.mass_kg;
+    case 'solids':
+      return target.percent - solidsOf(state) * 100;
+    case 'boil':
+      return shortOfBoil_K(state, pan);
+  }
+}
+
+/** A deviation as it counts in a sum of squares: beyond {@link HUBER} it grows by its root only. */
+function huber(deviation: number): number {
+  const size = Math.abs(deviation);
+  return size <= HUBER
+    ? deviation
+    : Math.sign(deviation) * Math.sqrt(2 * HUBER * size - HUBER * HUBER);
 }

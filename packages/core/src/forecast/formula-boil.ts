@@ -1,10 +1,10 @@
 import type { PreparedPot } from '../balance/index.js';
-import { HOUR_MIN } from '../quantity/index.js';
+import { HOUR_MIN, MINUTE_S } from '../quantity/index.js';
 import { boilingPointAt, gelTemperature_C } from '../water/index.js';
 import {
   boilingCurve,
   PAN_DIAMETER_M,
-  solidsOf,
+  shortOfBoil_K,
   type PanModel,
   type PotState,
   simulateBoil,
@@ -33,7 +33,7 @@ export function startOf({ contents }: PreparedPot, temperature_C: number): PotSt
  */
 export function finishWatch(
   { formula, outcome, contents, rule }: PreparedPot,
-  kettle: PanModel,
+  pan: PanModel,
 ): (state: Readonly<PotState>, time_s: number) => boolean {
   const { finish, place } = formula;
   const { pressure_kPa } = boilingPointAt(place);
@@ -47,9 +47,9 @@ export function finishWatch(
     case 'hard-boil': {
       let boiledFrom_s: number | undefined;
       return (state, time_s) => {
-        if (state.temperature_C >= kettle.curve.at(solidsOf(state), state.invertShare) - 0.05)
-          boiledFrom_s ??= time_s;
-        return boiledFrom_s !== undefined && time_s - boiledFrom_s >= (rule.timedMinutes ?? 1) * 60;
+        if (shortOfBoil_K(state, pan) <= 0) boiledFrom_s ??= time_s;
+        const timed_s = (rule.timedMinutes ?? 1) * MINUTE_S;
+        return boiledFrom_s !== undefined && time_s - boiledFrom_s >= timed_s;
       };
     }
     case 'soluble-solids':

@@ -1,1 +1,1 @@
-export { seeded } from './random.js';
+export { type Random, seeded } from './random.js';

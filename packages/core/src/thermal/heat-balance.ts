@@ -22,7 +22,7 @@ const SURFACE_M_PER_S = 0.009;
 const GAS = 8.314;
 const WATER_KG_PER_MOL = 0.018015;
 
-/** What is in the pot, kilograms; the state of the kettle model. */
+/** What is in the pot, kilograms; the state of the pan model. */
 export interface PotState {
   water: number;
   soluble: number;
@@ -39,10 +39,21 @@ export interface PanModel {
   readonly pH: number;
 }
 
+/** A pan this near to its boiling point boils, K. A choice of ours, for the steps of the model. */
+export const BOILS_WITHIN_K = 0.05;
+
+/** Where the liquid of a pan boils, C. */
+export const boilingPointOf_C = (state: Readonly<PotState>, { curve }: PanModel): number =>
+  curve.at(solidsOf(state), state.invertShare);
+
+/** Kelvin a pan is short of the boil; 0 or less while it boils. */
+export const shortOfBoil_K = (state: Readonly<PotState>, pan: PanModel): number =>
+  boilingPointOf_C(state, pan) - BOILS_WITHIN_K - state.temperature_C;
+
 /** Soluble solids of the liquid, mass fraction. */
-export const solidsOf = ({ water, soluble }: PotState): number =>
+export const solidsOf = ({ water, soluble }: Readonly<PotState>): number =>
   soluble / Math.max(soluble + water, 1e-9);
-export const massOfPot = ({ water, soluble, insoluble }: PotState): number =>
+export const massOfPot = ({ water, soluble, insoluble }: Readonly<PotState>): number =>
   water + soluble + insoluble;
 
 /**
@@ -63,7 +74,7 @@ export interface Rates {
 }
 
 /**
- * The kettle's rates: how fast water leaves and the temperature climbs.
+ * The pan's rates: how fast water leaves and the temperature climbs.
  *
  * Below the boil the heat warms the pot and the surface gives off vapour; on the boil the
  * temperature follows the boiling curve and the heat that is left over evaporates water.
@@ -74,32 +85,32 @@ export interface Rates {
 export function rates(
   state: PotState,
   net_W: number,
-  kettle: PanModel,
+  pan: PanModel,
   into: Rates = { water: 0, temperature: 0, invert: 0, boiling: false },
 ): Rates {
   const solids = solidsOf(state);
-  const boilsAt = kettle.curve.at(solids, state.invertShare);
+  const boilsAt = pan.curve.at(solids, state.invertShare);
   const heat = net_W - LOSS_W_PER_K * (state.temperature_C - ROOM_C);
   const capacity = massOfPot(state) * heatCapacity(state);
-  into.boiling = state.temperature_C >= boilsAt - 0.05 && heat > 0;
+  into.boiling = state.temperature_C >= boilsAt - BOILS_WITHIN_K && heat > 0;
   into.invert =
     state.temperature_C > 60
       ? ((1 - state.invertShare) *
           INVERSION_FACTOR.mid *
-          inversionRate_perMin(1 - solids * 0.9, state.temperature_C, kettle.pH)) /
+          inversionRate_perMin(1 - solids * 0.9, state.temperature_C, pan.pH)) /
         60
       : 0;
   if (into.boiling) {
     // Part of the heat lifts the pot along the curve as it thickens: K for every kg that leaves.
     const climb =
-      (kettle.curve.slope(solids, state.invertShare) * solids) /
+      (pan.curve.slope(solids, state.invertShare) * solids) /
       Math.max(state.soluble + state.water, 1e-6);
     const water = heat / (LATENT_J_PER_KG + capacity * climb);
     into.water = -water;
     into.temperature = water * climb;
     return into;
   }
-  const area = (Math.PI / 4) * kettle.diameter_m * kettle.diameter_m;
+  const area = (Math.PI / 4) * pan.diameter_m * pan.diameter_m;
   const vapour =
     state.temperature_C > 20
       ? (SURFACE_M_PER_S *
@@ -128,27 +139,27 @@ const scratch: Rates = { water: 0, temperature: 0, invert: 0, boiling: false };
 export function advance(
   state: PotState,
   net_W: number,
-  kettle: PanModel,
+  pan: PanModel,
   step_s: number,
   inversion = 1,
 ): boolean {
-  const { water, temperature, invert, boiling } = rates(state, net_W, kettle, scratch);
+  const { water, temperature, invert, boiling } = rates(state, net_W, pan, scratch);
   if (!boiling && temperature > 0) {
     // It comes to the boil within the step: the rest of the step is spent boiling.
     const toBoil =
-      (kettle.curve.at(solidsOf(state), state.invertShare) - state.temperature_C) / temperature;
+      (pan.curve.at(solidsOf(state), state.invertShare) - state.temperature_C) / temperature;
     if (toBoil >= 0 && toBoil < step_s) {
       state.water = Math.max(state.water + water * toBoil, 0.01);
       state.invertShare = Math.min(state.invertShare + invert * inversion * toBoil, 1);
-      state.temperature_C = kettle.curve.at(solidsOf(state), state.invertShare);
-      if (step_s - toBoil > 1e-6) advance(state, net_W, kettle, step_s - toBoil, inversion);
+      state.temperature_C = pan.curve.at(solidsOf(state), state.invertShare);
+      if (step_s - toBoil > 1e-6) advance(state, net_W, pan, step_s - toBoil, inversion);
       return true;
     }
   }
   state.water = Math.max(state.water + water * step_s, 0.01);
   state.invertShare = Math.min(state.invertShare + invert * inversion * step_s, 1);
   state.temperature_C = boiling
-    ? kettle.curve.at(solidsOf(state), state.invertShare)
+    ? pan.curve.at(solidsOf(state), state.invertShare)
     : state.temperature_C + temperature * step_s;
   return boiling;
 }

@@ -17,6 +17,7 @@ export {
   type PotState,
   putInto,
   rates,
+  shortOfBoil_K,
   solidsOf,
   type Vessel,
   VESSELS,

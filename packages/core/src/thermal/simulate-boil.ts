@@ -1,5 +1,13 @@
-import { seeded } from '../random/index.js';
-import { advance, massOfPot, solidsOf, type PanModel, type PotState } from './heat-balance.js';
+import { HOUR_S } from '../quantity/index.js';
+import { seeded, type Random } from '../random/index.js';
+import {
+  advance,
+  massOfPot,
+  shortOfBoil_K,
+  solidsOf,
+  type PanModel,
+  type PotState,
+} from './heat-balance.js';
 
 /** How the instruments of a simulated boil err. */
 export interface Instruments {
@@ -70,77 +78,108 @@ const SILENT_S = 60;
 /** The wander of a flame forgets itself in about this time, s. */
 const WANDER_S = 60;
 
-/**
- * Follows a pot on the heat in steps, with a heat that wanders and instruments that err, the same
- * for the same seed.
- *
- * @param kettle the same all the time, or by time in seconds where a lid is laid on or off
- * @param step_s 1 unless given; Euler's method, since a pot changes by less than a hundredth in a
- * step
- */
-export function simulateBoil(
-  start: PotState,
-  kettle: PanModel | ((time_s: number) => PanModel),
-  options: SimulateOptions,
-): Simulation {
-  const {
-    net_W,
-    fluctuation = 0,
-    instruments = GOOD_INSTRUMENTS,
-    seed,
-    readEvery_s,
-    step_s = 1,
-    most_s = 3 * 3600,
-    until,
-  } = options;
-  const { lag_s = 0, dropouts = 0 } = instruments;
-  const kettleAt = typeof kettle === 'function' ? kettle : () => kettle;
-  const changes = [...(options.changes ?? [])].sort((a, b) => a.time_s - b.time_s);
-  const random = seeded(seed);
-  const state = { ...start };
-  const readings: SimulatedReading[] = [];
+/** A slow wander about 0 with standard deviation 1, a value a step. */
+function wanderOf(random: Random, step_s: number): () => number {
   const keep = Math.exp(-step_s / WANDER_S);
   const stir = Math.sqrt(1 - keep * keep);
   let wander = 0;
-  let boilFrom: number | undefined;
+  return () => (wander = wander * keep + random.normal() * stir);
+}
+
+/** A thermometer that follows the pan with its time constant, a temperature a step. */
+function laggingThermometer(
+  lag_s: number,
+  step_s: number,
+  start_C: number,
+): (temperature_C: number) => number {
+  if (lag_s <= 0) return (temperature_C) => temperature_C;
+  const follow = 1 - Math.exp(-step_s / lag_s);
+  let shown_C = start_C;
+  return (temperature_C) => (shown_C += (temperature_C - shown_C) * follow);
+}
+
+/** Whether the instruments say nothing at a time; decided anew for every minute. */
+function silence(random: Random, dropouts: number): (time_s: number) => boolean {
+  let minute = -1;
+  let silent = false;
+  return (time_s) => {
+    // A number is drawn for every reading, so that a boil does not depend on the minutes.
+    const drawn = dropouts > 0 ? random.uniform() : 1;
+    if (Math.floor(time_s / SILENT_S) === minute) return silent;
+    minute = Math.floor(time_s / SILENT_S);
+    silent = drawn < dropouts;
+    return silent;
+  };
+}
+
+/** What the instruments say of a pan. */
+function readPan(
+  state: Readonly<PotState>,
+  time_s: number,
+  shown_C: number,
+  boiling: boolean,
+  { offset_K, drift_KPerH, noise_K, scaleNoise_kg, brixNoise_percent }: Instruments,
+  random: Random,
+): SimulatedReading {
+  const drift_K = (drift_KPerH * time_s) / HOUR_S;
+  return {
+    time_s,
+    temperature_C: shown_C + offset_K + drift_K + random.normal() * noise_K,
+    mass_kg: massOfPot(state) + random.normal() * scaleNoise_kg,
+    solidsPercent: solidsOf(state) * 100 + random.normal() * brixNoise_percent,
+    trueTemperature_C: state.temperature_C,
+    trueMass_kg: massOfPot(state),
+    boiling,
+  };
+}
+
+/**
+ * Follows a pan on the heat in steps, with a heat that wanders and instruments that err, the same
+ * for the same seed.
+ *
+ * @param pan the same all the time, or by time in seconds where a lid is laid on or off
+ * @param options `step_s` is 1 unless given; Euler's method, since a pan changes by less than a
+ * hundredth in a step
+ */
+export function simulateBoil(
+  start: PotState,
+  pan: PanModel | ((time_s: number) => PanModel),
+  {
+    net_W,
+    fluctuation = 0,
+    instruments = GOOD_INSTRUMENTS,
+    changes: unordered = [],
+    seed,
+    readEvery_s,
+    step_s = 1,
+    most_s = 3 * HOUR_S,
+    until,
+  }: SimulateOptions,
+): Simulation {
+  const panAt = typeof pan === 'function' ? pan : () => pan;
+  const changes = unordered.toSorted((a, b) => a.time_s - b.time_s);
+  const random = seeded(seed);
+  const state = { ...start };
+  const readings: SimulatedReading[] = [];
+  const wander = fluctuation > 0 ? wanderOf(random, step_s) : () => 0;
+  const thermometer = laggingThermometer(instruments.lag_s ?? 0, step_s, start.temperature_C);
+  const isSilent = silence(random, instruments.dropouts ?? 0);
+  let boilFrom_s: number | undefined;
   let finished = false;
   let time = 0;
   let nextReading = 0;
-  let done = 0;
-  let shown = state.temperature_C;
-  let minute = -1;
-  let silent = false;
+  let made = 0;
   for (; time <= most_s; time += step_s) {
-    for (let next = changes[done]; next && next.time_s <= time; next = changes[++done])
+    for (let next = changes[made]; next && next.time_s <= time; next = changes[++made])
       next.make(state);
-    const here = kettleAt(time);
-    shown =
-      lag_s > 0
-        ? shown + (state.temperature_C - shown) * (1 - Math.exp(-step_s / lag_s))
-        : state.temperature_C;
-    if (fluctuation > 0) wander = wander * keep + random.normal() * stir;
-    const heat = net_W(time) * (1 + fluctuation * wander);
-    const boiling =
-      heat > 0 && state.temperature_C >= here.curve.at(solidsOf(state), state.invertShare) - 0.05;
-    if (boiling) boilFrom ??= time;
+    const here = panAt(time);
+    const shown_C = thermometer(state.temperature_C);
+    const heat = net_W(time) * (1 + fluctuation * wander());
+    const boiling = heat > 0 && shortOfBoil_K(state, here) <= 0;
+    if (boiling) boilFrom_s ??= time;
     if (time >= nextReading - 1e-9) {
-      const reading = {
-        time_s: time,
-        temperature_C:
-          shown +
-          instruments.offset_K +
-          (instruments.drift_KPerH * time) / 3600 +
-          random.normal() * instruments.noise_K,
-        mass_kg: massOfPot(state) + random.normal() * instruments.scaleNoise_kg,
-        solidsPercent: solidsOf(state) * 100 + random.normal() * instruments.brixNoise_percent,
-        trueTemperature_C: state.temperature_C,
-        trueMass_kg: massOfPot(state),
-        boiling,
-      };
-      const gone = dropouts > 0 ? random.uniform() : 1;
-      if (Math.floor(time / SILENT_S) !== minute)
-        [minute, silent] = [Math.floor(time / SILENT_S), gone < dropouts];
-      if (!silent) readings.push(reading);
+      const reading = readPan(state, time, shown_C, boiling, instruments, random);
+      if (!isSilent(time)) readings.push(reading);
       nextReading += readEvery_s;
     }
     if (until?.(state, time)) {
@@ -149,5 +188,5 @@ export function simulateBoil(
     }
     advance(state, heat, here, step_s);
   }
-  return { readings, end_s: time, finished, boilFrom_s: boilFrom, state };
+  return { readings, end_s: time, finished, boilFrom_s, state };
 }
