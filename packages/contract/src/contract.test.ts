@@ -226,7 +226,7 @@ test.each<[string, object, string]>([
   [
     'a pH in words',
     { lines: [{ amount: '1 kg', overrides: { pH: 'sour' } }] },
-    'lines[0].overrides.pH: write a pH from 0 to 14',
+    'lines[0].overrides.pH: write a pH from 1.5 to 9',
   ],
   ['a process of a day', { processMinutes: 1440 }, 'processMinutes: write minutes, from 0 to 240'],
   [

@@ -16,289 +16,312 @@ import {
   ValidateNested,
 } from 'class-validator';
 import {
-  FINISHES,
-  FORMS,
-  KINDS,
-  MAIN_ACIDS,
-  METHODS,
-  PROCESSINGS,
-  RIPENESS,
-  STAGES,
+  FORMULA_FIELDS,
   type Decimal,
+  type Field,
+  type FieldsOf,
   type FinishType,
   type Form,
+  type FormulaDocument,
   type Kind,
   type MainAcid,
   type Method,
+  type Part,
   type Processing,
   type Ripeness,
   type ShowResult,
   type Stage,
 } from '@idle-kettle/core';
-import { Day, Percent, PH, Text, Within } from './rules.js';
+import { all, Day, Text } from './rules.js';
 
 /*
  * The formula document on the wire. Only its shape is checked here, so that a half-typed formula
- * can be kept; whether it can be computed is core's `readFormula`.
+ * can be kept; whether it can be computed is core's `readFormula`. The rules are those of core's
+ * table of fields.
  */
 
+/** A choice that is kept though it is not one of its list is no longer than this. */
+const LONGEST_CHOICE = 20;
+
+function numberRules({
+  least,
+  most,
+  whole,
+  lenient,
+  write: message,
+}: Field & { type: 'number' }): PropertyDecorator {
+  const kind = whole ? IsInt({ message }) : IsNumber({}, { message });
+  return lenient ? kind : all(kind, Min(least, { message }), Max(most, { message }));
+}
+
+/** The rules of a field, from core's table of the document. */
+function rulesOf(field: Field): PropertyDecorator {
+  switch (field.type) {
+    case 'text':
+      return field.least === undefined
+        ? Text(field.most, field.write)
+        : all(
+            IsString({ message: field.write }),
+            Length(field.least, field.most, {
+              message: `${field.write}, of ${field.least} to ${field.most} letters`,
+            }),
+          );
+    case 'amount':
+      return Text(field.most, field.write);
+    case 'number':
+      return numberRules(field);
+    case 'choice':
+      return field.lenient
+        ? Text(LONGEST_CHOICE, 'write it as text')
+        : IsIn([...field.of], { message: `write one of ${field.of.join(', ')}` });
+    case 'yes-no':
+      return IsBoolean({ message: field.write });
+    case 'day':
+      return Day();
+    case 'constant':
+      return Equals(field.value, { message: field.write });
+    case 'object':
+      return ValidateNested({ message: field.write });
+    case 'list':
+      return all(
+        IsArray({ message: field.write }),
+        ArrayMaxSize(field.most, { message: `write at most ${field.most}` }),
+        ValidateNested({ each: true }),
+      );
+    case 'texts':
+      return all(
+        IsArray({ message: field.write }),
+        ArrayMaxSize(field.most, { message: `write at most ${field.most}` }),
+        IsString({ each: true, message: field.write }),
+        MaxLength(field.mostEach, {
+          each: true,
+          message: `${field.write}, of at most ${field.mostEach} letters`,
+        }),
+      );
+  }
+}
+
+const fieldOf = <P extends Part>(part: P, name: keyof FieldsOf<P>): Field =>
+  (FORMULA_FIELDS[part] as FieldsOf<P>)[name];
+/** A field of the document that is always sent. */
+const Needed = <P extends Part>(part: P, name: keyof FieldsOf<P>): PropertyDecorator =>
+  rulesOf(fieldOf(part, name));
+/** A field of the document that may be missing. */
+const Optional = <P extends Part>(part: P, name: keyof FieldsOf<P>): PropertyDecorator =>
+  all(IsOptional(), rulesOf(fieldOf(part, name)));
+
 export class CustomCompositionBody {
-  @Percent()
+  @Needed('composition', 'solubleSolidsPercent')
   solubleSolidsPercent!: number;
 
-  @IsOptional()
-  @Percent()
+  @Optional('composition', 'insolubleSolidsPercent')
   insolubleSolidsPercent?: number;
 
-  @IsOptional()
-  @PH()
+  @Optional('composition', 'pH')
   pH?: number;
 
-  @IsOptional()
-  @Percent()
+  @Optional('composition', 'titratableAcidityPercent')
   titratableAcidityPercent?: number;
 
-  @IsOptional()
-  @IsIn(MAIN_ACIDS, { message: `write one of ${MAIN_ACIDS.join(', ')}` })
+  @Optional('composition', 'acid')
   acid?: MainAcid;
 
-  @IsOptional()
-  @Percent()
+  @Optional('composition', 'pectinPercent')
   pectinPercent?: number;
 
-  @IsOptional()
-  @IsNumber({}, { message: 'write a density in kg/m3' })
+  @Optional('composition', 'densityKgPerM3')
   densityKgPerM3?: number;
 }
 
 export class OverridesBody {
-  @IsOptional()
-  @Percent()
+  @Optional('overrides', 'solubleSolidsPercent')
   solubleSolidsPercent?: number;
 
-  @IsOptional()
-  @PH()
+  @Optional('overrides', 'pH')
   pH?: number;
 
-  @IsOptional()
-  @Percent()
+  @Optional('overrides', 'titratableAcidityPercent')
   titratableAcidityPercent?: number;
 
-  @IsOptional()
-  @Percent()
+  @Optional('overrides', 'pectinPercent')
   pectinPercent?: number;
 }
 
 export class FormulaLineBody {
-  @IsOptional()
-  @Text(120, 'write the ingredient as text')
+  @Optional('line', 'ingredient')
   ingredient?: string;
 
-  @IsOptional()
-  @Text(80, 'write the name as text')
+  @Optional('line', 'name')
   name?: string;
 
-  @IsOptional()
-  @ValidateNested()
+  @Optional('line', 'composition')
   @Type(() => CustomCompositionBody)
   composition?: CustomCompositionBody;
 
-  @IsOptional()
-  @IsIn(FORMS, { message: `write one of ${FORMS.join(', ')}` })
+  @Optional('line', 'form')
   form?: Form;
 
-  @IsOptional()
-  @IsIn(RIPENESS, { message: `write one of ${RIPENESS.join(', ')}` })
+  @Optional('line', 'ripeness')
   ripeness?: Ripeness;
 
-  @IsOptional()
-  @Text(60, 'write the variety as text')
+  @Optional('line', 'variety')
   variety?: string;
 
-  @IsOptional()
-  @IsIn(STAGES, { message: `write one of ${STAGES.join(', ')}` })
+  @Optional('line', 'goesIn')
   goesIn?: Stage;
 
-  @Text(80, 'write the amount as text with its unit, such as "1.2 kg"')
+  @Needed('line', 'amount')
   amount!: string;
 
-  @IsOptional()
-  @Text(80, 'write a second amount as text, such as "6 cups"')
+  @Optional('line', 'alsoStated')
   alsoStated?: string;
 
-  @IsOptional()
-  @ValidateNested()
+  @Optional('line', 'overrides')
   @Type(() => OverridesBody)
   overrides?: OverridesBody;
 }
 
 export class FinishBody {
-  @IsIn(FINISHES, { message: `write one of ${FINISHES.join(', ')}` })
+  @Needed('finish', 'type')
   type!: FinishType;
 
-  @IsOptional()
-  @Text(20, 'write a rise such as "8 F"')
+  @Optional('finish', 'rise')
   rise?: string;
 
-  @IsOptional()
-  @IsNumber({}, { message: 'write a per cent' })
+  @Optional('finish', 'percent')
   percent?: number;
 
-  @IsOptional()
-  @IsNumber({}, { message: 'write minutes' })
+  @Optional('finish', 'minutes')
   minutes?: number;
 
-  @IsOptional()
-  @Text(20, 'write a weight such as "1.7 kg"')
+  @Optional('finish', 'mass')
   mass?: string;
 
-  @IsOptional()
-  @Text(20, 'write a temperature such as "170 F"')
+  @Optional('finish', 'temperature')
   temperature?: string;
 }
 
 export class PlaceBody {
-  @IsOptional()
-  @Text(20, 'write a height such as "310 m"')
+  @Optional('place', 'altitude')
   altitude?: string;
 
-  @IsOptional()
-  @Text(20, 'write a pressure such as "842 hPa"')
+  @Optional('place', 'pressure')
   pressure?: string;
 
-  @IsOptional()
-  @Text(20, 'write a temperature such as "201.5 F"')
+  @Optional('place', 'boilingPoint')
   boilingPoint?: string;
 }
 
 export class JarBody {
-  @Text(20, 'write a jar size such as "half-pint"')
+  @Needed('jar', 'size')
   size!: string;
 
-  @IsOptional()
-  @Text(20, 'write a headspace such as "1/4 in"')
+  @Optional('jar', 'headspace')
   headspace?: string;
 
-  @IsOptional()
-  @IsInt({ message: 'write a whole number of jars' })
-  @Min(0, { message: 'write a whole number of jars, not below zero' })
-  @Max(10_000, { message: 'write at most 10,000 jars' })
+  @Optional('jar', 'count')
   count?: number;
 }
 
 /** A tested formula, attested by the maker. */
 export class TestedSourceBody {
-  @IsString({ message: 'write who published it' })
-  @Length(1, 120, { message: 'write who published it, in 1 to 120 letters' })
+  @Needed('testedSource', 'publisher')
   publisher!: string;
 
-  @IsInt({ message: 'write the year it was published' })
-  @Min(1900, { message: 'write a year from 1900 on' })
-  @Max(2200, { message: 'write the year it was published' })
+  @Needed('testedSource', 'year')
   year!: number;
 
-  @IsBoolean({ message: 'write true when it is made unchanged' })
+  @Needed('testedSource', 'unchanged')
   unchanged!: boolean;
 
-  @IsOptional()
-  @Text(32, 'write the fingerprint as text')
+  @Optional('testedSource', 'of')
   of?: string;
 }
 
 export class MeasuredPHBody {
-  @PH()
+  @Needed('measuredPH', 'value')
   value!: number;
 
-  @Day()
+  @Needed('measuredPH', 'meterCalibratedOn')
   meterCalibratedOn!: string;
 
-  @Day()
+  @Needed('measuredPH', 'measuredOn')
   measuredOn!: string;
 
-  @IsOptional()
-  @Text(32, 'write the fingerprint as text')
+  @Optional('measuredPH', 'of')
   of?: string;
 }
 
 export class FormulaBody {
-  @Equals('idle-kettle/formula', { message: 'write "idle-kettle/formula"' })
+  @Needed('document', 'format')
   format!: 'idle-kettle/formula';
 
-  @Equals(1, { message: 'only version 1 is known' })
+  @Needed('document', 'version')
   version!: 1;
 
-  @IsString({ message: 'write a title' })
-  @Length(1, 120, { message: 'write a title of 1 to 120 letters' })
+  @Needed('document', 'title')
   title!: string;
 
-  @IsIn(KINDS, { message: `write one of ${KINDS.join(', ')}` })
+  @Needed('document', 'kind')
   kind!: Kind;
 
-  @IsIn(METHODS, { message: `write one of ${METHODS.join(', ')}` })
+  @Needed('document', 'method')
   method!: Method;
 
-  @IsOptional()
-  @IsIn(['.', ','], { message: 'write "." or ","' })
+  @Optional('document', 'decimal')
   decimal?: Decimal;
 
-  @IsArray({ message: 'write a list of lines' })
-  @ArrayMaxSize(200, { message: 'write at most 200 lines' })
-  @ValidateNested({ each: true })
+  @Needed('document', 'lines')
   @Type(() => FormulaLineBody)
   lines!: FormulaLineBody[];
 
-  @ValidateNested()
+  @Needed('document', 'finish')
   @Type(() => FinishBody)
   finish!: FinishBody;
 
-  @IsOptional()
-  @ValidateNested()
+  @Optional('document', 'place')
   @Type(() => PlaceBody)
   place?: PlaceBody;
 
-  @IsArray({ message: 'write a list of jars' })
-  @ArrayMaxSize(20, { message: 'write at most 20 jar sizes' })
-  @ValidateNested({ each: true })
+  @Needed('document', 'jars')
   @Type(() => JarBody)
   jars!: JarBody[];
 
-  @IsOptional()
-  @IsIn(PROCESSINGS, { message: `write one of ${PROCESSINGS.join(', ')}` })
+  @Optional('document', 'processing')
   processing?: Processing;
 
-  @IsOptional()
-  @IsBoolean({ message: 'write true or false' })
+  @Optional('document', 'preSterilised')
   preSterilised?: boolean;
 
-  @IsOptional()
-  @Within(0, 240, 'write minutes, from 0 to 240')
+  @Optional('document', 'processMinutes')
   processMinutes?: number;
 
-  @IsOptional()
-  @ValidateNested()
+  @Optional('document', 'testedSource')
   @Type(() => TestedSourceBody)
   testedSource?: TestedSourceBody;
 
-  @IsOptional()
-  @ValidateNested()
+  @Optional('document', 'measuredPH')
   @Type(() => MeasuredPHBody)
   measuredPH?: MeasuredPHBody;
 
-  @IsOptional()
-  @Text(60, 'write a yield such as "6 half-pint"')
+  @Optional('document', 'statedYield')
   statedYield?: string;
 
-  @IsOptional()
-  @IsArray({ message: 'write a list of steps' })
-  @ArrayMaxSize(200, { message: 'write at most 200 steps' })
-  @IsString({ each: true, message: 'write each step as text' })
-  @MaxLength(1_000, { each: true, message: 'write steps of at most 1,000 letters' })
+  @Optional('document', 'steps')
   steps?: string[];
 
-  @IsOptional()
-  @Text(10_000, 'write notes as text')
+  @Optional('document', 'notes')
   notes?: string;
 }
+
+/** Fails to compile when the wire has other fields than the document. */
+type SameKeys<A, B> = [keyof A, keyof B] extends [keyof B, keyof A] ? true : never;
+export const WIRE_IS_THE_DOCUMENT: readonly [
+  SameKeys<FormulaBody, FormulaDocument>,
+  SameKeys<FormulaLineBody, FormulaDocument['lines'][number]>,
+  SameKeys<FinishBody, FormulaDocument['finish']>,
+  SameKeys<JarBody, FormulaDocument['jars'][number]>,
+] = [true, true, true, true];
 
 /**
  * Keeps a document. `revision` is the one last seen, 0 for a new document, so that two devices

@@ -14,7 +14,7 @@ import {
 import { VALUE_LIMITS, type ValueName } from '@idle-kettle/core';
 
 /** Several rules as one, for what comes again and again. */
-const all =
+export const all =
   (...rules: readonly PropertyDecorator[]): PropertyDecorator =>
   (target, key) =>
     rules.forEach((rule) => rule(target, key));
@@ -47,7 +47,6 @@ const POT_VALUE_WORDS: Readonly<Record<ValueName, string>> = {
 export const PotValue = (name: ValueName): PropertyDecorator =>
   Within(VALUE_LIMITS[name][0], VALUE_LIMITS[name][1], POT_VALUE_WORDS[name]);
 export const Percent = (): PropertyDecorator => Within(0, 100, 'write a per cent from 0 to 100');
-export const PH = (): PropertyDecorator => Within(0, 14, 'write a pH from 0 to 14');
 /** Text of at most so many letters. */
 export const Text = (most: number, message: string): PropertyDecorator =>
   all(

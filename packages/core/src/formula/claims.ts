@@ -7,6 +7,7 @@ import {
   type MeasuredPH,
   type Processing,
 } from './document.js';
+import { FORMULA_FIELDS } from './fields.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
 
 /** What the document says of itself, to be audited or to be believed only within its rules. */
@@ -37,11 +38,15 @@ export function readClaims(reader: Reader, doc: Json): Claims {
       ? 'boiling-water'
       : reader.oneOf('processing', doc.processing, PROCESSINGS, 'none');
   if (doc.preSterilised !== undefined && typeof doc.preSterilised !== 'boolean')
-    reader.problem('preSterilised', `${quoted(doc.preSterilised)}: write true or false`);
-  const processMinutes =
-    doc.processMinutes === undefined
-      ? undefined
-      : reader.number('processMinutes', doc.processMinutes, 0, 240, 'minutes');
+    reader.problem(
+      'preSterilised',
+      `${quoted(doc.preSterilised)}: ${FORMULA_FIELDS.document.preSterilised.write}`,
+    );
+  const processMinutes = reader.optionalNumber(
+    'processMinutes',
+    doc.processMinutes,
+    FORMULA_FIELDS.document.processMinutes,
+  );
   return {
     processing,
     preSterilised: doc.preSterilised === true,
@@ -68,19 +73,27 @@ function readTestedSource(
   if (!isObject(value)) {
     reader.problem(
       'testedSource',
-      `${quoted(value)}: write { "publisher", "year", "unchanged": true }`,
+      `${quoted(value)}: ${FORMULA_FIELDS.document.testedSource.write}`,
     );
     return no(undefined);
   }
   const { publisher, year, unchanged } = value;
   if (typeof publisher !== 'string' || publisher.trim().length < 3)
     return no('it names no publisher');
-  if (typeof year !== 'number' || !Number.isInteger(year) || year < EARLIEST_TESTED || year > 2100)
+  if (
+    typeof year !== 'number' ||
+    !Number.isInteger(year) ||
+    year < EARLIEST_TESTED ||
+    year > FORMULA_FIELDS.testedSource.year.most
+  )
     return no(`it names no year from ${EARLIEST_TESTED} on`);
   if (unchanged !== true) return no('it is not attested as made unchanged');
   if (isOfAnother(doc, value)) return no('the formula was edited after it was attested');
   return {
-    testedSource: { publisher: publisher.trim().slice(0, 120), year },
+    testedSource: {
+      publisher: publisher.trim().slice(0, FORMULA_FIELDS.testedSource.publisher.most),
+      year,
+    },
     testedSourceVoid: undefined,
   };
 }
@@ -98,13 +111,10 @@ function isOfAnother(doc: Json, claim: unknown): boolean {
 function readMeasuredPH(reader: Reader, value: unknown): MeasuredPH | undefined {
   if (value === undefined || value === null) return undefined;
   if (!isObject(value)) {
-    reader.problem(
-      'measuredPH',
-      `${quoted(value)}: write { "value", "meterCalibratedOn", "measuredOn" }`,
-    );
+    reader.problem('measuredPH', `${quoted(value)}: ${FORMULA_FIELDS.document.measuredPH.write}`);
     return undefined;
   }
-  const pH = reader.number('measuredPH.value', value.value, 1.5, 9, 'a pH');
+  const pH = reader.number('measuredPH.value', value.value, FORMULA_FIELDS.measuredPH.value);
   const days = (['meterCalibratedOn', 'measuredOn'] as const).map((key) => {
     const day = value[key];
     if (typeof day === 'string' && DAY.test(day)) return day;

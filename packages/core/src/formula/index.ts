@@ -3,14 +3,12 @@ export { differences } from './difference.js';
 export {
   emptyFormula,
   fingerprint,
-  FINISHES,
   type FinishType,
   firstFruit,
   type FormulaDocument,
   type FormulaLine,
   type Kind,
   KINDS,
-  MAIN_ACIDS,
   type MainAcid,
   type Method,
   METHODS,
@@ -22,6 +20,7 @@ export {
   USUAL_FINISHES,
   withoutPlace,
 } from './document.js';
+export { type Field, type FieldsOf, FORMULA_FIELDS, type Part } from './fields.js';
 export {
   isSameStove,
   type Kitchen,

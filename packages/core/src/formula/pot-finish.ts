@@ -12,7 +12,8 @@ import {
 import { FINISHES, USUAL_FINISHES, type FinishType, type Kind, type Method } from './document.js';
 import { MOST_IN_A_LINE_KG } from './pot-line.js';
 import type { MeasuredJar } from './kitchen.js';
-import { isObject, quoted, type Reader } from './reader.js';
+import { FORMULA_FIELDS, type Limits } from './fields.js';
+import { isObject, quoted, type Json, type Reader } from './reader.js';
 
 export type Finish =
   | { readonly type: 'gel-temperature'; readonly rise_K: number }
@@ -25,124 +26,126 @@ export type Finish =
 /** A size to fill, as the document names it. */
 export type PotJar = JarChoice & { readonly size: string };
 
-/** How the pot is finished; what cannot be read becomes the gel temperature. */
-export function readFinish(reader: Reader, value: unknown, kind: Kind, method: Method): Finish {
-  const gel: Finish = { type: 'gel-temperature', rise_K: GEL_RISE_C };
-  if (!isObject(value)) {
-    reader.problem(
-      'finish',
-      `${quoted(value)}: write how it is finished, such as { "type": "gel-temperature" }`,
-    );
-    return gel;
-  }
-  const type: FinishType = reader.oneOf('finish.type', value.type, FINISHES, 'gel-temperature');
-  if (!USUAL_FINISHES[method].includes(type)) {
-    reader.warnings.push({
-      code: 'unusual-finish',
-      text: `${method} is usually finished by ${USUAL_FINISHES[method].join(' or ')}, not by ${type}; computed as written`,
-    });
-  }
-  switch (type) {
-    case 'gel-temperature': {
-      if (value.rise === undefined) return gel;
-      const rise =
-        typeof value.rise === 'string'
-          ? parseMeasure('rise', value.rise, reader.decimal)
-          : { ok: false as const, message: `${quoted(value.rise)}: write a rise such as "8 F"` };
-      if (rise.ok && rise.value >= RISE_LIMITS_K.least && rise.value <= RISE_LIMITS_K.most)
-        return { type, rise_K: rise.value };
-      reader.problem(
-        'finish.rise',
-        rise.ok ? `${quoted(value.rise)}: write a rise from 1 to 27 F (0.5 to 15 C)` : rise.message,
-      );
-      return gel;
-    }
-    case 'soluble-solids': {
-      const percent = reader.percent('finish.percent', value.percent, 10, 85);
-      return {
-        type,
-        percent:
-          percent === undefined
-            ? within(65, 0.015)
-            : { low: percent - 1, mid: percent, high: percent + 1 },
-      };
-    }
-    case 'hard-boil': {
-      const minutes = value.minutes ?? 1;
-      if (typeof minutes === 'number' && minutes > 0 && minutes <= 30) return { type, minutes };
-      reader.problem(
-        'finish.minutes',
-        `${quoted(minutes)}: write the minutes of hard boil, up to 30`,
-      );
-      return { type, minutes: 1 };
-    }
-    case 'weight': {
-      const amount = reader.amount('finish.mass', value.mass);
-      if (
-        amount &&
-        amount.unit.kind === 'mass' &&
-        amount.value * amount.unit.si <= MOST_IN_A_LINE_KG * 2
-      )
-        return { type, mass_kg: within(amount.value * amount.unit.si, 0.01) };
-      if (amount)
-        reader.problem(
-          'finish.mass',
-          `${quoted(value.mass)}: write the weight of the finished pot, such as "1.7 kg"`,
-        );
-      return gel;
-    }
-    case 'consistency': {
-      if (value.percent === undefined) return { type, percent: undefined };
-      const percent = reader.percent('finish.percent', value.percent, 10, 80);
-      return {
-        type,
-        percent:
-          percent === undefined ? undefined : { low: percent - 3, mid: percent, high: percent + 3 },
-      };
-    }
-    case 'curd': {
-      if (kind !== 'curd') {
-        reader.problem(
-          'finish.type',
-          `"curd" is the finish of a curd; for a ${kind} write one of ${USUAL_FINISHES[method].join(', ')}`,
-        );
-        return gel;
-      }
-      if (value.temperature === undefined) return { type, temperature_C: CURD_C };
-      const read =
-        typeof value.temperature === 'string'
-          ? parseMeasure('temperature', value.temperature, reader.decimal)
-          : {
-              ok: false as const,
-              message: `${quoted(value.temperature)}: write a temperature such as "170 F"`,
-            };
-      if (read.ok && read.value >= 60 && read.value <= 95)
-        return { type, temperature_C: read.value };
-      reader.problem(
-        'finish.temperature',
-        read.ok
-          ? `${quoted(value.temperature)}: a curd sets from about 74 to 82 C; write one from 140 to 203 F (60 to 95 C)`
-          : read.message,
-      );
-      return { type, temperature_C: CURD_C };
-    }
-  }
-}
-
 /**
  * A rise over boiling water a finish may ask for, K: from hardly thicker than water to hard candy.
  * Common practice.
  */
-export const RISE_LIMITS_K = { least: 0.5, most: 15 } as const;
-
+export const RISE_LIMITS_K: Limits = { least: 0.5, most: 15 };
 /** Where a curd is taken off: 170 F. Common practice; eggs are cooked by then. */
 export const CURD_C = celsius(170);
+/** Temperatures a curd may be cooked to, C: it sets from about 74 to 82. Common practice. */
+const CURD_LIMITS_C: Limits = { least: 60, most: 95 };
+/** Solids where a finish by solids does not say how many, per cent. */
+const USUAL_SOLIDS_PERCENT = 65;
+/** Doubt of stopping at solids, by refractometer and by the eye, per cent of solids. A guess. */
+const SOLIDS_DOUBT = 1;
+const CONSISTENCY_DOUBT = 3;
+/** Doubt of stopping by the scale, share of the weight. Common practice. */
+const WEIGHT_DOUBT = 0.01;
 
-/** Where the kettle stands: the document's own place, or the fallback. */
+const inLimits = (value: number, { least, most }: Limits): boolean =>
+  value >= least && value <= most;
+const around = (mid: number, half: number): Range => ({ low: mid - half, mid, high: mid + half });
+
+const USUAL_GEL: Finish = { type: 'gel-temperature', rise_K: GEL_RISE_C };
+
+/** How each finish is read; what cannot be read becomes the gel temperature, or the usual value. */
+const FINISH_READERS: {
+  readonly [T in FinishType]: (reader: Reader, value: Json, kind: Kind, method: Method) => Finish;
+} = {
+  'gel-temperature': (reader, { rise }) => {
+    if (rise === undefined) return USUAL_GEL;
+    const rise_K = reader.measure('finish.rise', rise, 'rise', FORMULA_FIELDS.finish.rise.write);
+    if (rise_K === undefined) return USUAL_GEL;
+    if (inLimits(rise_K, RISE_LIMITS_K)) return { type: 'gel-temperature', rise_K };
+    reader.problem(
+      'finish.rise',
+      `${quoted(rise)}: write a rise from 1 to 27 F (${RISE_LIMITS_K.least} to ${RISE_LIMITS_K.most} C)`,
+    );
+    return USUAL_GEL;
+  },
+  'soluble-solids': (reader, value) => {
+    const percent = reader.number('finish.percent', value.percent, FORMULA_FIELDS.finish.percent);
+    return {
+      type: 'soluble-solids',
+      percent: around(percent ?? USUAL_SOLIDS_PERCENT, SOLIDS_DOUBT),
+    };
+  },
+  'hard-boil': (reader, value) => ({
+    type: 'hard-boil',
+    minutes:
+      reader.optionalNumber('finish.minutes', value.minutes, FORMULA_FIELDS.finish.minutes) ?? 1,
+  }),
+  weight: (reader, { mass }) => {
+    const amount = reader.amount('finish.mass', mass);
+    if (!amount) return USUAL_GEL;
+    const mass_kg = amount.value * amount.unit.si;
+    if (amount.unit.kind === 'mass' && mass_kg <= MOST_IN_A_LINE_KG * 2)
+      return { type: 'weight', mass_kg: within(mass_kg, WEIGHT_DOUBT) };
+    reader.problem(
+      'finish.mass',
+      `${quoted(mass)}: write the weight of the finished pot, such as "1.7 kg"`,
+    );
+    return USUAL_GEL;
+  },
+  consistency: (reader, value) => {
+    const percent = reader.optionalNumber(
+      'finish.percent',
+      value.percent,
+      FORMULA_FIELDS.finish.percent,
+    );
+    return {
+      type: 'consistency',
+      percent: percent === undefined ? undefined : around(percent, CONSISTENCY_DOUBT),
+    };
+  },
+  curd: (reader, { temperature }, kind, method) => {
+    if (kind !== 'curd') {
+      reader.problem(
+        'finish.type',
+        `"curd" is the finish of a curd; for a ${kind} write one of ${USUAL_FINISHES[method].join(', ')}`,
+      );
+      return USUAL_GEL;
+    }
+    const usual: Finish = { type: 'curd', temperature_C: CURD_C };
+    if (temperature === undefined) return usual;
+    const temperature_C = reader.measure(
+      'finish.temperature',
+      temperature,
+      'temperature',
+      FORMULA_FIELDS.finish.temperature.write,
+    );
+    if (temperature_C === undefined) return usual;
+    if (inLimits(temperature_C, CURD_LIMITS_C)) return { type: 'curd', temperature_C };
+    reader.problem(
+      'finish.temperature',
+      `${quoted(temperature)}: a curd sets from about 74 to 82 C; write one from 140 to 203 F (60 to 95 C)`,
+    );
+    return usual;
+  },
+};
+
+/** How the pan is finished; what cannot be read becomes the gel temperature. */
+export function readFinish(reader: Reader, value: unknown, kind: Kind, method: Method): Finish {
+  if (!isObject(value)) {
+    reader.problem('finish', `${quoted(value)}: ${FORMULA_FIELDS.document.finish.write}`);
+    return USUAL_GEL;
+  }
+  const type: FinishType = reader.oneOf('finish.type', value.type, FINISHES, 'gel-temperature');
+  const usual = USUAL_FINISHES[method];
+  if (!usual.includes(type))
+    reader.warnings.push({
+      code: 'unusual-finish',
+      text: `${method} is usually finished by ${usual.join(' or ')}, not by ${type}; computed as written`,
+    });
+  return FINISH_READERS[type](reader, value, kind, method);
+}
+
+/** Where it is cooked: the document's own place, or the fallback. */
 export function readPlace(reader: Reader, value: unknown, fallback: Place): Place {
   if (value === undefined) return fallback;
   if (!isObject(value)) {
-    reader.problem('place', `${quoted(value)}: write { "altitude": "310 m" }`);
+    reader.problem('place', `${quoted(value)}: ${FORMULA_FIELDS.document.place.write}`);
     return fallback;
   }
   const place: { -readonly [K in keyof Place]: Place[K] } = {};
@@ -180,11 +183,8 @@ export function readJars(
     { size: 'half-pint', jar: own(findJar('half-pint') ?? JAR_SIZES[0]!), headspace_mm: usual },
   ];
   if (value === undefined) return fallback;
-  if (!Array.isArray(value) || value.length > 20) {
-    reader.problem(
-      'jars',
-      `${quoted(value)}: write a list of sizes, such as [{ "size": "half-pint" }]`,
-    );
+  if (!Array.isArray(value) || value.length > FORMULA_FIELDS.document.jars.most) {
+    reader.problem('jars', `${quoted(value)}: ${FORMULA_FIELDS.document.jars.write}`);
     return fallback;
   }
   const jars = value.map((entry: unknown, i) => {
@@ -233,12 +233,6 @@ function readHeadspace(reader: Reader, path: string, value: unknown, usual: numb
 }
 
 function readAvailable(reader: Reader, path: string, value: unknown): { available?: number } {
-  if (value === undefined) return {};
-  if (typeof value === 'number' && Number.isInteger(value) && value >= 0 && value <= 10_000)
-    return { available: value };
-  reader.problem(
-    path,
-    `${quoted(value)}: write how many jars of this size there are, a whole number`,
-  );
-  return {};
+  const available = reader.optionalNumber(path, value, FORMULA_FIELDS.jar.count);
+  return available === undefined ? {} : { available };
 }

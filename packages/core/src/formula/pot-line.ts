@@ -13,6 +13,7 @@ import {
   type Ingredient,
 } from '../produce/index.js';
 import { MAIN_ACIDS, STAGES, type MainAcid, type Stage } from './document.js';
+import { FORMULA_FIELDS } from './fields.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
 import type { Kitchen } from './kitchen.js';
 
@@ -127,6 +128,13 @@ function readAlsoStated(
  */
 const MEASURED = { brix: 0.5, pH: 0.1, titration: 0.1, pectin: 0.3 } as const;
 
+/** Acid figures of an ingredient that has none in the table, before it was measured. A guess. */
+const UNKNOWN_ACIDITY = {
+  shares: { citric: 1, malic: 0, tartaric: 0, acetic: 0 },
+  pH: { low: 3, mid: 4, high: 6 },
+  titratablePercent: { low: 0.05, mid: 0.1, high: 0.3 },
+} as const;
+
 /** The composition with what the maker measured in place of the table's values. */
 function withOverrides(
   reader: Reader,
@@ -136,51 +144,36 @@ function withOverrides(
 ): Composition {
   if (value === undefined) return table;
   if (!isObject(value)) {
-    reader.problem(path, `${quoted(value)}: write measured values, such as { "pH": 3.4 }`);
+    reader.problem(path, `${quoted(value)}: ${FORMULA_FIELDS.line.overrides.write}`);
     return table;
   }
-  let composition = table;
-  if (value.solubleSolidsPercent !== undefined) {
-    const brix = reader.percent(`${path}.solubleSolidsPercent`, value.solubleSolidsPercent, 0, 100);
-    if (brix !== undefined)
-      composition = {
-        ...composition,
-        soluble: {
-          low: Math.max(brix - MEASURED.brix, 0) / 100,
-          mid: brix / 100,
-          high: Math.min(brix + MEASURED.brix, 100) / 100,
-        },
-      };
-  }
-  if (value.pectinPercent !== undefined) {
-    const pectin = reader.percent(`${path}.pectinPercent`, value.pectinPercent, 0, 100);
-    if (pectin !== undefined)
-      composition = { ...composition, pectin: within(pectin / 100, MEASURED.pectin) };
-  }
-  const pH =
-    value.pH === undefined ? undefined : reader.number(`${path}.pH`, value.pH, 1.5, 9, 'a pH');
-  const acid =
-    value.titratableAcidityPercent === undefined
-      ? undefined
-      : reader.percent(`${path}.titratableAcidityPercent`, value.titratableAcidityPercent, 0, 100);
-  if (pH !== undefined || acid !== undefined) {
-    const old = composition.acidity;
-    composition = {
-      ...composition,
-      acidity: {
-        shares: old?.shares ?? { citric: 1, malic: 0, tartaric: 0, acetic: 0 },
-        pH:
-          pH !== undefined
-            ? { low: pH - MEASURED.pH, mid: pH, high: pH + MEASURED.pH }
-            : (old?.pH ?? { low: 3, mid: 4, high: 6 }),
-        titratablePercent:
-          acid !== undefined
-            ? within(acid, MEASURED.titration)
-            : (old?.titratablePercent ?? { low: 0.05, mid: 0.1, high: 0.3 }),
+  const given = (key: keyof typeof FORMULA_FIELDS.overrides): number | undefined =>
+    reader.optionalNumber(`${path}.${key}`, value[key], FORMULA_FIELDS.overrides[key]);
+  const brix = given('solubleSolidsPercent');
+  const pectin = given('pectinPercent');
+  const pH = given('pH');
+  const acid = given('titratableAcidityPercent');
+  const acidity = table.acidity ?? UNKNOWN_ACIDITY;
+  return {
+    ...table,
+    ...(brix !== undefined && {
+      soluble: {
+        low: Math.max(brix - MEASURED.brix, 0) / 100,
+        mid: brix / 100,
+        high: Math.min(brix + MEASURED.brix, 100) / 100,
       },
-    };
-  }
-  return composition;
+    }),
+    ...(pectin !== undefined && { pectin: within(pectin / 100, MEASURED.pectin) }),
+    ...((pH !== undefined || acid !== undefined) && {
+      acidity: {
+        ...acidity,
+        ...(pH !== undefined && {
+          pH: { low: pH - MEASURED.pH, mid: pH, high: pH + MEASURED.pH },
+        }),
+        ...(acid !== undefined && { titratablePercent: within(acid, MEASURED.titration) }),
+      },
+    }),
+  };
 }
 
 function readKnownIngredient(
@@ -206,39 +199,54 @@ function readKnownIngredient(
   return reader.problems.length > before ? undefined : { ingredient: reading.ingredient, form };
 }
 
+/** What an ingredient of the maker's own is doubted by, share of each figure. A guess. */
+const OWN_DOUBT = { solids: 0.1, acid: 0.25, pectin: 0.4, pH: 0.2 } as const;
+/** Without a pH it may be anything a kitchen handles: keeping never goes by it in any case. */
+const OWN_PH = { low: 3, mid: 4.5, high: 7 } as const;
+const OWN_ACID_PERCENT = 0.2;
+/** Share of the soluble solids that is sugar, and of that sugar that is invert. A guess. */
+const OWN_SUGAR_SHARE = 0.8;
+
+const OWN_SOURCE = 'given in the document';
+const ownFigure = (mid: number, doubt: number): Sourced => ({
+  low: mid * (1 - doubt),
+  mid,
+  high: Math.min(mid * (1 + doubt), 100),
+  source: OWN_SOURCE,
+});
+
 function readOwnIngredient(
   reader: Reader,
   path: string,
   value: Json,
 ): { ingredient: Ingredient; form: Form } | undefined {
-  const name =
-    typeof value.name === 'string' && value.name.trim() !== ''
-      ? value.name.trim().slice(0, 80)
-      : 'own ingredient';
+  const fields = FORMULA_FIELDS.composition;
   const given = isObject(value.composition) ? value.composition : {};
   const at = `${path}.composition`;
-  const soluble = reader.percent(`${at}.solubleSolidsPercent`, given.solubleSolidsPercent, 0, 100);
+  const soluble = reader.number(
+    `${at}.solubleSolidsPercent`,
+    given.solubleSolidsPercent,
+    fields.solubleSolidsPercent,
+  );
   if (soluble === undefined) return undefined;
-  const optional = (key: string, least: number, most: number, what: string): number | undefined =>
-    given[key] === undefined
-      ? undefined
-      : reader.number(`${at}.${key}`, given[key], least, most, what);
-  const insoluble = optional('insolubleSolidsPercent', 0, 100 - soluble, 'a per cent') ?? 0;
-  const density = optional('densityKgPerM3', 50, 2500, 'kilograms per cubic metre');
-  const pH = optional('pH', 1.5, 9, 'a pH');
-  const acid = optional('titratableAcidityPercent', 0, 100, 'a per cent');
-  const pectin = optional('pectinPercent', 0, 100, 'a per cent') ?? 0;
+  const rest = 100 - soluble;
+  const insoluble = reader.optionalNumber(
+    `${at}.insolubleSolidsPercent`,
+    given.insolubleSolidsPercent,
+    { least: 0, most: rest, write: `write a per cent from 0 to ${rest}` },
+  );
+  const optional = (
+    key: 'densityKgPerM3' | 'pH' | 'titratableAcidityPercent' | 'pectinPercent',
+  ): number | undefined => reader.optionalNumber(`${at}.${key}`, given[key], fields[key]);
+  const density = optional('densityKgPerM3');
+  const pH = optional('pH');
+  const acid = optional('titratableAcidityPercent') ?? OWN_ACID_PERCENT;
+  const pectin = optional('pectinPercent') ?? 0;
   const main: MainAcid =
     given.acid === undefined
       ? 'citric'
       : reader.oneOf(`${at}.acid`, given.acid, MAIN_ACIDS, 'citric');
-  const source = 'given in the document';
-  const spread = (mid: number, share = 0.1): Sourced => ({
-    low: mid * (1 - share),
-    mid,
-    high: Math.min(mid * (1 + share), 100),
-    source,
-  });
+  const name = ownName(value.name);
   return {
     form: 'whole',
     ingredient: {
@@ -248,20 +256,21 @@ function readOwnIngredient(
       category: 'extra',
       usualForm: 'whole',
       liquid: false,
-      invertShare: 0.8,
-      solubleSolidsPercent: spread(soluble),
-      insolubleSolidsPercent: spread(insoluble),
-      sugarsPercent: spread(soluble * 0.8),
-      // Without a pH it may be anything a kitchen handles: keeping never goes by it in any case.
+      invertShare: OWN_SUGAR_SHARE,
+      solubleSolidsPercent: ownFigure(soluble, OWN_DOUBT.solids),
+      insolubleSolidsPercent: ownFigure(insoluble ?? 0, OWN_DOUBT.solids),
+      sugarsPercent: ownFigure(soluble * OWN_SUGAR_SHARE, OWN_DOUBT.solids),
       acidity: {
-        pH:
-          pH === undefined
-            ? { low: 3, mid: 4.5, high: 7, source }
-            : { low: pH - 0.2, mid: pH, high: pH + 0.2, source },
-        titratablePercent: spread(acid ?? 0.2, 0.25),
+        pH: {
+          ...(pH === undefined
+            ? OWN_PH
+            : { low: pH - OWN_DOUBT.pH, mid: pH, high: pH + OWN_DOUBT.pH }),
+          source: OWN_SOURCE,
+        },
+        titratablePercent: ownFigure(acid, OWN_DOUBT.acid),
         shares: { citric: 0, malic: 0, tartaric: 0, acetic: 0, [main]: 1 },
       },
-      pectinPercent: spread(pectin, 0.4),
+      pectinPercent: ownFigure(pectin, OWN_DOUBT.pectin),
       calcium_mg: 0,
       acidClass: 'low-acid',
       cautions: [],
@@ -269,3 +278,8 @@ function readOwnIngredient(
     },
   };
 }
+
+const ownName = (name: unknown): string =>
+  typeof name === 'string' && name.trim() !== ''
+    ? name.trim().slice(0, FORMULA_FIELDS.line.name.most)
+    : 'own ingredient';

@@ -8,6 +8,7 @@ import {
   type Kind,
   type Method,
 } from './document.js';
+import { FORMULA_FIELDS } from './fields.js';
 import { readFinish, readJars, readPlace, type Finish, type PotJar } from './pot-finish.js';
 import { OWN_INGREDIENT, readLine, type PotLine } from './pot-line.js';
 import { readClaims, type Claims } from './claims.js';
@@ -36,7 +37,76 @@ export interface Reading {
   readonly problems: readonly Problem[];
 }
 
-const MOST_LINES = 200;
+const MOST_LINES = FORMULA_FIELDS.document.lines.most;
+
+/** The envelope of a document: that it is one, of a version that is known. */
+function readEnvelope(reader: Reader, document: unknown): Json {
+  if (!isObject(document)) {
+    reader.problem(
+      '',
+      `${quoted(document)}: a formula is a JSON object with "kind", "method" and "lines"`,
+    );
+    return {};
+  }
+  for (const key of ['format', 'version'] as const) {
+    const { value, write } = FORMULA_FIELDS.document[key];
+    if (document[key] !== undefined && document[key] !== value)
+      reader.problem(key, `${quoted(document[key])}: ${write}`);
+  }
+  if (document.decimal === ',') reader.decimal = ',';
+  return document;
+}
+
+/** Kind and method, and whether they go together. */
+function readKind(reader: Reader, doc: Json): { readonly kind: Kind; readonly method: Method } {
+  const kind = reader.oneOf('kind', doc.kind, KINDS, 'jam');
+  const methods = METHODS_OF_KIND[kind];
+  const method = reader.oneOf('method', doc.method, METHODS, methods[0] ?? 'long-boil');
+  if (!methods.includes(method))
+    reader.problem(
+      'method',
+      `"${method}" does not go with ${kind}; write one of ${methods.join(', ')}`,
+    );
+  return { kind, method };
+}
+
+function readLines(reader: Reader, given: unknown, kitchen: Kitchen): PotLine[] {
+  if (!Array.isArray(given)) {
+    reader.problem('lines', `${quoted(given)}: write a list of { "ingredient", "amount" }`);
+    return [];
+  }
+  if (given.length === 0)
+    reader.problem('lines', 'nothing is in the pot; add a fruit and its amount');
+  if (given.length > MOST_LINES)
+    reader.problem('lines', `${given.length} lines; at most ${MOST_LINES} are computed`);
+  return given
+    .slice(0, MOST_LINES)
+    .flatMap((line: unknown, index) => readLine(reader, index, line, kitchen) ?? []);
+}
+
+const isFruitLike = ({ ingredient }: PotLine): boolean =>
+  isProduce(ingredient) || ingredient.category === 'juice' || ingredient.id === OWN_INGREDIENT;
+
+/** What is odd about an understood document as a whole. */
+function warnOfWhole(
+  { warnings }: Reader,
+  kind: Kind,
+  lines: readonly PotLine[],
+  { altitude_m, pressure_kPa, boilingPoint_C }: Place,
+): void {
+  if (altitude_m === undefined)
+    warnings.push({
+      code: 'altitude-needed',
+      text: 'the process time comes from the altitude alone; state it',
+    });
+  if (altitude_m === undefined && pressure_kPa === undefined && boilingPoint_C === undefined)
+    warnings.push({
+      code: 'sea-level-assumed',
+      text: 'no altitude is known, so sea level is assumed; the pot boils cooler higher up',
+    });
+  if (lines.length > 0 && kind !== 'curd' && !lines.some(isFruitLike))
+    warnings.push({ code: 'no-fruit', text: 'there is no fruit or juice in the pot' });
+}
 
 /**
  * Reads a formula document, as much of it as can be understood.
@@ -48,72 +118,14 @@ const MOST_LINES = 200;
  */
 export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   const reader = new Reader();
-  const doc: Json = isObject(document) ? document : {};
-  if (!isObject(document))
-    reader.problem(
-      '',
-      `${quoted(document)}: a formula is a JSON object with "kind", "method" and "lines"`,
-    );
-  else if (doc.format !== undefined && doc.format !== 'idle-kettle/formula')
-    reader.problem('format', `${quoted(doc.format)}: write "idle-kettle/formula"`);
-  if (doc.version !== undefined && doc.version !== 1)
-    reader.problem('version', `${quoted(doc.version)}: only version 1 is known`);
-  if (doc.decimal === ',') reader.decimal = ',';
-
-  const kind = reader.oneOf('kind', doc.kind, KINDS, 'jam');
-  const method = reader.oneOf(
-    'method',
-    doc.method,
-    METHODS,
-    METHODS_OF_KIND[kind][0] ?? 'long-boil',
-  );
-  if (!METHODS_OF_KIND[kind].includes(method))
-    reader.problem(
-      'method',
-      `"${method}" does not go with ${kind}; write one of ${METHODS_OF_KIND[kind].join(', ')}`,
-    );
-  const given = Array.isArray(doc.lines) ? (doc.lines as unknown[]) : [];
-  if (!Array.isArray(doc.lines))
-    reader.problem('lines', `${quoted(doc.lines)}: write a list of { "ingredient", "amount" }`);
-  else if (given.length === 0)
-    reader.problem('lines', 'nothing is in the pot; add a fruit and its amount');
-  else if (given.length > MOST_LINES)
-    reader.problem('lines', `${given.length} lines; at most ${MOST_LINES} are computed`);
-  const lines = given
-    .slice(0, MOST_LINES)
-    .flatMap((line, index) => readLine(reader, index, line, kitchen) ?? []);
-
+  const doc = readEnvelope(reader, document);
+  const { kind, method } = readKind(reader, doc);
+  const lines = readLines(reader, doc.lines, kitchen);
   const finish = readFinish(reader, doc.finish, kind, method);
   const place = readPlace(reader, doc.place, placeIn(kitchen));
   const jars = readJars(reader, doc.jars, kind, kitchen.jars);
   const claims = readClaims(reader, doc);
-  if (place.altitude_m === undefined)
-    reader.warnings.push({
-      code: 'altitude-needed',
-      text: 'the process time comes from the altitude alone; state it',
-    });
-  if (
-    place.altitude_m === undefined &&
-    place.pressure_kPa === undefined &&
-    place.boilingPoint_C === undefined
-  ) {
-    reader.warnings.push({
-      code: 'sea-level-assumed',
-      text: 'no altitude is known, so sea level is assumed; the pot boils cooler higher up',
-    });
-  }
-  if (
-    lines.length > 0 &&
-    kind !== 'curd' &&
-    !lines.some(
-      (line) =>
-        isProduce(line.ingredient) ||
-        line.ingredient.category === 'juice' ||
-        line.ingredient.id === OWN_INGREDIENT,
-    )
-  ) {
-    reader.warnings.push({ code: 'no-fruit', text: 'there is no fruit or juice in the pot' });
-  }
+  warnOfWhole(reader, kind, lines, place);
   return {
     formula: {
       kind,

@@ -1,5 +1,13 @@
 import type { Warning } from './warning.js';
-import { nearest, parseAmount, type Amount, type Decimal } from '../quantity/index.js';
+import {
+  nearest,
+  parseAmount,
+  parseMeasure,
+  type Amount,
+  type Decimal,
+  type MeasureName,
+} from '../quantity/index.js';
+import type { Limits } from './fields.js';
 
 /** What is wrong, and where in the document: `lines[2].amount`. */
 export interface Problem {
@@ -14,6 +22,16 @@ export const isObject = (value: unknown): value is Json =>
 /** `value` as it should be quoted in a message. */
 export const quoted = (value: unknown): string =>
   (value === undefined ? 'missing' : JSON.stringify(value)).slice(0, 80);
+
+/** A field that holds a number. */
+export type NumberField = Limits & {
+  readonly above?: true;
+  readonly whole?: true;
+  readonly write: string;
+};
+
+const isWithin = (value: number, { least, most, above, whole }: NumberField): boolean =>
+  (above ? value > least : value >= least) && value <= most && (!whole || Number.isInteger(value));
 
 /** Collects problems and warnings while a document is read. */
 export class Reader {
@@ -36,21 +54,26 @@ export class Reader {
     return fallback;
   }
 
-  number(
-    path: string,
-    value: unknown,
-    least: number,
-    most: number,
-    what: string,
-  ): number | undefined {
-    if (typeof value === 'number' && value >= least && value <= most) return value;
-    this.problem(path, `${quoted(value)}: write ${what} from ${least} to ${most}`);
+  /** A number within the limits of its field; see `FORMULA_FIELDS`. */
+  number(path: string, value: unknown, field: NumberField): number | undefined {
+    if (typeof value === 'number' && isWithin(value, field)) return value;
+    this.problem(path, `${quoted(value)}: ${field.write}`);
     return undefined;
   }
 
-  percent(path: string, value: unknown, least: number, most: number): number | undefined {
-    if (typeof value === 'number' && value >= least && value <= most) return value;
-    this.problem(path, `${quoted(value)}: write a per cent from ${least} to ${most}`);
+  /** The same for a field that may be missing. */
+  optionalNumber(path: string, value: unknown, field: NumberField): number | undefined {
+    return value === undefined ? undefined : this.number(path, value, field);
+  }
+
+  /** One measured value with its unit, as text. @param example what would be right */
+  measure(path: string, value: unknown, name: MeasureName, example: string): number | undefined {
+    const reading =
+      typeof value === 'string'
+        ? parseMeasure(name, value, this.decimal)
+        : { ok: false as const, message: `${quoted(value)}: ${example}` };
+    if (reading.ok) return reading.value;
+    this.problem(path, reading.message);
     return undefined;
   }
 
