@@ -1,4 +1,4 @@
-import { assessKeeping, balance, remedies, whatMatters } from '@idle-kettle/core';
+import { assessKeeping, balance, remedies, worthMeasuring } from '@idle-kettle/core';
 import { CalcError, readArgs } from './args.js';
 import { readOneFormula } from './document.js';
 import type { Verb } from './verb.js';
@@ -35,7 +35,7 @@ A document that cannot be computed: exit 2 and one line a problem, each naming i
           text: effect === '' ? text : `${text}: ${effect}`,
           change,
         })),
-        matters: whatMatters(formula, made),
+        matters: worthMeasuring(formula, made),
       },
     };
   },

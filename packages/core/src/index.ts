@@ -150,7 +150,7 @@ export {
   sterilisingMinutes,
   withOpenLids,
 } from './keeping/index.js';
-export { sampleBalance, type Sampled, whatMatters } from './uncertainty/index.js';
+export { sampleBalance, type Sampled, worthMeasuring } from './uncertainty/index.js';
 export {
   amountFor,
   type Edit,

@@ -1,4 +1,4 @@
-import { whatMatters, type Balance } from '@idle-kettle/core';
+import { worthMeasuring, type Balance } from '@idle-kettle/core';
 import { shareWords } from '../ui/share-words.js';
 import { useBatch } from './batch-context.js';
 import { MainProblem } from './main-problem.js';
@@ -35,7 +35,7 @@ export function VerdictPanel() {
 function ToBeSurer({ balance }: { readonly balance: Balance }) {
   const { formula } = useBatch();
   // A maker can act on yield and set; the pH of one fruit decides nothing by itself.
-  const most = whatMatters(formula, balance).find(({ of }) => of !== 'pH');
+  const most = worthMeasuring(formula, balance).find(({ of }) => of !== 'pH');
   if (!most || most.narrows < WORTH_SAYING) return null;
   return (
     <p className="mt-2 text-soft">

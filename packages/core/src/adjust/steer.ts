@@ -65,7 +65,7 @@ export function steer(
   const { formula, problems } = readFormula(document, kitchen);
   const pot = problems.length === 0 ? preparePot(formula) : null;
   if (!pot || steeredValue(pot, what) === undefined) return undefined;
-  const lever = leverFor(document, pot, what, units);
+  const lever = LEVERS[what]({ document, pot, units });
   if (!lever) return undefined;
   const at = (x: number): FormulaDocument => edited(document, lever.edits(x));
   const value = (x: number): number => {
@@ -77,81 +77,102 @@ export function steer(
   return at((holds + fails) / 2);
 }
 
+/** What is moved to steer a formula, from its least to its most, and the edits that set it. */
 interface Lever {
   readonly least: number;
   readonly most: number;
   readonly edits: (x: number) => readonly Edit[];
 }
 
-function leverFor(
-  document: FormulaDocument,
-  pot: PreparedPot,
-  what: Steered,
-  units: UnitSystem,
-): Lever | undefined {
-  const grams = pot.contents.mass * 1000;
-  switch (what) {
-    case 'sharpness': {
-      const line = document.lines.findIndex(({ ingredient }) => ingredient === LEMON);
+/** What is steered in. */
+interface Steering {
+  readonly document: FormulaDocument;
+  readonly pot: PreparedPot;
+  readonly units: UnitSystem;
+}
+
+/** Less lemon than this is none, g. */
+const LEAST_LEMON_G = 2;
+/** How far a finish is moved: the rise in K, solids of a gel, solids of a butter. Common practice. */
+const RISE_SPAN_K = { least: 2.5, most: 6.5 } as const;
+const SOLIDS_SPAN_PERCENT = { least: 50, most: 72 } as const;
+const CONSISTENCY_SPAN_PERCENT = { least: 15, most: 60 } as const;
+/** Added pectin is moved to so many times what it is. */
+const PECTIN_SPAN = { least: 0.2, most: 2.5 } as const;
+
+function lemonLever({ document, pot, units }: Steering): Lever {
+  const line = document.lines.findIndex(({ ingredient }) => ingredient === LEMON);
+  return {
+    least: 0,
+    most: pot.contents.mass * 1000 * MOST_LEMON,
+    edits: (grams) => {
+      if (grams < LEAST_LEMON_G) return line < 0 ? [] : [{ op: 'remove', line }];
+      const amount = amountFor(LEMON, grams, units);
+      return line < 0 ? [{ op: 'add', ingredient: LEMON, amount }] : [{ op: 'set', line, amount }];
+    },
+  };
+}
+
+function sweetenerLever({ document, pot }: Steering): Lever | undefined {
+  const sweeteners = document.lines.flatMap((each, line) => {
+    const amount = amountOf(each, document.decimal);
+    return amount && ingredientById(each.ingredient ?? '')?.category === 'sweetener'
+      ? [{ line, amount }]
+      : [];
+  });
+  const now = steeredValue(pot, 'sweetness');
+  if (sweeteners.length === 0 || now === undefined) return undefined;
+  return {
+    least: STEERED.sweetness.least / now,
+    most: STEERED.sweetness.most / now,
+    edits: (times) =>
+      sweeteners.map(({ line, amount }) => ({
+        op: 'set',
+        line,
+        amount: scaledAmount(amount, times),
+      })),
+  };
+}
+
+/** The finish where the boil goes on until it is there, otherwise the pectin. */
+function finishLever({ document }: Steering): Lever | undefined {
+  const { finish } = document;
+  const byPercent = (percent: number): readonly Edit[] => [
+    { op: 'finish', finish: { ...finish, percent: Number(percent.toFixed(1)) } },
+  ];
+  switch (finish.type) {
+    case 'gel-temperature':
       return {
-        least: 0,
-        most: grams * MOST_LEMON,
-        edits: (x) => {
-          if (x < 2) return line < 0 ? [] : [{ op: 'remove', line }];
-          const amount = amountFor(LEMON, x, units);
-          return line < 0
-            ? [{ op: 'add', ingredient: LEMON, amount }]
-            : [{ op: 'set', line, amount }];
-        },
+        ...RISE_SPAN_K,
+        edits: (rise) => [{ op: 'finish', finish: { ...finish, rise: `${rise.toFixed(2)} C` } }],
       };
-    }
-    case 'sweetness': {
-      const sweet = document.lines.flatMap((each, line) => {
-        const amount = amountOf(each, document.decimal);
-        return amount && ingredientById(each.ingredient ?? '')?.category === 'sweetener'
-          ? [{ line, amount }]
-          : [];
-      });
-      const now = steeredValue(pot, what);
-      if (sweet.length === 0 || now === undefined) return undefined;
-      return {
-        least: STEERED.sweetness.least / now,
-        most: STEERED.sweetness.most / now,
-        edits: (x) =>
-          sweet.map(({ line, amount }) => ({ op: 'set', line, amount: scaledAmount(amount, x) })),
-      };
-    }
-    case 'firmness': {
-      const { finish } = document;
-      if (finish.type === 'gel-temperature')
-        return {
-          least: 2.5,
-          most: 6.5,
-          edits: (x) => [{ op: 'finish', finish: { ...finish, rise: `${x.toFixed(2)} C` } }],
-        };
-      if (finish.type === 'soluble-solids')
-        return {
-          least: 50,
-          most: 72,
-          edits: (x) => [{ op: 'finish', finish: { ...finish, percent: Number(x.toFixed(1)) } }],
-        };
-      if (finish.type === 'consistency')
-        return {
-          least: 15,
-          most: 60,
-          edits: (x) => [{ op: 'finish', finish: { ...finish, percent: Number(x.toFixed(1)) } }],
-        };
-      const line = document.lines.findIndex(
-        ({ ingredient }) => ingredient?.startsWith('pectin-') === true,
-      );
-      const each = document.lines[line];
-      const amount = each && amountOf(each, document.decimal);
-      if (!amount) return undefined;
-      return {
-        least: 0.2,
-        most: 2.5,
-        edits: (x) => [{ op: 'set', line, amount: scaledAmount(amount, x) }],
-      };
-    }
+    case 'soluble-solids':
+      return { ...SOLIDS_SPAN_PERCENT, edits: byPercent };
+    case 'consistency':
+      return { ...CONSISTENCY_SPAN_PERCENT, edits: byPercent };
+    case 'hard-boil':
+    case 'weight':
+    case 'curd':
+      return pectinLever(document);
   }
 }
+
+function pectinLever(document: FormulaDocument): Lever | undefined {
+  const line = document.lines.findIndex(
+    ({ ingredient }) => ingredient?.startsWith('pectin-') === true,
+  );
+  const each = document.lines[line];
+  const amount = each && amountOf(each, document.decimal);
+  if (!amount) return undefined;
+  return {
+    ...PECTIN_SPAN,
+    edits: (times) => [{ op: 'set', line, amount: scaledAmount(amount, times) }],
+  };
+}
+
+/** The one thing that moves each; undefined where the formula has it not. */
+const LEVERS: Readonly<Record<Steered, (steering: Steering) => Lever | undefined>> = {
+  sharpness: lemonLever,
+  sweetness: sweetenerLever,
+  firmness: finishLever,
+};

@@ -215,6 +215,54 @@ function splitSugar(
   };
 }
 
+/** What a firmness is computed from. Pectin in per cent of the finished spread. */
+interface SetFigures {
+  readonly contents: Contents;
+  readonly pectinModel: number;
+  readonly curdTemperature_C: number;
+  readonly solidsPercent: number;
+  readonly insolublePercent: number;
+  readonly pH: number;
+  readonly highMethoxyl: number;
+  readonly lowMethoxyl: number;
+}
+
+function gelFirmness({
+  contents,
+  pectinModel,
+  solidsPercent,
+  pH,
+  highMethoxyl,
+  lowMethoxyl,
+}: SetFigures): number {
+  const high = highMethoxylFirmness({ solidsPercent, pH, pectinPercent: highMethoxyl });
+  if (lowMethoxyl <= 0) return high;
+  const calcium_mgPerG = contents.freeCalcium_mg / (contents.lowMethoxyl * 1000);
+  const low = lowMethoxylFirmness(
+    { solidsPercent, pH, pectinPercent: lowMethoxyl },
+    calcium_mgPerG,
+  );
+  return high + low * pectinModel;
+}
+
+/** Firmness by what sets the spread; 1 is a good set. */
+function firmnessOf(model: SetModel, figures: SetFigures): number {
+  switch (model) {
+    case 'egg':
+      return curdFirmness(figures.contents.egg / figures.contents.mass, figures.curdTemperature_C);
+    case 'consistency':
+      return (
+        butterFirmness(figures.solidsPercent, figures.insolublePercent) *
+        Math.sqrt(figures.pectinModel)
+      );
+    case 'none':
+      return 0;
+    case 'high-methoxyl':
+    case 'low-methoxyl':
+      return gelFirmness(figures);
+  }
+}
+
 /**
  * Everything about a pot for one set of numbers: the one place the parts of the computation meet.
  *
@@ -257,35 +305,16 @@ export function evaluate(
   const highMethoxyl =
     ((contents.pectin * left * pot.pectinModel + contents.highMethoxyl) / finished) * 100;
   const lowMethoxyl = (contents.lowMethoxyl / finished) * 100;
-  const firmness = ((): number => {
-    switch (model) {
-      case 'egg':
-        return curdFirmness(contents.egg / mass, curdTemperature_C);
-      case 'consistency':
-        return (
-          butterFirmness(solids * 100, (insoluble / finished) * 100) * Math.sqrt(pot.pectinModel)
-        );
-      case 'none':
-        return 0;
-      default: {
-        const high = highMethoxylFirmness({
-          solidsPercent: solids * 100,
-          pH,
-          pectinPercent: highMethoxyl,
-        });
-        if (lowMethoxyl <= 0) return high;
-        const calcium = contents.freeCalcium_mg / (contents.lowMethoxyl * 1000);
-        return (
-          high +
-          lowMethoxylFirmness(
-            { solidsPercent: solids * 100, pH, pectinPercent: lowMethoxyl },
-            calcium,
-          ) *
-            pot.pectinModel
-        );
-      }
-    }
-  })();
+  const firmness = firmnessOf(model, {
+    contents,
+    pectinModel: pot.pectinModel,
+    curdTemperature_C,
+    solidsPercent: solids * 100,
+    insolublePercent: (insoluble / finished) * 100,
+    pH,
+    highMethoxyl,
+    lowMethoxyl,
+  });
   return {
     mass,
     soluble,

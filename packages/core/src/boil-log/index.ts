@@ -31,4 +31,4 @@ export {
   valueEvents,
   type ValueName,
 } from './instrument-values.js';
-export type { LoggedReading } from './reading-filter.js';
+export type { LoggedReading, RejectedReading } from './reading-filter.js';

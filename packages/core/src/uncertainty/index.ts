@@ -1,2 +1,2 @@
 export { sampleBalance, type Sampled } from './sample.js';
-export { whatMatters } from './sensitivity.js';
+export { worthMeasuring } from './sensitivity.js';

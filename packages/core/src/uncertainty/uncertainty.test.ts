@@ -2,7 +2,7 @@ import { balance } from '../balance/index.js';
 import { documentOf, pot } from '../testing/formula.js';
 import { sampleBalance } from './sample.js';
 import { seeded } from '../random/index.js';
-import { whatMatters } from './sensitivity.js';
+import { worthMeasuring } from './sensitivity.js';
 
 const FORMULA = pot(
   documentOf([
@@ -68,7 +68,7 @@ describe('what matters most', () => {
   ) => {
     const formula = pot(documentOf(lines, rest), place);
     const made = balance(formula);
-    return made ? whatMatters(formula, made) : [];
+    return made ? worthMeasuring(formula, made) : [];
   };
   test('cups of whole berries in a timed boil: weigh them', () => {
     const found = matters(

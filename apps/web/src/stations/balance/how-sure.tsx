@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import {
   FIRMNESS_WORDS,
-  whatMatters,
+  worthMeasuring,
   type Balance,
   type FirmnessWord,
   type Sampled,
@@ -82,7 +82,7 @@ const MOST_MATTERS = 4;
 export function HowSure({ balance }: { readonly balance: Balance }) {
   const { formula } = useBatch();
   const { run, draw, stop } = useDraws();
-  const matters = whatMatters(formula, balance).slice(0, MOST_MATTERS);
+  const matters = worthMeasuring(formula, balance).slice(0, MOST_MATTERS);
   const result = run && 'result' in run ? run.result : undefined;
   return (
     <section aria-label="How sure is it" className="panel p-4">
