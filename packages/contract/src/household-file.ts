@@ -180,7 +180,7 @@ export class BookOf {
 }
 
 /** What came in. */
-export interface BroughtIn {
+export interface HouseholdImport {
   /** New here, by part; `events` are those of batches. */
   readonly added: Readonly<Record<HouseholdPart | 'events', number>>;
   /** Was here already, and stayed as it is here. */

@@ -6,12 +6,12 @@ import { BatchEventRow } from './batch-event.model.js';
 import { Batch } from './batch.model.js';
 import { BatchService } from './batch.service.js';
 import { EventLogService } from './event-log.service.js';
-import { StandingService } from './standing.service.js';
+import { SummaryCacheService } from './summary-cache.service.js';
 
 @Module({
   imports: [SequelizeModule.forFeature([Batch, BatchEventRow]), KitchenModule],
   controllers: [BatchController],
-  providers: [BatchService, EventLogService, StandingService],
-  exports: [BatchService, EventLogService, StandingService],
+  providers: [BatchService, EventLogService, SummaryCacheService],
+  exports: [BatchService, EventLogService, SummaryCacheService],
 })
 export class BatchModule {}

@@ -10,8 +10,8 @@ import { notFound, ProblemException } from '../http/problem.filter.js';
 import { BatchEventRow } from './batch-event.model.js';
 import { Batch } from './batch.model.js';
 import { EventLogService } from './event-log.service.js';
-import { lastReadingOf } from './standing.js';
-import { StandingService } from './standing.service.js';
+import { lastReadingOf } from './summaries.js';
+import { SummaryCacheService } from './summary-cache.service.js';
 import { likeOf } from '../database/like.js';
 
 /** Events of a batch that has only been planned. */
@@ -30,9 +30,9 @@ const view = (batch: Batch): BatchView => ({
 });
 
 const LIST = `
-  SELECT summary FROM batch_standings WHERE household_id = :householdId AND NOT removed AND summary IS NOT NULL`;
+  SELECT summary FROM batch_summaries WHERE household_id = :householdId AND NOT removed AND summary IS NOT NULL`;
 const AFTER = `
-  AND (created_at, batch_id) < (SELECT created_at, batch_id FROM batch_standings WHERE batch_id = :after)`;
+  AND (created_at, batch_id) < (SELECT created_at, batch_id FROM batch_summaries WHERE batch_id = :after)`;
 const NEWEST = ' ORDER BY created_at DESC, batch_id DESC LIMIT :limit';
 
 /**
@@ -48,7 +48,7 @@ export class BatchService {
     @InjectModel(BatchEventRow) private readonly events: typeof BatchEventRow,
     @InjectConnection() private readonly sequelize: Sequelize,
     private readonly log: EventLogService,
-    private readonly standings: StandingService,
+    private readonly summaries: SummaryCacheService,
     private readonly households: HouseholdService,
     private readonly clock: Clock,
   ) {}
@@ -64,11 +64,11 @@ export class BatchService {
     const select = [
       LIST,
       kind === undefined ? '' : ' AND kind = :kind',
-      words === '' ? '' : ' AND words LIKE :like',
+      words === '' ? '' : ' AND search_text LIKE :like',
       after === undefined ? '' : AFTER,
       NEWEST,
     ];
-    const list = await this.standings.list(
+    const list = await this.summaries.list(
       `SELECT coalesce(json_agg(summary), '[]') FROM (${select.join('')}) AS listed`,
       { kind, after, limit, like: likeOf(words) },
     );

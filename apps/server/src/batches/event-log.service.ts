@@ -8,6 +8,7 @@ import { AT_THE_BOIL_K, boilFrom, type Boil } from '@idle-kettle/core';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound } from '../http/problem.filter.js';
 import { Batch } from './batch.model.js';
+import { EVENTS_AS_JSON } from './event-json.js';
 import { BatchEventRow, storedEvent } from './batch-event.model.js';
 
 /**
@@ -15,28 +16,34 @@ import { BatchEventRow, storedEvent } from './batch-event.model.js';
  * leaves thousands.
  */
 const PAGE = `
-  SELECT '{"events":[' || coalesce(string_agg(
-    '{"id":"' || id || '","type":"' || type || '","device":' || to_json(device) || ',"body":' || body
-    || ',"at":"' || to_char(happened_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') || '"}', ',' ORDER BY seq), '')
-    || '],"cursor":"' || pg_snapshot_xmin(pg_current_snapshot()) || '"}' AS page
+  SELECT '{"events":' || ${EVENTS_AS_JSON}
+    || ',"cursor":"' || pg_snapshot_xmin(pg_current_snapshot()) || '"}' AS page
   FROM batch_events WHERE household_id = $1 AND batch_id = $2 AND written_by >= $3::xid8`;
 
+/** So many readings of a kind are enough, since one may be set apart. */
+const READINGS_OF_A_KIND = 8;
 const readingsOf = (condition: string, order: 'ASC' | 'DESC'): string => `
-    (SELECT * FROM batch_events WHERE batch_id = wanted.id AND household_id = :householdId AND type = 'reading' ${condition}
-      ORDER BY happened_at ${order} LIMIT 8)`;
-const said = (type: string, what: string): string =>
-  `(SELECT ${what} FROM batch_events WHERE batch_id = wanted.id AND type <> 'reading' AND type = '${type}')`;
+    (SELECT * FROM batch_events
+      WHERE batch_id = wanted.id AND household_id = :householdId AND type = 'reading' ${condition}
+      ORDER BY happened_at ${order} LIMIT ${READINGS_OF_A_KIND})`;
+const fromLog = (type: string, what: string): string => `(
+      SELECT ${what} FROM batch_events
+      WHERE batch_id = wanted.id AND type <> 'reading' AND type = '${type}')`;
+const BOILING_POINT_C = fromLog('light', "min((body ->> 'boilingPoint_C')::float8)");
 
 /**
- * Of each batch the readings that tell where it stands: the last few, those of the end of its boil
- * (a probe left alone goes on from there) and the first at the boil; a few of each, since one may
- * be set apart.
+ * Of each batch the readings its summary is computed from: the last few, those of the end of its
+ * boil (a probe left alone goes on from there) and the first at the boil.
  */
-const TELLING_READINGS = `
-  SELECT reading.* FROM unnest(ARRAY[:ids]::uuid[]) AS wanted (id) CROSS JOIN LATERAL (
+const SUMMARY_READINGS = `
+  SELECT reading.*
+  FROM unnest(ARRAY[:ids]::uuid[]) AS wanted (id) CROSS JOIN LATERAL (
     ${readingsOf('', 'DESC')} UNION
-    ${readingsOf(`AND happened_at <= ${said('done', 'max(happened_at)')}`, 'DESC')} UNION
-    ${readingsOf(`AND (body ->> 'temperature_C')::float8 >= ${said('light', "min((body ->> 'boilingPoint_C')::float8)")} - ${AT_THE_BOIL_K}`, 'ASC')}
+    ${readingsOf(`AND happened_at <= ${fromLog('done', 'max(happened_at)')}`, 'DESC')} UNION
+    ${readingsOf(
+      `AND (body ->> 'temperature_C')::float8 >= ${BOILING_POINT_C} - ${AT_THE_BOIL_K}`,
+      'ASC',
+    )}
   ) AS reading`;
 
 /**
@@ -68,8 +75,8 @@ export class EventLogService {
     return found?.page ?? '{"events":[],"cursor":"0"}';
   }
 
-  private async tellingReadings(batchIds: readonly string[]): Promise<BatchEventRow[]> {
-    return this.sequelize.query<BatchEventRow>(TELLING_READINGS, {
+  private async summaryReadings(batchIds: readonly string[]): Promise<BatchEventRow[]> {
+    return this.sequelize.query<BatchEventRow>(SUMMARY_READINGS, {
       replacements: { ids: [...batchIds], householdId: await this.households.current() },
       type: QueryTypes.SELECT,
       model: this.events,
@@ -84,14 +91,14 @@ export class EventLogService {
   async boilsOf(batchIds: readonly string[]): Promise<Map<string, Boil>> {
     if (batchIds.length === 0) return new Map();
     const householdId = await this.households.current();
-    const [told, readings] = await Promise.all([
+    const [other, readings] = await Promise.all([
       this.events.findAll({
         where: { householdId, batchId: [...batchIds], type: { [Op.ne]: 'reading' } },
       }),
-      this.tellingReadings(batchIds),
+      this.summaryReadings(batchIds),
     ]);
     const rows = new Map<string, BatchEventRow[]>(batchIds.map((id) => [id, []]));
-    for (const row of [...told, ...readings]) rows.get(row.batchId)?.push(row);
+    for (const row of [...other, ...readings]) rows.get(row.batchId)?.push(row);
     return new Map([...rows].map(([id, all]) => [id, boilFrom(all.map(storedEvent))]));
   }
 

@@ -10,7 +10,7 @@ import type {
   SaveDocument,
 } from '@idle-kettle/contract';
 import { saveDocument } from '../database/save-document.js';
-import { StandingService } from '../batches/standing.service.js';
+import { SummaryCacheService } from '../batches/summary-cache.service.js';
 import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
@@ -31,11 +31,11 @@ type Won = FormulaVersion['prizes'][number] & { readonly laidOutAt: string };
 
 /** Batches laid out by a formula that won something. */
 const WON = `
-  SELECT coalesce(json_agg(jsonb_build_object('batchId', standing.batch_id, 'laidOutAt', standing.summary ->> 'createdAt') || (standing.summary -> 'best')
-    ORDER BY standing.created_at), '[]')
-  FROM batch_standings standing JOIN batches batch ON batch.id = standing.batch_id
-  WHERE standing.household_id = :householdId AND batch.formula_id = :id AND NOT standing.removed
-    AND standing.summary -> 'best' ->> 'result' IN ('first', 'second', 'third', 'commended')`;
+  SELECT coalesce(json_agg(jsonb_build_object('batchId', entry.batch_id, 'laidOutAt', entry.summary ->> 'createdAt') || (entry.summary -> 'best')
+    ORDER BY entry.created_at), '[]')
+  FROM batch_summaries entry JOIN batches batch ON batch.id = entry.batch_id
+  WHERE entry.household_id = :householdId AND batch.formula_id = :id AND NOT entry.removed
+    AND entry.summary -> 'best' ->> 'result' IN ('first', 'second', 'third', 'commended')`;
 const isBetween = (at: number, from: number, to: number): boolean => at >= from && at < to;
 
 @Injectable()
@@ -44,7 +44,7 @@ export class FormulaService {
     @InjectModel(Formula) private readonly formulas: typeof Formula,
     @InjectModel(FormulaVersionRow) private readonly kept: typeof FormulaVersionRow,
     private readonly households: HouseholdService,
-    private readonly standings: StandingService,
+    private readonly summaries: SummaryCacheService,
     private readonly clock: Clock,
   ) {}
 
@@ -94,7 +94,7 @@ export class FormulaService {
       order: [['revision', 'DESC']],
       limit: 200,
     });
-    const won = JSON.parse(await this.standings.list(WON, { id })) as Won[];
+    const won = JSON.parse(await this.summaries.list(WON, { id })) as Won[];
     return found.map(({ revision, document, savedAt }, i) => ({
       revision,
       document,

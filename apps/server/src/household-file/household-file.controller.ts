@@ -11,21 +11,21 @@ import {
   StreamableFile,
 } from '@nestjs/common';
 import type { Response } from 'express';
-import { BookOf, type BroughtIn } from '@idle-kettle/contract';
+import { BookOf, type HouseholdImport } from '@idle-kettle/contract';
 import { notFound } from '../http/problem.filter.js';
 import { BookService } from './book.service.js';
 import { CalendarService } from './calendar.service.js';
-import { BringInService } from './bring-in.service.js';
+import { ImportService } from './import.service.js';
 import { SHEETS, SheetService, type Sheet } from './sheet.service.js';
-import { TakeOutService } from './take-out.service.js';
+import { ExportService } from './export.service.js';
 
 const isSheet = (name: string): name is Sheet => (SHEETS as readonly string[]).includes(name);
 
 @Controller('household')
 export class HouseholdFileController {
   constructor(
-    private readonly takeOut: TakeOutService,
-    private readonly bringIn: BringInService,
+    private readonly takeOut: ExportService,
+    private readonly bringIn: ImportService,
     private readonly sheets: SheetService,
     private readonly books: BookService,
     private readonly calendars: CalendarService,
@@ -45,7 +45,7 @@ export class HouseholdFileController {
   /** Takes a file in: whole or not at all; what is here already stays as it is. */
   @Post()
   @HttpCode(200)
-  take(@Body() file: unknown): Promise<BroughtIn> {
+  take(@Body() file: unknown): Promise<HouseholdImport> {
     return this.bringIn.take(file);
   }
 

@@ -3,16 +3,16 @@ import { BatchModule } from '../batches/batch.module.js';
 import { ShelfModule } from '../shelf/shelf.module.js';
 import { KitchenModule } from '../kitchens/kitchen.module.js';
 import { BookService } from './book.service.js';
-import { BringInService } from './bring-in.service.js';
+import { ImportService } from './import.service.js';
 import { CalendarService } from './calendar.service.js';
 import { HouseholdFileController } from './household-file.controller.js';
 import { SheetService } from './sheet.service.js';
-import { TakeOutService } from './take-out.service.js';
+import { ExportService } from './export.service.js';
 
 /** Everything of a household, out and in again. */
 @Module({
   imports: [BatchModule, KitchenModule, ShelfModule],
   controllers: [HouseholdFileController],
-  providers: [TakeOutService, BringInService, SheetService, BookService, CalendarService],
+  providers: [ExportService, ImportService, SheetService, BookService, CalendarService],
 })
 export class HouseholdFileModule {}

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
 import type {
-  BroughtIn,
+  HouseholdImport,
   FormulaBody,
   HouseholdFile,
   KitchenView,
@@ -155,7 +155,7 @@ const withoutCursor = (log: unknown): unknown => ({ ...(log as object), cursor: 
 
 test('a year of sixty batches goes out, comes in elsewhere, and every count agrees', async () => {
   expect([out.batches.length, out.lots.length, out.frozenFruit.length]).toEqual([60, 80, 1]);
-  const { added, already } = (await take(out).expect(200)).body as BroughtIn;
+  const { added, already } = (await take(out).expect(200)).body as HouseholdImport;
   expect(added).toEqual({
     kitchens: 1,
     preparedWeights: 0,
@@ -183,7 +183,7 @@ test('taken in again, nothing doubles; what was changed here meanwhile stays', a
     .send({ id: randomUUID(), change: -1, reason: 'eaten', at: '2026-11-01T08:00:00.000Z' })
     .expect(200);
   const before = await answer('/api/shelf');
-  const { added, already } = (await take(out).expect(200)).body as BroughtIn;
+  const { added, already } = (await take(out).expect(200)).body as HouseholdImport;
   expect(Object.values(added).every((count) => count === 0)).toBe(true);
   expect([already.batches, already.events]).toEqual([60, 1020]);
   expect(await answer('/api/shelf')).toEqual(before);

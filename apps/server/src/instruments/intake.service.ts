@@ -9,7 +9,7 @@ import { valueEvents, type ValueEvent } from '@idle-kettle/core';
 import { Clock } from '../clock/clock.js';
 import { ProblemException } from '../http/problem.filter.js';
 import { LiveService } from '../live/live.service.js';
-import { Flood, mostInASecond } from './flood.js';
+import { mostInASecond, RateLimit } from './rate-limit.js';
 import { hashOf } from './instrument.service.js';
 
 /** Messages, and values of one and the same second, one instrument may send. */
@@ -59,7 +59,7 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
   private asked: Promise<Map<string, Known>> | undefined;
   private readonly askedFor = new Set<string>();
   private readonly known = new Map<string, Promise<Known | undefined>>();
-  private readonly flood = new Flood(MOST_A_SECOND);
+  private readonly rateLimit = new RateLimit(MOST_A_SECOND);
   private waiting: Waiting[] = [];
   private timer: ReturnType<typeof setTimeout> | undefined;
   private news: Subscription | undefined;
@@ -99,7 +99,7 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
       );
     const { places } = known;
     if (
-      this.flood.over(known.id, performance.now()) ||
+      this.rateLimit.isExceeded(known.id, performance.now()) ||
       mostInASecond(values.map(({ at }) => at)) > MOST_A_SECOND
     )
       throw new ProblemException(

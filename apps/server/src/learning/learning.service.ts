@@ -29,7 +29,7 @@ const LATEST = 60;
 
 interface StaleRow {
   batch_id: string;
-  told: string;
+  version: string;
   document: FormulaBody;
 }
 
@@ -42,14 +42,14 @@ interface KnownRow {
 }
 
 const STALE = `
-  SELECT lesson.batch_id, lesson.told, batch.document FROM boil_lessons lesson JOIN batches batch ON batch.id = lesson.batch_id
-  WHERE lesson.household_id = :householdId AND lesson.told <> lesson.worked_out
+  SELECT lesson.batch_id, lesson.version, batch.document FROM boil_lessons lesson JOIN batches batch ON batch.id = lesson.batch_id
+  WHERE lesson.household_id = :householdId AND lesson.version <> lesson.computed_version
   ORDER BY (SELECT max(happened_at) FROM batch_events WHERE batch_id = lesson.batch_id AND type = 'done'), lesson.batch_id
   LIMIT :atOnce`;
 
 // A boil that was looked at before belongs to the kitchen it was made in.
 const KEEP = `
-  UPDATE boil_lessons SET worked_out = :told, evidence = :evidence, hindsight = :hindsight, ended_at = :endedAt,
+  UPDATE boil_lessons SET computed_version = :version, evidence = :evidence, hindsight = :hindsight, ended_at = :endedAt,
     kitchen_id = coalesce(kitchen_id, :kitchenId)
   WHERE batch_id = :batchId AND household_id = :householdId`;
 
@@ -84,7 +84,7 @@ export class LearningService {
     });
     for (const row of stale) await this.lookAt(row, householdId, kitchenId, kitchen, since);
     const [waiting] = await this.sequelize.query<{ count: number }>(
-      'SELECT count(*)::int AS count FROM boil_lessons WHERE household_id = :householdId AND told <> worked_out',
+      'SELECT count(*)::int AS count FROM boil_lessons WHERE household_id = :householdId AND version <> computed_version',
       { replacements: { householdId }, type: QueryTypes.SELECT },
     );
     const known = await this.known(kitchenId, since);
@@ -123,7 +123,7 @@ export class LearningService {
    * What a boil says, and what would have been foretold of it with and without the boils before it.
    */
   private async lookAt(
-    { batch_id: batchId, told, document }: StaleRow,
+    { batch_id: batchId, version, document }: StaleRow,
     householdId: string,
     kitchenId: string,
     kitchen: Kitchen,
@@ -151,7 +151,7 @@ export class LearningService {
         batchId,
         householdId,
         kitchenId,
-        told,
+        version,
         evidence: evidence ? JSON.stringify(evidence) : null,
         hindsight: hindsight && JSON.stringify(hindsight),
         endedAt: evidence ? new Date(evidence.at) : null,

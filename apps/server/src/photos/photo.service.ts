@@ -7,7 +7,7 @@ import { BatchService } from '../batches/batch.service.js';
 import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
-import { developed } from './developed.js';
+import { normalizePhoto } from './normalize-photo.js';
 import { DAY_MS } from '@idle-kettle/core';
 
 type PhotoRow = Omit<PhotoView, 'at'> & { at: Date };
@@ -54,7 +54,7 @@ export class PhotoService {
         409,
         `a batch has at most ${MOST_PHOTOS} photos; take one out first`,
       );
-    const { image, small, width, height } = await developed(bytes);
+    const { image, small, width, height } = await normalizePhoto(bytes);
     await this.ask(
       `INSERT INTO batch_photos (id, household_id, batch_id, taken_at, width, height, image, small)
         VALUES (:id, :householdId, :batchId, :at, :width, :height, :image, :small) ON CONFLICT DO NOTHING`,

@@ -16,7 +16,7 @@ import type {
   TransferJars,
 } from '@idle-kettle/contract';
 import { BatchService } from '../batches/batch.service.js';
-import { StandingService, UNKNOWN } from '../batches/standing.service.js';
+import { SummaryCacheService, STALE_BATCHES } from '../batches/summary-cache.service.js';
 import { Clock } from '../clock/clock.js';
 import { likeOf } from '../database/like.js';
 import { HouseholdService } from '../households/household.service.js';
@@ -30,9 +30,9 @@ import { ShelfLot, ShelfMove } from './shelf.models.js';
 const LOT = `
   view || jsonb_build_object('count', jars, 'seals', jsonb_build_object('open', lids_open,
     'state', CASE WHEN lids <> 'waiting' THEN lids WHEN lids_due_at <= :now THEN 'due' ELSE 'unknown' END))
-  || CASE WHEN batch_id IN (${UNKNOWN})
+  || CASE WHEN batch_id IN (${STALE_BATCHES})
     THEN '{"keeping":{"verdict":"fridge","reason":"it is being worked out how they keep","bestBefore":null}}'::jsonb ELSE '{}' END AS lot`;
-const LOTS = `SELECT ${LOT} FROM lot_standings WHERE household_id = :householdId AND view IS NOT NULL`;
+const LOTS = `SELECT ${LOT} FROM lot_summaries WHERE household_id = :householdId AND view IS NOT NULL`;
 const asList = (select: string): string =>
   `SELECT coalesce(json_agg(lot), '[]') FROM (${select}) AS listed`;
 
@@ -43,7 +43,7 @@ const STATES: Readonly<Record<LotState, string>> = {
   opened: ' AND begun',
 };
 const AFTER = `
-  AND (made_on, created_at, lot_id) < (SELECT made_on, created_at, lot_id FROM lot_standings WHERE lot_id = :after)`;
+  AND (made_on, created_at, lot_id) < (SELECT made_on, created_at, lot_id FROM lot_summaries WHERE lot_id = :after)`;
 const NEWEST = ' ORDER BY made_on DESC, created_at DESC, lot_id DESC LIMIT :limit';
 
 const FIRST = `${LOTS} AND jars > 0 AND verdict <> 'stop' AND (verdict = 'fridge' OR best_before <= :soon)
@@ -51,9 +51,9 @@ const FIRST = `${LOTS} AND jars > 0 AND verdict <> 'stop' AND (verdict = 'fridge
 const OVERVIEW = `
   SELECT json_build_object('jars', coalesce(sum(jars), 0), 'cold', coalesce(sum(cold), 0),
     'places', coalesce(json_agg(place ORDER BY place) FILTER (WHERE place <> ''), '[]'), 'eatFirst', (${asList(FIRST)}),
-    'hadJars', EXISTS (SELECT 1 FROM lot_standings WHERE household_id = :householdId), 'pending', (SELECT count(*) FROM (${UNKNOWN}) AS waiting))
+    'hadJars', EXISTS (SELECT 1 FROM lot_summaries WHERE household_id = :householdId), 'pending', (SELECT count(*) FROM (${STALE_BATCHES}) AS waiting))
   FROM (SELECT place, sum(jars) AS jars, sum(jars) FILTER (WHERE verdict IS DISTINCT FROM 'shelf') AS cold
-    FROM lot_standings WHERE household_id = :householdId AND jars > 0 GROUP BY place) AS here`;
+    FROM lot_summaries WHERE household_id = :householdId AND jars > 0 GROUP BY place) AS here`;
 
 const MOVES = `
   SELECT move.id, move.lot_id AS "lotId", batch.title, move.change, move.reason, move.whom, move.note, move.happened_at AS at
@@ -75,7 +75,7 @@ export class ShelfService {
     @InjectModel(ShelfMove) private readonly moves: typeof ShelfMove,
     private readonly households: HouseholdService,
     private readonly batches: BatchService,
-    private readonly standings: StandingService,
+    private readonly summaries: SummaryCacheService,
     private readonly clock: Clock,
   ) {}
 
@@ -101,11 +101,11 @@ export class ShelfService {
       left === 'yes' ? ' AND jars > 0' : '',
       STATES[state],
       place === undefined ? '' : ' AND place = :place',
-      words === '' ? '' : ' AND words LIKE :like',
+      words === '' ? '' : ' AND search_text LIKE :like',
       after === undefined ? '' : AFTER,
       NEWEST,
     ];
-    return this.standings.list(asList(select.join('')), {
+    return this.summaries.list(asList(select.join('')), {
       batch,
       place,
       after,
@@ -135,7 +135,7 @@ export class ShelfService {
    */
   async overview(today: string): Promise<string> {
     const soon = formatISO(addDays(parseISO(today), SOON_DAYS), { representation: 'date' });
-    return this.standings.list(OVERVIEW, { soon, limit: FIRST_LISTED, now: this.clock.now() });
+    return this.summaries.list(OVERVIEW, { soon, limit: FIRST_LISTED, now: this.clock.now() });
   }
 
   async put(body: PutOnShelf): Promise<LotView> {
@@ -292,7 +292,7 @@ export class ShelfService {
   }
 
   private async one(id: string): Promise<LotView> {
-    const one = await this.standings.list(asList(`${LOTS} AND lot_id = :id`), {
+    const one = await this.summaries.list(asList(`${LOTS} AND lot_id = :id`), {
       id,
       now: this.clock.now(),
     });

@@ -11,6 +11,7 @@ import * as quickSearch from './0013-quick-search.js';
 import * as planned from './0006-planned.js';
 import * as shelf from './0003-shelf.js';
 import * as standings from './0011-standings.js';
+import * as summaryCache from './0014-summary-cache.js';
 
 export interface Migration {
   readonly name: string;
@@ -35,4 +36,5 @@ export const MIGRATIONS: readonly Migration[] = [
   standings,
   photos,
   quickSearch,
+  summaryCache,
 ];

@@ -1,4 +1,4 @@
-import type { BroughtIn } from '@idle-kettle/contract';
+import type { HouseholdImport } from '@idle-kettle/contract';
 import { broughtWords, unreadable } from './files.js';
 
 const NONE = {
@@ -13,8 +13,8 @@ const NONE = {
   photos: 0,
 };
 const words = (
-  added: Partial<BroughtIn['added']>,
-  already: Partial<BroughtIn['added']> = {},
+  added: Partial<HouseholdImport['added']>,
+  already: Partial<HouseholdImport['added']> = {},
   attestationsLeftOut = 0,
 ): string =>
   broughtWords({

@@ -1,6 +1,10 @@
 import { Download, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { LARGEST_HOUSEHOLD_MB, type BroughtIn, type FieldProblem } from '@idle-kettle/contract';
+import {
+  LARGEST_HOUSEHOLD_MB,
+  type HouseholdImport,
+  type FieldProblem,
+} from '@idle-kettle/contract';
 import { ApiProblem, request } from '../../data/api.js';
 import { forgetCursors, queryClient } from '../../data/queries.js';
 import { Notice } from '../../ui/notice.js';
@@ -20,7 +24,7 @@ const TABLES = [
 type State =
   | { readonly is: 'idle' }
   | { readonly is: 'busy'; readonly name: string }
-  | { readonly is: 'in'; readonly name: string; readonly broughtIn: BroughtIn }
+  | { readonly is: 'in'; readonly name: string; readonly broughtIn: HouseholdImport }
   | {
       readonly is: 'refused';
       readonly name: string;
@@ -32,8 +36,8 @@ const counted = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`;
 
 /** What came in, in a sentence. */
-export function broughtWords({ added, already, attestationsLeftOut }: BroughtIn): string[] {
-  const sum = (of: BroughtIn['added']): number =>
+export function broughtWords({ added, already, attestationsLeftOut }: HouseholdImport): string[] {
+  const sum = (of: HouseholdImport['added']): number =>
     Object.values(of).reduce((total, each) => total + each, 0);
   const parts = [
     added.batches > 0 &&
@@ -83,7 +87,7 @@ export function Files() {
       const text = await file.text();
       const why = unreadable(text);
       if (why !== undefined) return setState({ is: 'refused', name, why, errors: [] });
-      const broughtIn = await request<BroughtIn>(
+      const broughtIn = await request<HouseholdImport>(
         'POST',
         '/household',
         JSON.parse(text),

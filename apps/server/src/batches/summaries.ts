@@ -45,15 +45,15 @@ export interface LotRow {
   readonly came_from: string | null;
 }
 
-/** How the jars of a lot stand; `lids` wait to be pressed from `lidsDueAt` on. */
-export interface LotStanding {
+/** What lists say of a lot; `lids` wait to be pressed from `lidsDueAt` on. */
+export interface LotSummary {
   /**
    * What is said of it, but for how many are left and whether their lids are due: that changes by
    * itself.
    */
   readonly view: Omit<LotView, 'count' | 'seals'>;
   /** Lower case: what it can be found by. */
-  readonly words: string;
+  readonly searchText: string;
   readonly lids: 'none' | 'waiting' | 'sealed';
   readonly lidsOpen: number;
   readonly lidsDueAt: string | null;
@@ -67,10 +67,10 @@ const addMonthsTo = (day: string, months: number): string =>
   formatISO(addMonths(parseISO(day), months), { representation: 'date' });
 
 /**
- * Where a batch stands, without its whole log. The fruit that gives it its colour is the first one
+ * What lists say of a batch, without its whole log. The fruit that gives it its colour is the first one
  * in its pot.
  */
-export function batchStanding(
+export function batchSummary(
   { id, document, created_at, updated_at }: BatchRow,
   boil: Boil,
   kitchen: Kitchen,
@@ -97,7 +97,7 @@ export function batchStanding(
     onShelf,
     score: boil.score ?? null,
     best: best ? { show: best.show, class: best.class, result: best.result } : null,
-    outcome: { yield_ml: foretelling(yield_ml), boil_min: foretelling(boiled) },
+    outcome: { yield_ml: forecastResult(yield_ml), boil_min: forecastResult(boiled) },
     planned:
       boil.wish && boil.phase === 'cold'
         ? { by: boil.wish.by, at: new Date(boil.wish.at).toISOString() }
@@ -109,7 +109,7 @@ export function batchStanding(
 }
 
 /** Where both are known. */
-const foretelling = (
+const forecastResult = (
   of: { planned: Range | undefined; actual: number | undefined } | undefined,
 ): ForecastResult | null =>
   of?.planned === undefined || of.actual === undefined || of.planned.mid <= 0
@@ -122,7 +122,7 @@ export function lastReadingOf({ readings }: Boil): BatchSummary['lastReading'] {
 }
 
 /** What a batch can be found by: its name and the notes of its log, in lower case. */
-export const batchWords = (title: string, boil: Boil): string =>
+export const batchSearchText = (title: string, boil: Boil): string =>
   [
     title,
     ...boil.log.flatMap(({ event, undone }) =>
@@ -135,13 +135,13 @@ export const batchWords = (title: string, boil: Boil): string =>
 /**
  * How the jars of every lot of a batch keep and whether their lids hold, as made and as processed.
  */
-export function lotStandings(
+export function lotSummaries(
   document: FormulaBody,
   boil: Boil,
   kitchen: Kitchen,
   lots: readonly LotRow[],
   now: number,
-): LotStanding[] {
+): LotSummary[] {
   const seals = sealsOf(boil, now);
   // Jars of one size made on one day keep alike, unless they were moved.
   const known = new Map<string, Kept>();
@@ -177,7 +177,7 @@ export function lotStandings(
           bestBefore: lastDay(kept, lot.made_on, moved, addMonthsTo),
         },
       },
-      words: [document.title, lot.place, ...(findJar(lot.size)?.name ?? [])]
+      searchText: [document.title, lot.place, ...(findJar(lot.size)?.name ?? [])]
         .join(' ')
         .toLowerCase(),
       lids,
@@ -191,7 +191,7 @@ export function lotStandings(
 function lidsOf(
   { part_fill, kept_in, size }: LotRow,
   seals: Seals,
-): { lids: LotStanding['lids']; open: number } {
+): { lids: LotSummary['lids']; open: number } {
   if (part_fill !== null || kept_in !== null || seals.phase === 'none')
     return { lids: 'none', open: 0 };
   const open = jarsThatAre(seals, size, 'open').length;

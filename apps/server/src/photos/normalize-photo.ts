@@ -3,7 +3,7 @@ import { LARGEST_PHOTO_MB } from '@idle-kettle/contract';
 import { ProblemException } from '../http/problem.filter.js';
 
 /** A photo as it is kept: WebP, upright, without anything but the picture. */
-export interface Developed {
+export interface NormalizedPhoto {
   readonly image: Buffer;
   /** The same, for lists. */
   readonly small: Buffer;
@@ -34,7 +34,7 @@ const notAPhoto = (): ProblemException =>
  * @throws ProblemException 400 when it is no picture of a known kind, or is cut short; 413 when it
  * is too large
  */
-export async function developed(bytes: Buffer): Promise<Developed> {
+export async function normalizePhoto(bytes: Buffer): Promise<NormalizedPhoto> {
   if (bytes.length > LARGEST_PHOTO_MB * 1e6)
     throw new ProblemException(
       413,

@@ -1,9 +1,9 @@
-import { Flood, mostInASecond } from './flood.js';
+import { RateLimit, mostInASecond } from './rate-limit.js';
 
 test('so many a second from one sender, each second anew, and nobody pays for another', () => {
-  const flood = new Flood(3);
+  const limit = new RateLimit(3);
   const at = (sender: string, ...times: number[]): boolean[] =>
-    times.map((time) => flood.over(sender, time));
+    times.map((time) => limit.isExceeded(sender, time));
   expect(at('a', 0, 200, 400, 600, 999)).toEqual([false, false, false, true, true]);
   expect(at('b', 700)).toEqual([false]);
   expect(at('a', 1000, 1001)).toEqual([false, false]);

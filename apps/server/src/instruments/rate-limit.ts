@@ -1,21 +1,22 @@
 import { SECOND_MS } from '@idle-kettle/core';
 
 /** Lets so many messages a second through, by sender. */
-export class Flood {
-  private readonly heard = new Map<string, { second: number; count: number }>();
+export class RateLimit {
+  private readonly counts = new Map<string, { second: number; count: number }>();
 
   constructor(private readonly most: number) {}
 
   /**
    * Counts one more.
-   * @returns whether it is too many.
+   *
    * @param now milliseconds, of a clock that does not jump
+   * @returns whether it is too many
    */
-  over(sender: string, now: number): boolean {
+  isExceeded(sender: string, now: number): boolean {
     const second = Math.floor(now / SECOND_MS);
-    const last = this.heard.get(sender);
+    const last = this.counts.get(sender);
     const count = last?.second === second ? last.count + 1 : 1;
-    this.heard.set(sender, { second, count });
+    this.counts.set(sender, { second, count });
     return count > this.most;
   }
 }
