@@ -12,6 +12,8 @@ import {
 } from 'class-validator';
 import {
   ALTITUDE_RANGE_M,
+  BOILING_POINT_LIMITS_C,
+  PRESSURE_LIMITS_KPA,
   burnerHeat_W,
   taught,
   type Kitchen,
@@ -49,10 +51,10 @@ export class KitchenSettings {
     { allowNaN: false, allowInfinity: false },
     { message: 'write what the thermometer shows in boiling water, 75 to 108 °C (167 to 226 °F)' },
   )
-  @Min(75, {
+  @Min(BOILING_POINT_LIMITS_C.least, {
     message: 'water does not boil this cool where people live; write 75 to 108 °C (167 to 226 °F)',
   })
-  @Max(108, {
+  @Max(BOILING_POINT_LIMITS_C.most, {
     message: 'water does not boil this hot in an open pot; write 75 to 108 °C (167 to 226 °F)',
   })
   boilingPoint_C!: number | null;
@@ -64,8 +66,8 @@ export class KitchenSettings {
   /** Station pressure, kilopascals: not the one a forecast reduces to sea level. */
   @IsOptional()
   @Within(
-    48,
-    109,
+    PRESSURE_LIMITS_KPA.least,
+    PRESSURE_LIMITS_KPA.most,
     'write the pressure at your own height, 480 to 1090 hPa; a forecast gives it reduced to sea level, which is not it',
   )
   pressure_kPa?: number | null;
@@ -99,6 +101,46 @@ export interface KitchenView extends Required<KitchenSettings> {
 /** A barometer tells of that day's weather, hours. */
 const PRESSURE_HOLDS_H = 24;
 
+/** Only what is there: a list that is empty, or a figure that is not known, is left out. */
+const ifAny = <K extends string, T>(key: K, list: readonly T[]): { [k in K]?: readonly T[] } =>
+  list.length > 0 ? ({ [key]: list } as { [k in K]?: readonly T[] }) : {};
+
+type PanGear = KitchenGear['vessels'][number];
+const panOf = ({ capacity_l, evaporation_kgPerH }: PanGear) => ({
+  ...(capacity_l !== undefined && { capacity_l }),
+  ...(evaporation_kgPerH !== undefined && { evaporation_kgPerH }),
+});
+
+/** The gear of a kitchen as the computation takes it. */
+function gearOf({
+  burners,
+  vessels,
+  usualPanId,
+  pectins,
+  jars,
+}: KitchenGear): Pick<Kitchen, 'pectins' | 'jars' | 'pan' | 'pans' | 'rings'> {
+  const rings = burners.flatMap(({ id, kind, power_kW }) =>
+    power_kW === undefined ? [] : [{ id, heat_W: burnerHeat_W(kind, power_kW) }],
+  );
+  // A sugar boil is cooked on the strongest burner.
+  const heat_W = Math.max(0, ...rings.map((ring) => ring.heat_W));
+  const usual = vessels.find(({ id }) => id === usualPanId);
+  const pan: Pan = { ...(usual && panOf(usual)), ...(heat_W > 0 && { heat_W }) };
+  const pans = vessels.flatMap((vessel) =>
+    vessel.kind === 'pan' ? [{ id: vessel.id, ...panOf(vessel) }] : [],
+  );
+  const measured = jars.flatMap(({ size, volume_ml }) =>
+    volume_ml === undefined ? [] : [{ size, volume_ml }],
+  );
+  return {
+    ...ifAny('pectins', pectins),
+    ...ifAny('jars', measured),
+    ...(Object.keys(pan).length > 0 && { pan }),
+    ...ifAny('pans', pans),
+    ...ifAny('rings', rings),
+  };
+}
+
 /**
  * The kitchen as the computation takes it.
  *
@@ -111,46 +153,15 @@ export function kitchenOf(
   prepared: readonly PreparedWeight[] = [],
   lessons?: Lessons,
 ): Kitchen {
-  const fresh =
+  const isFresh =
     pressure_kPa != null &&
     pressureReadAt != null &&
     at - Date.parse(pressureReadAt) < PRESSURE_HOLDS_H * HOUR_MS;
-  const vessel = gear?.vessels.find(({ id }) => id === gear.usualPanId);
-  // A sugar boil stands on the strongest ring.
-  const rings = (gear?.burners ?? []).flatMap(({ id, kind, power_kW }) =>
-    power_kW === undefined ? [] : [{ id, heat_W: burnerHeat_W(kind, power_kW) }],
-  );
-  const heat_W = Math.max(0, ...rings.map((ring) => ring.heat_W));
-  const pans = (gear?.vessels ?? []).flatMap(({ id, kind, capacity_l, evaporation_kgPerH }) =>
-    kind === 'pan'
-      ? [
-          {
-            id,
-            ...(capacity_l !== undefined && { capacity_l }),
-            ...(evaporation_kgPerH !== undefined && { evaporation_kgPerH }),
-          },
-        ]
-      : [],
-  );
-  const pan: Pan = {
-    ...(vessel?.capacity_l !== undefined && { capacity_l: vessel.capacity_l }),
-    ...(vessel?.evaporation_kgPerH !== undefined && {
-      evaporation_kgPerH: vessel.evaporation_kgPerH,
-    }),
-    ...(heat_W > 0 && { heat_W }),
-  };
-  const jars = gear?.jars.flatMap(({ size, volume_ml }) =>
-    volume_ml === undefined ? [] : [{ size, volume_ml }],
-  );
   const kitchen: Kitchen = {
     ...(altitude_m !== null && { altitude_m }),
     ...(boilingPoint_C !== null && { boilingPoint_C }),
-    ...(fresh && { pressure_kPa }),
-    ...(gear && gear.pectins.length > 0 && { pectins: gear.pectins }),
-    ...(jars && jars.length > 0 && { jars }),
-    ...(Object.keys(pan).length > 0 && { pan }),
-    ...(pans.length > 0 && { pans }),
-    ...(rings.length > 0 && { rings }),
+    ...(isFresh && { pressure_kPa }),
+    ...(gear && gearOf(gear)),
     ...(prepared.length > 0 && { prepared }),
   };
   return lessons && gear?.learning?.used !== false ? taught(kitchen, lessons) : kitchen;

@@ -26,12 +26,14 @@ export {
 } from './quantity/index.js';
 export {
   ALTITUDE_RANGE_M,
+  BOILING_POINT_LIMITS_C,
   boilingPointAt,
   checkPlace,
   GEL_RISE_C,
   gelTemperature_C,
   panLoss_kgPerH,
   type Place,
+  PRESSURE_LIMITS_KPA,
   saturationTemperature_C,
   standardPressure_kPa,
   thermometerOffset_K,
@@ -116,6 +118,7 @@ export {
   type Stove,
   USUAL_FINISHES,
   usualStage,
+  type WarningCode,
   withoutPlace,
 } from './formula/index.js';
 export {
@@ -137,6 +140,7 @@ export {
   type Computed,
   computeFormula,
   type Keeping,
+  type KeepingReasonCode,
   type KeepingVerdict,
   type Kept,
   KEPT_IN,
@@ -159,6 +163,7 @@ export {
   readScaleTarget,
   remedies,
   type Remedy,
+  type RemedyCode,
   scaleFormula,
   type ScaleResult,
   type ScaleTarget,

@@ -58,7 +58,7 @@ export class BatchController {
   @Header('Content-Type', JSON_TEXT)
   events(@Param('id', idPipe) id: string, @Query('since') since?: string): Promise<string> {
     if (since !== undefined && !CURSOR.test(since))
-      throw new ProblemException(400, '"since" is not a cursor', {
+      throw new ProblemException('not-understood', '"since" is not a cursor', {
         errors: [{ path: 'since', message: 'write the cursor of the page before' }],
       });
     return this.log.page(id, since);

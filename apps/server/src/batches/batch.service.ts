@@ -118,12 +118,12 @@ export class BatchService {
     const jars = await this.jarsOf(id);
     if (jars > 0)
       throw new ProblemException(
-        409,
+        'not-now',
         `${jars} ${jars === 1 ? 'jar' : 'jars'} of this batch ${jars === 1 ? 'is' : 'are'} on the shelf; eat, give or throw ${jars === 1 ? 'it' : 'them'} out first`,
       );
     if (events.some(({ type }) => !ONLY_PLANNED.has(type)))
       throw new ProblemException(
-        409,
+        'not-now',
         'this batch has been boiled, so it stays in the log; only a batch that was never started can be removed',
       );
     if (events.length === 0 && !(await this.hadMore(id))) await batch.destroy();

@@ -52,7 +52,7 @@ export async function saveDocument<M extends Model & Revisioned>(
     }
     if (row.revision !== revision) {
       throw new ProblemException(
-        409,
+        'revision-conflict',
         'it was changed on another device since you opened it; choose which to keep',
         { current: view(row) },
       );

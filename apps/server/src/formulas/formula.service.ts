@@ -68,7 +68,7 @@ export class FormulaService {
   async save(id: string, body: SaveDocument): Promise<FormulaView> {
     const { problems } = readFormula(body.document);
     if (problems.length > 0) {
-      throw new ProblemException(400, 'this formula cannot be computed yet', {
+      throw new ProblemException('not-understood', 'this formula cannot be computed yet', {
         errors: problems.map(({ path, message }) => ({ path: `document.${path}`, message })),
       });
     }

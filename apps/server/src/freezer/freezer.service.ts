@@ -37,7 +37,7 @@ export class FreezerService {
   /** Keeps one bag, or what is left of it. */
   async save(id: string, body: SaveFrozenFruit): Promise<FrozenFruitView> {
     if (!ingredientById(body.ingredient))
-      throw new ProblemException(400, `there is no ingredient "${body.ingredient}"`, {
+      throw new ProblemException('not-understood', `there is no ingredient "${body.ingredient}"`, {
         errors: [{ path: 'ingredient', message: 'write the id of a fruit, such as "quince"' }],
       });
     const householdId = await this.households.current();

@@ -17,8 +17,9 @@ import {
 const NOT_IN_THE_FILE: Readonly<Record<string, readonly string[]>> = {
   kitchens: ['created_at'],
   batch_photos: ['removed_at'],
-  batch_events: ['seq', 'received_at', 'written_by', 'batch_id'],
+  batch_events: ['seq', 'recorded_at', 'written_by', 'batch_id'],
   formula_versions: ['formula_id'],
+  shelf_moves: ['recorded_at'],
 };
 
 /** Fields of the file that are lists of a table of their own. */

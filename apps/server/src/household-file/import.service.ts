@@ -156,7 +156,7 @@ export class ImportService {
 
 const mend = (errors: readonly FieldProblem[]): ProblemException =>
   new ProblemException(
-    400,
+    'not-understood',
     `${errors.length} ${errors.length === 1 ? 'thing needs' : 'things need'} mending; nothing was taken in`,
     { errors },
   );

@@ -1,5 +1,6 @@
 import type { NextFunction, Request, Response } from 'express';
-import type { ProblemBody } from '@idle-kettle/contract';
+import type { ProblemCode } from '@idle-kettle/contract';
+import { problemBody } from './problem.filter.js';
 
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
 
@@ -18,14 +19,16 @@ export function hostGuard(allowedHosts: readonly string[]) {
   return (request: Request, response: Response, next: NextFunction): void => {
     const host = nameOf(request.headers.host ?? '');
     const origin = request.headers.origin;
-    const refuse = (status: number, title: string, detail: string): void => {
-      const problem: ProblemBody = { type: 'about:blank', title, status, detail };
-      response.status(status).type('application/problem+json').send(JSON.stringify(problem));
+    const refuse = (code: ProblemCode, detail: string): void => {
+      const problem = problemBody(code, detail);
+      response
+        .status(problem.status)
+        .type('application/problem+json')
+        .send(JSON.stringify(problem));
     };
     if (!known.has(host)) {
       refuse(
-        421,
-        'Not addressed to this kitchen',
+        'wrong-host',
         `this server does not answer to "${host}"; open http://127.0.0.1, or list the name in KETTLE_ALLOWED_HOSTS`,
       );
       return;
@@ -33,7 +36,7 @@ export function hostGuard(allowedHosts: readonly string[]) {
     if (origin !== undefined && request.method !== 'GET' && request.method !== 'HEAD') {
       const from = URL.canParse(origin) ? nameOf(new URL(origin).host) : 'null';
       if (!known.has(from)) {
-        refuse(403, 'Not allowed from here', `a page of "${from}" may not change this kitchen`);
+        refuse('foreign-page', `a page of "${from}" may not change this kitchen`);
         return;
       }
     }

@@ -1,34 +1,37 @@
 import { ArgumentsHost, Catch, HttpException, Logger, type ExceptionFilter } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import { ConnectionError, ConnectionAcquireTimeoutError, DatabaseError } from 'sequelize';
-import { LARGEST_PHOTO_MB, type FieldProblem, type ProblemBody } from '@idle-kettle/contract';
+import {
+  LARGEST_PHOTO_MB,
+  problemCode,
+  PROBLEMS,
+  problemType,
+  type ProblemBody,
+  type ProblemCode,
+} from '@idle-kettle/contract';
 
-/** An error with everything a person needs to mend it. */
+/** A refusal of one kind, with everything a person needs to mend it. */
 export class ProblemException extends HttpException {
   constructor(
-    status: number,
+    readonly code: ProblemCode,
     readonly detail: string,
-    extra: { errors?: readonly FieldProblem[]; current?: unknown } = {},
+    readonly extra: Pick<ProblemBody, 'errors' | 'current'> = {},
   ) {
-    super({ detail, ...extra }, status);
+    super({ detail, ...extra }, PROBLEMS[code].status);
   }
 }
 
 export const notFound = (what: string): ProblemException =>
-  new ProblemException(404, `there is no such ${what}`);
+  new ProblemException('not-found', `there is no such ${what}`);
 
-const TITLES: Readonly<Record<number, string>> = {
-  400: 'Not understood',
-  401: 'Not known here',
-  403: 'Not allowed from here',
-  404: 'Not found',
-  409: 'Changed in the meantime',
-  413: 'Too large',
-  415: 'Not what is asked for',
-  421: 'Not addressed to this kitchen',
-  429: 'Too much at once',
-  503: 'The database is away',
-};
+/** A problem as it is on the wire. */
+export function problemBody(
+  code: ProblemCode,
+  detail: string,
+  extra: Partial<ProblemBody> = {},
+): ProblemBody {
+  return { type: problemType(code), ...PROBLEMS[code], detail, ...extra };
+}
 
 /**
  * PostgreSQL classes 08 (connection) and 57 (shutting down, starting up): the database is away, not
@@ -48,15 +51,35 @@ const databaseAway = (error: unknown): boolean => {
 /** The largest message taken; a formula of 200 lines or 500 events fit several times over. */
 export const BODY_LIMIT_KB = 512;
 
-/** What the framework itself refuses, in words of ours. */
-const frameworkDetail = (status: number, url: string): string | undefined =>
-  ({
-    400: 'the message is not JSON; check its quotes and commas',
-    404: 'there is nothing at this address',
-    413: /\/photos\//.test(url)
-      ? `a photo has at most ${LARGEST_PHOTO_MB} MB`
-      : `the message is larger than ${BODY_LIMIT_KB} kB; send less at once`,
-  })[status];
+/** What the framework itself refuses, by its status. */
+const CODE_OF_STATUS: Readonly<Record<number, ProblemCode>> = {
+  400: 'not-understood',
+  404: 'not-found',
+  413: 'too-large',
+  415: 'wrong-media',
+};
+
+/** The same, in words of ours. */
+function frameworkDetail(code: ProblemCode, url: string): string | undefined {
+  switch (code) {
+    case 'not-understood':
+      return 'the message is not JSON; check its quotes and commas';
+    case 'not-found':
+      return 'there is nothing at this address';
+    case 'too-large':
+      return url.includes('/photos/')
+        ? `a photo has at most ${LARGEST_PHOTO_MB} MB`
+        : `the message is larger than ${BODY_LIMIT_KB} kB; send less at once`;
+    default:
+      return undefined;
+  }
+}
+
+/** Seconds after which trying again may help. */
+const RETRY_AFTER_S: Readonly<Partial<Record<ProblemCode, number>>> = {
+  'database-away': 2,
+  'too-many': 1,
+};
 
 /** Answers every error as problem+json (RFC 9457). */
 @Catch()
@@ -71,33 +94,27 @@ export class ProblemFilter implements ExceptionFilter {
       response.end();
       return;
     }
-    const known = error instanceof HttpException ? error : undefined;
-    const status: number = known ? known.getStatus() : databaseAway(error) ? 503 : 500;
-    const body = known?.getResponse();
-    const { detail, errors, current } = (typeof body === 'object' ? body : {}) as {
-      detail?: string;
-      errors?: FieldProblem[];
-      current?: unknown;
-    };
-    if (!known && status === 500)
-      this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
-    if (status === 503) response.setHeader('Retry-After', '2');
-    if (status === 429) response.setHeader('Retry-After', '1');
-    const problem: ProblemBody = {
-      type: 'about:blank',
-      title: TITLES[status] ?? (status >= 500 ? 'Our mistake' : 'Refused'),
-      status,
-      detail:
-        detail ??
-        (known
-          ? (frameworkDetail(status, request.originalUrl) ?? known.message)
-          : status === 503
-            ? 'the database does not answer; nothing was stored, try again in a moment'
-            : 'something went wrong on the server; it has been logged'),
-      instance: request.originalUrl,
-      ...(errors && { errors }),
-      ...(current !== undefined && { current }),
-    };
-    response.status(status).type('application/problem+json').send(JSON.stringify(problem));
+    const instance = request.originalUrl;
+    const problem: ProblemBody = { ...this.problemOf(error, instance), instance };
+    const code = problemCode(problem.type);
+    const retryAfter_s = code && RETRY_AFTER_S[code];
+    if (retryAfter_s !== undefined) response.setHeader('Retry-After', String(retryAfter_s));
+    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  }
+
+  private problemOf(error: unknown, url: string): ProblemBody {
+    if (error instanceof ProblemException)
+      return problemBody(error.code, error.detail, error.extra);
+    if (error instanceof HttpException) {
+      const code = CODE_OF_STATUS[error.getStatus()] ?? 'not-understood';
+      return problemBody(code, frameworkDetail(code, url) ?? error.message);
+    }
+    if (databaseAway(error))
+      return problemBody(
+        'database-away',
+        'the database does not answer; nothing was stored, try again in a moment',
+      );
+    this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    return problemBody('our-mistake', 'something went wrong on the server; it has been logged');
   }
 }

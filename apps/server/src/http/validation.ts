@@ -11,7 +11,7 @@ export const validationPipe = (): ValidationPipe =>
     exceptionFactory: (errors) => {
       const problems = flattenErrors(errors);
       return new ProblemException(
-        400,
+        'not-understood',
         `${problems.length} ${problems.length === 1 ? 'thing needs' : 'things need'} mending`,
         { errors: problems },
       );
@@ -21,7 +21,7 @@ export const validationPipe = (): ValidationPipe =>
 /** An id in a path. */
 export const idPipe = new ParseUUIDPipe({
   exceptionFactory: () =>
-    new ProblemException(400, 'the id in the address is not a UUID', {
+    new ProblemException('not-understood', 'the id in the address is not a UUID', {
       errors: [{ path: 'id', message: 'write a UUID' }],
     }),
 });

@@ -49,7 +49,7 @@ export class InstrumentService {
   async add({ id, name, kind, batchId }: NewInstrument): Promise<InstrumentWithToken> {
     const householdId = await this.households.current();
     if (await this.instruments.findByPk(id))
-      throw new ProblemException(409, 'this id already stands for an instrument');
+      throw new ProblemException('id-taken', 'this id already stands for an instrument');
     const token = newToken();
     const row = await this.instruments.create({
       id,

@@ -94,7 +94,7 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
     const known = token === undefined ? undefined : await this.of(token);
     if (!known)
       throw new ProblemException(
-        401,
+        'unknown-sender',
         'no instrument has this token; send "Authorization: Bearer" with the token shown when it was added, or give it a new one at Kitchen',
       );
     const { places } = known;
@@ -103,7 +103,7 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
       mostInASecond(values.map(({ at }) => at)) > MOST_A_SECOND
     )
       throw new ProblemException(
-        429,
+        'too-many',
         `more than ${MOST_A_SECOND} a second from “${known.name}”; nothing of this message was stored, everything before it was: send it again, slower`,
       );
     const heardAt = this.clock.now().toISOString();
@@ -113,7 +113,7 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
       const batchId = (places.findLast(({ fromAt }) => fromAt <= at) ?? places[0])?.batchId;
       if (!batchId)
         throw new ProblemException(
-          409,
+          'not-now',
           `“${known.name}” stands in no pot; put it into one at the Boil station of the batch`,
         );
       return valueEvents(value).map(({ type, body }) => ({

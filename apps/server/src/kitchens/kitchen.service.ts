@@ -105,7 +105,7 @@ export class KitchenService {
     const kitchen = await this.find(id);
     if ((await this.kitchens.count({ where: { householdId: kitchen.householdId } })) < 2)
       throw new ProblemException(
-        409,
+        'not-now',
         'this is the only kitchen; add another before you take it out',
       );
     await kitchen.destroy();

@@ -49,11 +49,15 @@ export class PreparedService {
     { at, variety, ...weight }: SavePreparedWeight,
   ): Promise<PreparedWeightView> {
     if (!ingredientById(weight.ingredient))
-      throw new ProblemException(400, `there is no ingredient "${weight.ingredient}"`, {
-        errors: [{ path: 'ingredient', message: 'write the id of a fruit, such as "quince"' }],
-      });
+      throw new ProblemException(
+        'not-understood',
+        `there is no ingredient "${weight.ingredient}"`,
+        {
+          errors: [{ path: 'ingredient', message: 'write the id of a fruit, such as "quince"' }],
+        },
+      );
     if (weight.prepared_kg > weight.bought_kg)
-      throw new ProblemException(400, 'more was prepared than was bought', {
+      throw new ProblemException('not-understood', 'more was prepared than was bought', {
         errors: [{ path: 'prepared_kg', message: `write at most ${weight.bought_kg} kg` }],
       });
     const householdId = await this.households.current();

@@ -23,7 +23,7 @@ const QUALITY = 80;
 const FORMATS: readonly string[] = ['jpeg', 'png', 'webp'];
 
 const notAPhoto = (): ProblemException =>
-  new ProblemException(400, 'this is not a photo that can be read', {
+  new ProblemException('not-understood', 'this is not a photo that can be read', {
     errors: [{ path: 'photo', message: 'choose a JPEG, PNG or WebP picture' }],
   });
 
@@ -37,7 +37,7 @@ const notAPhoto = (): ProblemException =>
 export async function normalizePhoto(bytes: Buffer): Promise<NormalizedPhoto> {
   if (bytes.length > LARGEST_PHOTO_MB * 1e6)
     throw new ProblemException(
-      413,
+      'too-large',
       `a photo has at most ${LARGEST_PHOTO_MB} MB; this one has ${(bytes.length / 1e6).toFixed(0)}`,
     );
   // Fetched with the first photo: it takes a while, and most starts of the server see none.

@@ -39,7 +39,7 @@ export class PhotoController {
     @Body() picture: unknown,
   ): Promise<PhotoView> {
     if (!Buffer.isBuffer(picture) || picture.length === 0)
-      throw new ProblemException(415, 'this is not a photo', {
+      throw new ProblemException('wrong-media', 'this is not a photo', {
         errors: [
           {
             path: 'photo',

@@ -51,7 +51,7 @@ export class PhotoService {
     if (same) return same;
     if (already.length >= MOST_PHOTOS)
       throw new ProblemException(
-        409,
+        'not-now',
         `a batch has at most ${MOST_PHOTOS} photos; take one out first`,
       );
     const { image, small, width, height } = await normalizePhoto(bytes);

@@ -140,14 +140,14 @@ export class ShelfService {
 
   async put(body: PutOnShelf): Promise<LotView> {
     if (!findJar(body.size))
-      throw new ProblemException(400, `there is no jar "${body.size}"`, {
+      throw new ProblemException('not-understood', `there is no jar "${body.size}"`, {
         errors: [{ path: 'size', message: `"${body.size}" is not a known jar size` }],
       });
     const householdId = await this.households.current();
     await this.batches.get(body.batchId);
     // A day to spare: the day is another one elsewhere.
     if (parseISO(body.madeOn).getTime() > this.clock.now().getTime() + DAY_MS)
-      throw new ProblemException(400, 'jars are not made in the future', {
+      throw new ProblemException('not-understood', 'jars are not made in the future', {
         errors: [
           {
             path: 'madeOn',
@@ -177,7 +177,7 @@ export class ShelfService {
         !isNew &&
         (lot.householdId !== householdId || lot.batchId !== batchId || lot.size !== size)
       ) {
-        throw new ProblemException(409, 'this id already stands for other jars');
+        throw new ProblemException('id-taken', 'this id already stands for other jars');
       }
       if (isNew)
         await this.moves.create(
@@ -252,7 +252,7 @@ export class ShelfService {
         transaction,
       });
       if (target.householdId !== householdId || target.batchId !== batchId || target.size !== size)
-        throw new ProblemException(409, 'jars only go to a lot of the same batch and size');
+        throw new ProblemException('not-now', 'jars only go to a lot of the same batch and size');
       const both = { householdId, reason: 'moved', whom: '', note: '', happenedAt };
       await this.moves.create(
         { ...both, id: body.id, lotId, change: -body.count },
@@ -305,7 +305,7 @@ export class ShelfService {
 /** Another cupboard never makes jars keep better, nor does frost that comes too late. */
 function refuseKinder({ keptIn: from, keeping }: LotView, to: KeptIn | null, at: string): void {
   const refuse = (detail: string, message: string): never => {
-    throw new ProblemException(409, detail, { errors: [{ path: 'keptIn', message }] });
+    throw new ProblemException('not-now', detail, { errors: [{ path: 'keptIn', message }] });
   };
   if (!canGo(from, to))
     refuse(
@@ -325,6 +325,10 @@ function refuseKinder({ keptIn: from, keeping }: LotView, to: KeptIn | null, at:
 }
 
 const tooFew = (left: number, path: string): ProblemException =>
-  new ProblemException(409, `only ${left} ${left === 1 ? 'jar is' : 'jars are'} left of this lot`, {
-    errors: [{ path, message: `write at most ${left}` }],
-  });
+  new ProblemException(
+    'not-now',
+    `only ${left} ${left === 1 ? 'jar is' : 'jars are'} left of this lot`,
+    {
+      errors: [{ path, message: `write at most ${left}` }],
+    },
+  );

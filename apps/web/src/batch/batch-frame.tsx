@@ -38,7 +38,7 @@ export function BatchFrame() {
   useSimulatedStove(batchId, boil, document, place);
 
   if (!document || !made) {
-    if (error instanceof ApiProblem && error.status === 404) {
+    if (error instanceof ApiProblem && error.code === 'not-found') {
       return (
         <Page title="No such batch" lead="It may have been removed, or the address is not whole.">
           <Link to="/" className="btn btn-primary">

@@ -1,7 +1,13 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { edited, ingredientById, type Remedy } from '@idle-kettle/core';
+import {
+  edited,
+  ingredientById,
+  type Remedy,
+  type RemedyCode,
+  type WarningCode,
+} from '@idle-kettle/core';
 import type { FormulaBody } from '@idle-kettle/contract';
 import { logEvent } from '../data/log-event.js';
 import { useHabit } from '../ui/habit.js';
@@ -10,7 +16,7 @@ import { capital, sentence } from '../ui/sentence.js';
 import { useBatch } from './batch-context.js';
 import { useRemedies } from './use-remedies.js';
 
-const REMEDY_TITLES: Readonly<Record<string, string>> = {
+const REMEDY_TITLES: Readonly<Record<RemedyCode, string>> = {
   'acid-for-keeping': 'Not acid enough for the shelf',
   'smaller-jars': 'No time in the tables for this jar',
   'less-fat': 'Too much fat for the shelf',
@@ -28,7 +34,7 @@ const REMEDY_TITLES: Readonly<Record<string, string>> = {
   'acid-against-grains': 'Grains may form in the jar',
 };
 
-const WARNING_TITLES: Readonly<Record<string, string>> = {
+const WARNING_TITLES: Readonly<Record<WarningCode, string>> = {
   'already-past-finish': 'Too much sugar for the water',
   'no-fruit': 'No fruit in the pot',
   'oz-is-weight': 'Ounces are weight here',
@@ -41,9 +47,22 @@ const WARNING_TITLES: Readonly<Record<string, string>> = {
   'batch-doubled': 'A doubled batch',
   'may-crystallise': 'Grains may form in the jar',
   'may-weep': 'It may weep in the jar',
+  'altitude-needed': 'Enter your altitude',
+  'sea-level-assumed': 'Enter your altitude',
+  'pan-too-small': 'The pan is too small',
+  'liquid-pectin-first': 'Liquid pectin goes in last',
+  'sugar-before-pectin': 'Pectin goes in before the sugar',
+  'sugar-before-soft': 'Soften the fruit before the sugar',
+  'pectin-in-long-boil': 'Added pectin in a long boil',
+  'no-calcium-pectin': 'No calcium pectin in the pan',
+  'no-jam-sugar': 'No jam sugar in the pan',
+  'sweet-without-solids': 'Sweetener without solids',
 };
 /** Said elsewhere, or by the missing place below. */
-const PLACE_WARNINGS: ReadonlySet<string> = new Set(['sea-level-assumed', 'altitude-needed']);
+const PLACE_WARNINGS: ReadonlySet<WarningCode> = new Set<WarningCode>([
+  'sea-level-assumed',
+  'altitude-needed',
+]);
 
 /** The one thing to look at first, and what to do about it in one tap. */
 export function MainProblem() {
@@ -115,14 +134,14 @@ function Remedies() {
       );
     if (!warning) return null;
     return (
-      <Notice title={WARNING_TITLES[warning.code] ?? 'Worth a look'} tone="care">
+      <Notice title={WARNING_TITLES[warning.code]} tone="care">
         {sentence(warning.text)}
       </Notice>
     );
   }
   return (
     <Notice
-      title={REMEDY_TITLES[best.code] ?? 'Worth a change'}
+      title={REMEDY_TITLES[best.code]}
       tone="care"
       actions={
         <>

@@ -1,8 +1,12 @@
-import type { ProblemBody } from '@idle-kettle/contract';
+import { problemCode, type ProblemBody, type ProblemCode } from '@idle-kettle/contract';
 
 /** The server said no, and why. */
 export class ApiProblem extends Error {
-  constructor(readonly problem: ProblemBody) {
+  constructor(
+    readonly problem: Pick<ProblemBody, 'title' | 'status' | 'detail' | 'errors' | 'current'>,
+    /** What kind of problem it is; undefined where something else than our server answered. */
+    readonly code: ProblemCode | undefined,
+  ) {
     super(problem.detail);
   }
   get status(): number {
@@ -57,13 +61,10 @@ export async function request<T>(
   if ([502, 503, 504].includes(response.status))
     throw new ServerAway(response.status === 503 ? 'database' : 'no-answer');
   const problem = isJson ? ((await response.json()) as ProblemBody) : undefined;
+  const { status } = response;
   throw new ApiProblem(
-    problem ?? {
-      type: 'about:blank',
-      title: 'Refused',
-      status: response.status,
-      detail: `the server answered ${response.status}`,
-    },
+    problem ?? { title: 'Refused', status, detail: `the server answered ${status}` },
+    problem && problemCode(problem.type),
   );
 }
 

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import type { BatchEvent } from '@idle-kettle/core';
-import type { BatchView, FormulaBody } from '@idle-kettle/contract';
+import { problemType, type BatchView, type FormulaBody } from '@idle-kettle/contract';
 import { Outbox } from './outbox.js';
 import { store, type Parcel } from './store.js';
 
@@ -39,7 +39,12 @@ class FakeServer {
     if (this.batch && JSON.stringify(this.batch.document) === JSON.stringify(body.document))
       return json(200, this.view());
     if (this.batch && this.batch.revision !== body.revision)
-      return json(409, { status: 409, detail: 'changed', current: this.view() });
+      return json(409, {
+        type: problemType('revision-conflict'),
+        status: 409,
+        detail: 'changed',
+        current: this.view(),
+      });
     this.batch = { document: body.document, revision: (body.revision ?? 0) + 1 };
     return json(200, this.view());
   }

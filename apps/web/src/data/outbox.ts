@@ -229,7 +229,7 @@ export class Outbox {
       }
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
-      if (error.status === 409) {
+      if (error.code === 'revision-conflict') {
         await this.disagree(draft, error.problem.current as BatchView);
         return;
       }

@@ -1,7 +1,7 @@
 export { amountFor } from './addition.js';
 export { type Edit, edited } from './edit.js';
 export { effectOfChange } from './effect.js';
-export { remedies, type Remedy } from './remedies.js';
+export { remedies, type Remedy, type RemedyCode } from './remedies.js';
 export { scaleFormula, type ScaleResult, type ScaleTarget } from './scale.js';
 export { steer, STEERED, type Steered, steeredValue } from './steer.js';
 export { swapped } from './swap.js';

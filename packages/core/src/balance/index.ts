@@ -19,6 +19,7 @@ export {
   JAR_DOUBT,
   type Outcome,
   type PotInput,
+  type SetModel,
 } from './evaluate.js';
 export {
   FILL_BEFORE_FOAM,

@@ -1,16 +1,18 @@
 import type { Balance } from '../balance/index.js';
-import type { PotFormula } from '../formula/index.js';
+import type { PotFormula, WarningCode } from '../formula/index.js';
 import type { Keeping } from '../keeping/index.js';
+
+export type FindingCode = WarningCode | 'stated-yield' | 'keeping' | 'process';
 
 /** One thing a recipe claims, held against the arithmetic and the tables. */
 export interface Finding {
-  readonly code: string;
+  readonly code: FindingCode;
   readonly right: boolean;
   readonly text: string;
 }
 
 /** Warnings of the balance that are about what the recipe says of itself. */
-const CLAIMS: ReadonlySet<string> = new Set([
+const CLAIMS: ReadonlySet<WarningCode> = new Set<WarningCode>([
   'stated-yield-impossible',
   'stated-yield-unlikely',
   'stated-amounts-disagree',

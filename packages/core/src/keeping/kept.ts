@@ -1,3 +1,4 @@
+import { BEST_MONTHS } from './storage.js';
 import type { KeepingVerdict } from './verdict.js';
 
 /**
@@ -24,13 +25,6 @@ export interface Kept {
   readonly spans: readonly Span[];
 }
 
-/**
- * Four weeks in the fridge and a year in the freezer. Common practice, as the guides have it;
- * months.
- */
-const FRIDGE_MONTHS = 1;
-const FREEZER_MONTHS = 12;
-
 const WORDS: Readonly<Record<KeptIn, string>> = {
   fridge: 'kept in the fridge',
   freezer: 'frozen',
@@ -51,7 +45,7 @@ export const keptAsMade = (verdict: KeepingVerdict, reason: string, months: numb
 export const PART_JAR = keptAsMade(
   'fridge',
   'a part jar goes in the fridge and is eaten first',
-  FRIDGE_MONTHS,
+  BEST_MONTHS.fridge,
 );
 
 /**
@@ -67,12 +61,12 @@ export function keptIn(made: Kept, place: KeptIn | null): Kept {
     ? {
         verdict: 'freezer',
         reason: WORDS.freezer,
-        spans: [{ from: 'moved', months: FREEZER_MONTHS }],
+        spans: [{ from: 'moved', months: BEST_MONTHS.freezer }],
       }
     : {
         verdict: 'fridge',
         reason: WORDS[place],
-        spans: [...made.spans, { from: 'moved', months: FRIDGE_MONTHS }],
+        spans: [...made.spans, { from: 'moved', months: BEST_MONTHS.fridge }],
       };
 }
 
@@ -85,7 +79,7 @@ export const withOpenLids = (kept: Kept, open: number): Kept =>
     : keptAsMade(
         'fridge',
         `${open === 1 ? 'one of them has' : `${open} of them have`} not sealed: see to it at the Jar station`,
-        FRIDGE_MONTHS,
+        BEST_MONTHS.fridge,
       );
 
 /**

@@ -10,9 +10,16 @@ export interface Storage {
   readonly text: string;
 }
 
-const SHELF_MONTHS = 12;
-const LOW_SOLIDS_MONTHS = 6;
-const CURD_SHELF_MONTHS = 3;
+/**
+ * Whole months jars are at their best, unopened. National Center for Home Food Preservation and
+ * common practice, from memory; four weeks in the fridge.
+ */
+export const BEST_MONTHS = { shelf: 12, lowSolids: 6, curd: 3, fridge: 1, freezer: 12 } as const;
+
+function shelfMonths(kind: Kind, solidsPercent: number): number {
+  if (kind === 'curd') return BEST_MONTHS.curd;
+  return solidsPercent < LOW_SOLIDS ? BEST_MONTHS.lowSolids : BEST_MONTHS.shelf;
+}
 
 /**
  * Storage by kind, verdict and solids. National Center for Home Food Preservation and common
@@ -21,12 +28,7 @@ const CURD_SHELF_MONTHS = 3;
 export function storageOf(kind: Kind, verdict: KeepingVerdict, solidsPercent: number): Storage {
   switch (verdict) {
     case 'shelf': {
-      const months =
-        kind === 'curd'
-          ? CURD_SHELF_MONTHS
-          : solidsPercent < LOW_SOLIDS
-            ? LOW_SOLIDS_MONTHS
-            : SHELF_MONTHS;
+      const months = shelfMonths(kind, solidsPercent);
       return {
         where: 'cool-dark-dry',
         months,
@@ -37,7 +39,7 @@ export function storageOf(kind: Kind, verdict: KeepingVerdict, solidsPercent: nu
     case 'freezer':
       return {
         where: 'fridge',
-        months: 1,
+        months: BEST_MONTHS.fridge,
         text: 'in the fridge, eaten within four weeks; or frozen with room to expand, up to a year',
       };
     case 'stop':

@@ -1,5 +1,5 @@
-import { balance, preparePot } from '../balance/index.js';
-import type { PotFormula } from '../formula/index.js';
+import { balance, type Balance, type SetModel, type SetReasonCode } from '../balance/index.js';
+import type { PotFormula, WarningCode } from '../formula/index.js';
 import { fillVolume_ml } from '../jars/index.js';
 import { unitById, writeAmount } from '../quantity/index.js';
 
@@ -22,9 +22,15 @@ export interface Remake {
   readonly source: string;
 }
 
+/** A likely cause of a soft set. */
+export interface Cause {
+  readonly code: SetReasonCode | WarningCode | 'finish';
+  readonly text: string;
+}
+
 export interface Rescue {
   /** Likely causes of the soft set, by what the formula holds. */
-  readonly causes: readonly { readonly code: string; readonly text: string }[];
+  readonly causes: readonly Cause[];
   /** Spread to remake, millilitres. */
   readonly spread_ml: number;
   readonly ways: readonly Remake[];
@@ -78,66 +84,74 @@ const LAST_STEPS = [
 const CUP_ML = unitById('cup').si;
 const MOST_CUPS = 6;
 
+/** Warnings that tell why a spread did not set. */
+const WEAK_SET_WARNINGS: ReadonlySet<WarningCode> = new Set<WarningCode>([
+  'sugar-cut',
+  'batch-doubled',
+  'pectin-in-long-boil',
+  'no-calcium-pectin',
+  'no-jam-sugar',
+  'sweet-without-solids',
+]);
+
+const STOPPED_EARLY: Cause = {
+  code: 'finish',
+  text: 'by its formula it should set: it may have been stopped early, or need up to two weeks',
+};
+
+/** Why it probably did not set. */
+function causesOf({ set, warnings }: Balance): readonly Cause[] {
+  const causes = [
+    ...set.reasons.filter(({ code }) => code !== 'by-consistency'),
+    ...warnings.filter(({ code }) => WEAK_SET_WARNINGS.has(code)),
+  ];
+  return causes.length > 0 ? causes : [STOPPED_EARLY];
+}
+
+/** What the jars hold, ml. */
+const spreadIn_ml = ({ jars }: PotFormula, made: Balance): number =>
+  made.jars.reduce((sum, { count }, i) => {
+    const jar = jars[i];
+    return sum + count.mid * (jar ? fillVolume_ml(jar.jar, jar.headspace_mm) : 0);
+  }, 0);
+
+/** The published table is for a quart, which is so many cups. */
+const CUPS_IN_TABLE = 4;
+
+function remakeBy(way: RemakeWay, cupsAtOnce: number, batches: number): Remake {
+  return {
+    way,
+    cupsAtOnce,
+    batches,
+    lines: PER_QUART[way].map(([ingredient, amount, unit]) => ({
+      ingredient,
+      amount: writeAmount((amount * cupsAtOnce) / CUPS_IN_TABLE, unitById(unit)),
+    })),
+    steps: [...STEPS[way], ...LAST_STEPS],
+    source: SOURCE,
+  };
+}
+
+/** Kinds of set that no pectin remakes. */
+const NOT_REMADE: ReadonlySet<SetModel> = new Set<SetModel>(['egg', 'consistency', 'none']);
+
 /**
  * How to remake a spread that did not set: why it probably did not, and the published remake scaled
  * to what there is, in batches of 4 to 6 cups.
  *
  * @param formula as it was made
- * @returns undefined when there is nothing in the pot, or the kind has no gel to remake
+ * @returns undefined when there is nothing in the pan, or the kind has no gel to remake
  */
 export function rescueOf(formula: PotFormula): Rescue | undefined {
-  const pot = preparePot(formula);
   const made = balance(formula);
-  if (
-    !pot ||
-    !made ||
-    made.set.model === 'egg' ||
-    made.set.model === 'consistency' ||
-    made.set.model === 'none'
-  )
-    return undefined;
-  const spread_ml = made.jars.reduce((sum, { count }, i) => {
-    const jar = formula.jars[i];
-    return sum + count.mid * (jar ? fillVolume_ml(jar.jar, jar.headspace_mm) : 0);
-  }, 0);
+  if (!made || NOT_REMADE.has(made.set.model)) return undefined;
+  const spread_ml = spreadIn_ml(formula, made);
   const cups = spread_ml / CUP_ML;
   const batches = Math.max(Math.ceil(cups / MOST_CUPS - 1e-9), 1);
-  const cupsAtOnce = cups / batches;
-  const causes = [
-    ...made.set.reasons.filter(({ code }) => code !== 'by-consistency'),
-    ...made.warnings.filter(({ code }) =>
-      [
-        'sugar-cut',
-        'batch-doubled',
-        'pectin-in-long-boil',
-        'no-calcium-pectin',
-        'no-jam-sugar',
-        'sweet-without-solids',
-      ].includes(code),
-    ),
-  ];
   return {
-    causes:
-      causes.length > 0
-        ? causes
-        : [
-            {
-              code: 'finish',
-              text: 'by its formula it should set: it may have been stopped early, or need up to two weeks',
-            },
-          ],
+    causes: causesOf(made),
     spread_ml,
-    ways: REMAKE_WAYS.map((way) => ({
-      way,
-      cupsAtOnce,
-      batches,
-      lines: PER_QUART[way].map(([ingredient, amount, unit]) => ({
-        ingredient,
-        amount: writeAmount((amount * cupsAtOnce) / 4, unitById(unit)),
-      })),
-      steps: [...STEPS[way], ...LAST_STEPS],
-      source: SOURCE,
-    })),
+    ways: REMAKE_WAYS.map((way) => remakeBy(way, cups / batches, batches)),
     notes: [
       'wait 24 to 48 hours first, some sets take up to two weeks',
       'or keep it as syrup',

@@ -1,10 +1,12 @@
 export { ALTITUDE_RANGE_M, standardPressure_kPa } from './atmosphere.js';
 export {
+  BOILING_POINT_LIMITS_C,
   boilingPointAt,
   checkPlace,
   GEL_RISE_C,
   gelTemperature_C,
   type Place,
+  PRESSURE_LIMITS_KPA,
   thermometerOffset_K,
 } from './place.js';
 export {

@@ -105,26 +105,31 @@ export interface PlaceProblem {
   readonly message: string;
 }
 
+/** Station pressures of places people cook at, kPa. */
+export const PRESSURE_LIMITS_KPA = { least: 48, most: 109 } as const;
+/** What a thermometer may show in boiling water where people cook, C. */
+export const BOILING_POINT_LIMITS_C = { least: 75, most: 108 } as const;
+
+const isWithin = (value: number, { least, most }: { least: number; most: number }): boolean =>
+  value >= least && value <= most;
+
 /** What is wrong with a place, field by field; empty when it can be believed. */
 export function checkPlace(place: Place): PlaceProblem[] {
   const problems: PlaceProblem[] = [];
   const { altitude_m, pressure_kPa, boilingPoint_C } = place;
-  if (
-    altitude_m !== undefined &&
-    !(altitude_m >= ALTITUDE_RANGE_M.least && altitude_m <= ALTITUDE_RANGE_M.most)
-  ) {
+  if (altitude_m !== undefined && !isWithin(altitude_m, ALTITUDE_RANGE_M)) {
     problems.push({
       field: 'altitude_m',
       message: `${Math.round(altitude_m)} m (${Math.round(altitude_m / FOOT_M)} ft) is not a height people cook at; write one from ${ALTITUDE_RANGE_M.least} to ${ALTITUDE_RANGE_M.most} m`,
     });
   }
-  if (pressure_kPa !== undefined && !(pressure_kPa >= 48 && pressure_kPa <= 109)) {
+  if (pressure_kPa !== undefined && !isWithin(pressure_kPa, PRESSURE_LIMITS_KPA)) {
     problems.push({
       field: 'pressure_kPa',
       message: `${pressure_kPa} kPa is not the pressure of air anywhere people cook; write the station pressure, 48 to 109 kPa (480 to 1090 hPa)`,
     });
   }
-  if (boilingPoint_C !== undefined && !(boilingPoint_C >= 75 && boilingPoint_C <= 108)) {
+  if (boilingPoint_C !== undefined && !isWithin(boilingPoint_C, BOILING_POINT_LIMITS_C)) {
     problems.push({
       field: 'boilingPoint_C',
       message: `water boiling at ${boilingPoint_C.toFixed(1)} C (${fahrenheit(boilingPoint_C).toFixed(1)} F) is not believable; write what the thermometer shows in boiling water, 75 to 108 C (167 to 226 F)`,

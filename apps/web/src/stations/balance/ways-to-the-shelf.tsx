@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { format } from 'date-fns';
-import { fingerprint } from '@idle-kettle/core';
+import { fingerprint, type KeepingReasonCode } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { now } from '../../data/clock.js';
 
@@ -8,7 +8,10 @@ import { now } from '../../data/clock.js';
  * Refusals that nothing in the pot can lift, only a tested source or a measured pH; see the keeping
  * rules.
  */
-const LIFTED_BY_ROUTE: ReadonlySet<string> = new Set(['low-acid', 'unknown-ingredient']);
+const LIFTED_BY_ROUTE: ReadonlySet<KeepingReasonCode> = new Set<KeepingReasonCode>([
+  'low-acid',
+  'unknown-ingredient',
+]);
 
 /**
  * The two ways by which produce that may reach pH 4.6 comes to the shelf all the same: a tested
