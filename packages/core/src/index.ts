@@ -76,7 +76,7 @@ export {
   findJar,
   HALF_PINT_ML,
   JAR_SIZES,
-  jarsInstead,
+  jarShortages,
   type JarStock,
   jarWords,
   QUARTER_INCH_MM,
@@ -151,7 +151,6 @@ export {
   PART_JAR,
   PROCESS_BANDS,
   processBand,
-  sterilisingMinutes,
   withOpenLids,
 } from './keeping/index.js';
 export { sampleBalance, type Sampled, worthMeasuring } from './uncertainty/index.js';
@@ -248,6 +247,7 @@ export {
   laterSugar,
   madeBatch,
   outcomeOf,
+  outcomeRows,
 } from './made-batch/index.js';
 export {
   type Advice,

@@ -5,6 +5,7 @@ import {
   formatTemperature,
   formatVolume,
   ingredientTexts,
+  outcomeRows,
   SET_WORDS,
   type BatchOutcome,
   type UnitSystem,
@@ -91,41 +92,17 @@ function shelf(lots: readonly LotView[]): Content[] {
   ];
 }
 
-const span = (low: string, high: string): string => (low === high ? high : `${low} to ${high}`);
-const minutes = (value: number): string => `${Math.round(value)} min`;
-
 /** What was planned and what happened, line by line; what neither is known of is left out. */
-export function bookRows(
-  { stop, boil, yield_ml, seals }: BatchOutcome,
+export const bookRows = (
+  outcome: BatchOutcome,
   { units, temperatureUnit }: Pick<Book, 'units' | 'temperatureUnit'>,
-): [string, string, string][] {
-  const degrees = (value: number | undefined): string =>
-    value === undefined ? NOTHING : formatTemperature(value, temperatureUnit);
-  const volume = (value: number): string => formatVolume(value, units);
-  const rows: [string, string, string][] = [
-    ['stopped at', degrees(stop.planned_C), degrees(stop.actual_C)],
-    [
-      'at the boil',
-      boil.planned ? span(minutes(boil.planned.low), minutes(boil.planned.high)) : NOTHING,
-      boil.actual === undefined ? NOTHING : minutes(boil.actual),
-    ],
-    [
-      'in jars',
-      yield_ml.planned
-        ? span(volume(yield_ml.planned.low), volume(yield_ml.planned.high))
-        : NOTHING,
-      yield_ml.actual === undefined ? NOTHING : volume(yield_ml.actual),
-    ],
-    [
-      'sealed',
-      seals.jars === 0 ? NOTHING : `all ${seals.jars}`,
-      seals.sealed + seals.failed === 0
-        ? NOTHING
-        : `${seals.sealed}${seals.failed > 0 ? `, ${seals.failed} not` : ''}`,
-    ],
-  ];
-  return rows.filter(([, planned, happened]) => planned !== NOTHING || happened !== NOTHING);
-}
+): [string, string, string][] =>
+  outcomeRows(outcome, {
+    temperature: (value) => formatTemperature(value, temperatureUnit),
+    volume: (value) => formatVolume(value, units),
+  })
+    .filter(({ planned, happened }) => planned !== undefined || happened !== undefined)
+    .map(({ name, planned = NOTHING, happened = NOTHING }) => [name, planned, happened]);
 
 function batch({ document, on, outcome }: BookBatch, book: Book): Content {
   const { tests, notes, score, shows } = outcome;

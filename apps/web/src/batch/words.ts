@@ -79,6 +79,16 @@ export const STAGE_WORDS: Readonly<Record<Stage, string>> = {
 /** How jars are processed, after their minutes. */
 export const PROCESS_WORDS = { 'boiling-water': 'in boiling water', steam: 'in steam' } as const;
 
+/** Whether a boil is stopped by its temperature; others have a temperature near their finish. */
+export const isByTemperature = ({ type }: { readonly type: FinishType }): boolean =>
+  type === 'gel-temperature';
+
+/** What the line at the finish is called in a curve. */
+export const finishLineName = (
+  finish: { readonly type: FinishType },
+  when: 'here' | 'then',
+): string => (isByTemperature(finish) ? `gel line ${when}` : 'finish near');
+
 /**
  * Where to stop, as "stop at" and "100.5 °C", "stop after" and "1 min of hard boil", "stop when"
  * and "it mounds on a spoon".

@@ -9,4 +9,4 @@ export {
   type JarSize,
   QUARTER_INCH_MM,
 } from './sizes.js';
-export { filledVolume_ml, jarsInstead, type JarStock, smallerJarFor } from './stock.js';
+export { filledVolume_ml, jarShortages, type JarStock, smallerJarFor } from './stock.js';

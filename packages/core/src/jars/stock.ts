@@ -49,6 +49,39 @@ export function jarsInstead(
   return { jars, left_ml };
 }
 
+/** A size of which there are fewer jars than may be filled. */
+export interface JarShortage {
+  readonly size: string;
+  readonly have: number;
+  /** As many as may come out, or were filled already. */
+  readonly wanted: number;
+  /** Other jars in the kitchen for the rest. */
+  readonly instead: readonly SizeCount[];
+}
+
+/**
+ * Where there are fewer jars of a size than may come out, and what else is in the kitchen.
+ *
+ * @param planned jars that may come out, at most, fractional
+ * @param filled full jars that were filled already, by size
+ */
+export function jarShortages(
+  planned: readonly { readonly size: string; readonly most: number }[],
+  filled: readonly { readonly size: string; readonly full: number }[],
+  stock: readonly JarStock[],
+  headspace_mm: number,
+): JarShortage[] {
+  return planned.flatMap(({ size, most }) => {
+    const have = stock.find((each) => each.size === size)?.count;
+    const jar = findJar(size);
+    const full = filled.find((each) => each.size === size)?.full ?? 0;
+    const wanted = Math.max(Math.ceil(most), full);
+    if (have === undefined || jar === undefined || wanted <= have) return [];
+    const over_ml = (most - have) * fillVolume_ml(jar, headspace_mm);
+    return [{ size, have, wanted, instead: jarsInstead(over_ml, size, stock, headspace_mm).jars }];
+  });
+}
+
 /** So near to its headspace a jar counts as full, as a share of what it holds. Common practice. */
 const NEARLY = 0.04;
 

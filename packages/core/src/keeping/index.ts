@@ -13,7 +13,6 @@ export {
   PART_JAR,
   withOpenLids,
 } from './kept.js';
-export { sterilisingMinutes } from './process-table.js';
 export type { KeepingReasonCode } from './reason.js';
 export type { Process } from './row.js';
 export type { KeepingOptions } from './rules.js';

@@ -1,7 +1,7 @@
 import type { Kind, PotFormula } from '../formula/index.js';
 import type { JarSize } from '../jars/index.js';
 import type { ProcessBand } from './band.js';
-import { minutesIn, PROCESS_ROWS, type ProcessRow } from './process-table.js';
+import { minutesIn, PROCESS_ROWS, sterilisingMinutes, type ProcessRow } from './process-table.js';
 import { reason, type KeepingReason } from './reason.js';
 
 /** What to do with the filled jars for the shelf. */
@@ -10,6 +10,8 @@ export interface Process {
   readonly minutes: number;
   /** Jars boiled sterile before filling. */
   readonly preSterilise: boolean;
+  /** Minutes they are boiled for, where they are and the altitude is known. */
+  readonly sterilise_min: number | null;
   readonly headspace_mm: number;
   readonly startWhen: string;
   readonly row: string;
@@ -157,7 +159,7 @@ const START_WHEN: Readonly<Record<Process['method'], string>> = {
 
 /** The process of a row in an altitude band. @param bandInWords as it is shown */
 export function processOf(
-  { claims }: PotFormula,
+  { claims, place }: PotFormula,
   row: ProcessRow,
   band: ProcessBand,
   bandInWords: string,
@@ -167,6 +169,10 @@ export function processOf(
     method,
     minutes: minutesIn(row, band),
     preSterilise: row.preSterilised,
+    sterilise_min:
+      row.preSterilised && place.altitude_m !== undefined
+        ? sterilisingMinutes(place.altitude_m)
+        : null,
     headspace_mm: row.headspace_mm,
     startWhen: START_WHEN[method],
     row: row.name,

@@ -128,6 +128,16 @@ export interface ForecastAccuracy {
   readonly missed: number;
 }
 
+/** Forecast and actual, where both are known. */
+export const forecastResult = ({
+  planned,
+  actual,
+}: {
+  readonly planned: Range | undefined;
+  readonly actual: number | undefined;
+}): ForecastResult | undefined =>
+  planned === undefined || actual === undefined ? undefined : { planned, actual };
+
 export const isWithin = ({ planned, actual }: ForecastResult): boolean =>
   actual >= planned.low && actual <= planned.high;
 

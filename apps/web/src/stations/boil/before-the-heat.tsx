@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { boilingPointAt, gelTemperature_C, type Stove } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { VesselChoice } from '../../batch/vessel-choice.js';
+import { isByTemperature } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { Notice } from '../../ui/notice.js';
@@ -26,9 +27,7 @@ export function BeforeTheHeat() {
     <div className="grid gap-4 lg:grid-cols-2">
       <section aria-label="Stop at" className="panel p-5">
         <p className="text-soft">
-          {formula.finish.type === 'gel-temperature'
-            ? 'stop at, here today'
-            : 'about, at the finish'}
+          {isByTemperature(formula.finish) ? 'stop at, here today' : 'about, at the finish'}
         </p>
         <p className="display text-[58px] leading-none sm:text-[76px]">{formats.degrees(gel_C)}</p>
         <p className="mt-2 text-soft">

@@ -13,7 +13,7 @@ import {
 import { useTheme, type Theme } from '../../app/theme.js';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { VesselChoice } from '../../batch/vessel-choice.js';
-import { stopWords } from '../../batch/words.js';
+import { finishLineName, isByTemperature, stopWords } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { useScreenAwake } from '../../ui/attention.js';
@@ -57,7 +57,7 @@ function AtTheStove() {
   const gel_C =
     boil.gelTemperature_C ?? balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
   const boilingPoint_C = boil.boilingPoint_C ?? boilingPointAt(place).boilingPoint_C.mid;
-  const byTemperature = formula.finish.type === 'gel-temperature';
+  const byTemperature = isByTemperature(formula.finish);
   const stop = balance
     ? stopWords(formula, balance, formats)
     : { lead: 'stop at', words: formats.temperature(gel_C) };
@@ -223,7 +223,7 @@ function CurveNow({
       gel_C={gel_C}
       boilingPoint_C={boilingPoint_C}
       minutes={minutes}
-      lineName={formula.finish.type === 'gel-temperature' ? 'gel line here' : 'finish near'}
+      lineName={finishLineName(formula.finish, 'here')}
       theme={theme}
       watched={watched}
       curdles_C={curdles_C}

@@ -1,11 +1,5 @@
 import { useState } from 'react';
-import {
-  PROCESS_BANDS,
-  processClock,
-  sterilisingMinutes,
-  type Keeping,
-  MINUTE_MS,
-} from '@idle-kettle/core';
+import { PROCESS_BANDS, processClock, type Keeping, MINUTE_MS } from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { PROCESS_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
@@ -78,7 +72,7 @@ function ToProcess({
       <ul className="mt-2 list-disc space-y-1.5 pl-5">
         <li>
           {process.preSterilise
-            ? `Jars boiled sterile first, ${sterilisingMinutes(place.altitude_m ?? 0)} minutes here: this time is too short to do it.`
+            ? `Jars boiled sterile first, ${process.sterilise_min} minutes here: this time is too short to do it.`
             : 'Clean hot jars, new flat lids, lids to fingertip tight.'}
         </li>
         <li>

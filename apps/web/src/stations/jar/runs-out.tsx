@@ -1,7 +1,5 @@
 import {
-  fillVolume_ml,
-  findJar,
-  jarsInstead,
+  jarShortages,
   smallerJarFor,
   type Balance,
   type JarsFilled,
@@ -22,18 +20,9 @@ interface RunsOutProps {
  * Where there are fewer jars of a size than may come out: what else is in the kitchen for the rest.
  */
 export function RunsOut({ balance, jarred, stock, headspace_mm, shown, onAdd }: RunsOutProps) {
-  const short = balance.jars.flatMap(({ size, count }) => {
-    const have = stock.find((each) => each.size === size)?.count;
-    const jar = findJar(size);
-    const wanted = Math.max(
-      Math.ceil(count.high),
-      jarred.find((each) => each.size === size)?.full ?? 0,
-    );
-    if (have === undefined || jar === undefined || wanted <= have) return [];
-    const over_ml = (count.high - have) * fillVolume_ml(jar, headspace_mm);
-    return [{ size, have, wanted, instead: jarsInstead(over_ml, size, stock, headspace_mm) }];
-  });
-  return short.map(({ size, have, wanted, instead: { jars } }) => (
+  const planned = balance.jars.map(({ size, count }) => ({ size, most: count.high }));
+  const short = jarShortages(planned, jarred, stock, headspace_mm);
+  return short.map(({ size, have, wanted, instead: jars }) => (
     <div key={size} className="mt-3 rounded-[12px] border border-line p-3">
       <p>
         {jarsOf(String(have), size, have)} in the kitchen, and {wanted} may be wanted.{' '}

@@ -1,9 +1,9 @@
 import { format } from 'date-fns';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
-import { firstFruit, MINUTE_MS } from '@idle-kettle/core';
+import { firstFruit, MINUTE_MS, outcomeRows } from '@idle-kettle/core';
 import { useTheme } from '../../app/theme.js';
-import { KIND_WORDS, SET_WORDS } from '../../batch/words.js';
+import { finishLineName, KIND_WORDS, SET_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
 import { useFormats } from '../../ui/habit.js';
@@ -12,7 +12,7 @@ import { RangeTrack } from '../../ui/range-bar.js';
 import { Loading, Page } from '../../ui/page.js';
 import { ForTheShow } from './for-the-show.js';
 import { Photos } from './photos.js';
-import { outcomeRows, saidRows } from './outcome-rows.js';
+import { saidRows } from './said-rows.js';
 import { useTold, type Told } from './use-told.js';
 
 const Curve = lazy(() => import('../../batch/boil-curve.js'));
@@ -89,9 +89,7 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
                       MINUTE_MS,
                   ) + 2
                 }
-                lineName={
-                  document.finish.type === 'gel-temperature' ? 'gel line then' : 'finish near'
-                }
+                lineName={finishLineName(document.finish, 'then')}
                 theme={theme}
                 watched={undefined}
                 curdles_C={undefined}
@@ -135,28 +133,30 @@ function Planned({ told }: { readonly told: Told }) {
         </tr>
       </thead>
       <tbody>
-        {outcomeRows(told.outcome, formats).map(({ name, planned, happened, off, bar }) => (
-          <tr key={name} className="border-t border-line">
-            <th scope="row" className="py-2 pr-2 font-normal text-soft">
-              {name}
-            </th>
-            <td className="py-2 pr-4">
-              {planned}
-              {bar && (
-                <RangeTrack
-                  range={bar.planned}
-                  scale={[0, 1.25 * Math.max(bar.planned.high, bar.actual)]}
-                  tone={off ? 'watch' : 'plain'}
-                  tick={bar.actual}
-                />
-              )}
-            </td>
-            <td className={`py-2 font-bold ${off ? 'text-watch' : ''}`}>
-              {happened}
-              {off && <span className="block text-sm font-normal">not as planned</span>}
-            </td>
-          </tr>
-        ))}
+        {outcomeRows(told.outcome, formats).map(
+          ({ name, planned = '—', happened = '—', isOff, forecast }) => (
+            <tr key={name} className="border-t border-line">
+              <th scope="row" className="py-2 pr-2 font-normal text-soft">
+                {name}
+              </th>
+              <td className="py-2 pr-4">
+                {planned}
+                {forecast && (
+                  <RangeTrack
+                    range={forecast.planned}
+                    scale={[0, 1.25 * Math.max(forecast.planned.high, forecast.actual)]}
+                    tone={isOff ? 'watch' : 'plain'}
+                    tick={forecast.actual}
+                  />
+                )}
+              </td>
+              <td className={`py-2 font-bold ${isOff ? 'text-watch' : ''}`}>
+                {happened}
+                {isOff && <span className="block text-sm font-normal">not as planned</span>}
+              </td>
+            </tr>
+          ),
+        )}
       </tbody>
     </table>
   );

@@ -1,5 +1,5 @@
-import type { BatchOutcome } from '@idle-kettle/core';
-import { formatsOf } from '../../ui/habit.js';
+import { formatTemperature, formatVolume } from '../quantity/index.js';
+import type { BatchOutcome } from './outcome.js';
 import { outcomeRows } from './outcome-rows.js';
 
 const NOTHING: BatchOutcome = {
@@ -17,10 +17,13 @@ const rows = (change: Partial<BatchOutcome>): Record<string, string> =>
   Object.fromEntries(
     outcomeRows(
       { ...NOTHING, ...change },
-      formatsOf({ units: 'metric', temperatureUnit: 'C' }),
-    ).map(({ name, planned, happened, off }) => [
+      {
+        temperature: (value) => formatTemperature(value, 'C'),
+        volume: (value) => formatVolume(value, 'metric'),
+      },
+    ).map(({ name, planned = '—', happened = '—', isOff }) => [
       name,
-      `${planned} / ${happened}${off ? ' !' : ''}`.replaceAll('\u00a0', ' '),
+      `${planned} / ${happened}${isOff ? ' !' : ''}`,
     ]),
   );
 
@@ -43,8 +46,8 @@ test.each([
 
 test('inside its range is as planned, outside is not', () => {
   const planned = { low: 8.4, mid: 11, high: 14.2 };
-  expect(rows({ boil: { planned, actual: 13.6 } })['at the boil']).toBe('8–14 min / 14 min');
-  expect(rows({ boil: { planned, actual: 22 } })['at the boil']).toBe('8–14 min / 22 min !');
+  expect(rows({ boil: { planned, actual: 13.6 } })['at the boil']).toBe('8 to 14 min / 14 min');
+  expect(rows({ boil: { planned, actual: 22 } })['at the boil']).toBe('8 to 14 min / 22 min !');
   expect(
     rows({ yield_ml: { planned: { low: 1900, mid: 2100, high: 2300 }, actual: 1700 } })['in jars'],
   ).toMatch(/ !$/);
