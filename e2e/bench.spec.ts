@@ -181,7 +181,7 @@ test('a slider touched the moment after a line was typed steers the formula with
   await expect(page.getByRole('slider', { name: 'Sharpness' })).toBeVisible();
   await page.getByLabel('New line: amount and ingredient').fill('2.2 kg sugar');
   await page.evaluate(async () => {
-    document.querySelector<HTMLInputElement>('[data-key="l"]')?.form?.requestSubmit();
+    document.querySelector<HTMLInputElement>('[data-shortcut="line"]')?.form?.requestSubmit();
     await new Promise((resolve) => setTimeout(resolve, 0));
     const range = document.querySelector<HTMLInputElement>('[aria-label="Sharpness"]');
     Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(range, '4.1');

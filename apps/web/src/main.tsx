@@ -7,7 +7,7 @@ import { registerSW } from 'virtual:pwa-register';
 import { NotFound, ScreenFailed } from './app/errors.js';
 import { HabitProvider } from './app/habit-provider.js';
 import { Shell } from './app/shell.js';
-import { startTheme } from './app/theme.js';
+import { startTheme } from './ui/theme.js';
 import { outbox } from './data/outbox.js';
 import { startLive } from './data/live.js';
 import { keys, prefetchBatch, queryClient } from './data/queries.js';

@@ -1,6 +1,6 @@
 import { BookText, House, Moon, NotebookText, Refrigerator, Soup, Sun, Zap } from 'lucide-react';
 import { NavLink, Outlet } from 'react-router';
-import { setTheme, useTheme } from './theme.js';
+import { setTheme, useTheme } from '../ui/theme.js';
 import { Shortcuts } from './shortcuts.js';
 import { SyncPill } from './sync-pill.js';
 

@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 import { boilFrom, firstFruit, madeBatch } from '@idle-kettle/core';
-import { useTheme } from '../app/theme.js';
+import { useTheme } from '../ui/theme.js';
 import { ApiProblem } from '../data/api.js';
 import { outbox } from '../data/outbox.js';
 import { useEvents, useOutbox } from '../data/queries.js';

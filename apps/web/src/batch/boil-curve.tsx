@@ -15,7 +15,7 @@ import annotation from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Boil, WatchedBoil } from '@idle-kettle/core';
-import type { Theme } from '../app/theme.js';
+import type { Theme } from '../ui/theme.js';
 import { useFormats } from '../ui/habit.js';
 import { MINUTE_MS } from '@idle-kettle/core';
 

@@ -15,6 +15,7 @@ import { Notice } from '../ui/notice.js';
 import { capital, sentence } from '../ui/sentence.js';
 import { useBatch } from './batch-context.js';
 import { useRemedies } from './use-remedies.js';
+import { shortcutTarget } from '../ui/shortcuts.js';
 
 const REMEDY_TITLES: Readonly<Record<RemedyCode, string>> = {
   'acid-for-keeping': 'Not acid enough for the shelf',
@@ -207,7 +208,7 @@ function Apply({
   return (
     <button
       type="button"
-      data-key={primary ? 'r' : undefined}
+      {...(primary && shortcutTarget('remedy'))}
       className={`btn h-auto min-h-[44px] py-2 ${primary ? 'btn-primary' : ''}`}
       disabled={disabled}
       onClick={apply}

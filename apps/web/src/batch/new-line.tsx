@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { INGREDIENTS } from '@idle-kettle/core';
 import { useBatch } from './batch-context.js';
 import { addLine } from './line-edit.js';
+import { shortcutTarget } from '../ui/shortcuts.js';
 
 /** One line typed as a cook writes it: amount, unit, name. */
 export function NewLine() {
@@ -26,7 +27,7 @@ export function NewLine() {
     >
       <input
         ref={input}
-        data-key="l"
+        {...shortcutTarget('line')}
         aria-label="New line: amount and ingredient"
         className="quiet-input min-w-0 border-dashed !border-line"
         placeholder="Type “2.4 kg damsons, pitted” and Enter"

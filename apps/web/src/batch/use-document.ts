@@ -1,21 +1,13 @@
-import { useCallback, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useLayoutEffect, useRef } from 'react';
 import type { FormulaBody } from '@idle-kettle/contract';
 import { outbox } from '../data/outbox.js';
 import { useBatchQuery, useOutbox } from '../data/queries.js';
 import { useSame } from '../ui/use-same.js';
+import { useHistory } from './use-history.js';
 import { now } from '../data/clock.js';
 
 const STEP_PAUSE_MS = 1500;
 const MOST_STEPS = 100;
-
-interface History {
-  readonly past: readonly FormulaBody[];
-  readonly future: readonly FormulaBody[];
-  readonly label: string;
-  readonly at: number;
-}
-
-const NO_HISTORY: History = { past: [], future: [], label: '', at: 0 };
 
 export interface EditedDocument {
   readonly document: FormulaBody | undefined;
@@ -38,7 +30,7 @@ export function useDocument(batchId: string): EditedDocument {
   const { drafts, ready } = useOutbox();
   const draft = drafts.get(batchId);
   const query = useBatchQuery(batchId, ready && draft?.revision !== 0);
-  const [history, setHistory] = useState<History>(NO_HISTORY);
+  const [history, setHistory] = useHistory(batchId);
   const document = useSame(draft?.document ?? query.data?.document);
   const revision = draft?.revision ?? query.data?.revision ?? 0;
   const formulaId = draft?.formulaId ?? query.data?.formulaId ?? null;

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { useEffect, useEffectEvent, useSyncExternalStore } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 import type { InstrumentReading } from '@idle-kettle/contract';
 import {
   type Boil,
@@ -10,10 +10,10 @@ import {
 import { today } from '../data/clock.js';
 import { addInstrument, sendReadings } from '../data/instruments.js';
 import { logEvent } from '../data/log-event.js';
-import type { SimulateLooks } from '../workers/simulate.worker.js';
+import type { SimulateObservations } from '../workers/simulate.worker.js';
 import { timeOfBatch } from './batch-context.js';
+import { anObject, browserStore } from '../data/browser-store.js';
 
-/** The simulated instruments this device plays, by batch: their token, and which of them speak. */
 interface Played {
   readonly token: string;
   readonly instrumentId: string;
@@ -31,24 +31,15 @@ const TOGETHER = 300;
 const WEIGH_EVERY = 6;
 const DROP_EVERY = 24;
 
-const listeners = new Set<() => void>();
-const all = (): Record<string, Played> =>
-  JSON.parse(localStorage.getItem(KEY) ?? '{}') as Record<string, Played>;
-let known = JSON.stringify(all());
-const change = (make: (was: Record<string, Played>) => Record<string, Played>): void => {
-  known = JSON.stringify(make(all()));
-  localStorage.setItem(KEY, known);
-  listeners.forEach((tell) => tell());
-};
-const watch = (tell: () => void): (() => void) => {
-  listeners.add(tell);
-  return () => listeners.delete(tell);
-};
+const simulatedBatches = browserStore<Readonly<Record<string, Played>>>({
+  key: KEY,
+  parse: anObject,
+  otherwise: () => ({}),
+});
 
 /** The simulated instruments this device plays in the batch, if it does. */
 export function usePlayed(batchId: string): Played | undefined {
-  const text = useSyncExternalStore(watch, () => known);
-  return (JSON.parse(text) as Record<string, Played>)[batchId];
+  return simulatedBatches.use()[batchId];
 }
 
 /**
@@ -60,7 +51,10 @@ export async function beginSimulating(
   speak: Pick<Played, 'scale' | 'refractometer'>,
 ): Promise<void> {
   const made = await addInstrument({ name: 'Simulated probe', kind: 'simulated', batchId });
-  change((was) => ({ ...was, [batchId]: { token: made.token, instrumentId: made.id, ...speak } }));
+  simulatedBatches.set({
+    ...simulatedBatches.get(),
+    [batchId]: { token: made.token, instrumentId: made.id, ...speak },
+  });
   setSpeed(batchId, how);
 }
 
@@ -70,9 +64,9 @@ export const setSpeed = (
   how: SimulatedErrors & { readonly speed: number },
 ): void => void logEvent(batchId, 'simulated', { ...how, realAt: today().toISOString() });
 
-let worker: Remote<SimulateLooks> | undefined;
-const simulate = (): Remote<SimulateLooks> =>
-  (worker ??= wrap<SimulateLooks>(
+let worker: Remote<SimulateObservations> | undefined;
+const simulate = (): Remote<SimulateObservations> =>
+  (worker ??= wrap<SimulateObservations>(
     new Worker(new URL('../workers/simulate.worker.ts', import.meta.url), { type: 'module' }),
   ));
 

@@ -6,21 +6,26 @@ import {
   type EventType,
 } from '@idle-kettle/core';
 import type { EventPage } from '@idle-kettle/contract';
+import { browserStore } from './browser-store.js';
 import { now } from './clock.js';
 import { outbox } from './outbox.js';
 import { keys, queryClient } from './queries.js';
 
-const DEVICE_KEY = 'kettle.device';
+const deviceName = browserStore<string>({
+  key: 'kettle.device',
+  parse: (json) => (typeof json === 'string' ? json : undefined),
+  otherwise: () => '',
+});
 
 /**
  * A name for this browser that stays the same, so that two devices can be told apart in the log.
  */
-function deviceName(): string {
-  const kept = localStorage.getItem(DEVICE_KEY);
-  if (kept !== null) return kept;
-  const made = `${window.matchMedia('(max-width: 640px)').matches ? 'phone' : 'bench'} ${crypto.randomUUID().slice(0, 4)}`;
-  localStorage.setItem(DEVICE_KEY, made);
-  return made;
+function ownDeviceName(): string {
+  if (deviceName.get() === '') {
+    const what = window.matchMedia('(max-width: 640px)').matches ? 'phone' : 'bench';
+    deviceName.set(`${what} ${crypto.randomUUID().slice(0, 4)}`);
+  }
+  return deviceName.get();
 }
 
 /**
@@ -51,7 +56,7 @@ export function logEvent<T extends EventType>(
     id: crypto.randomUUID(),
     type,
     at: new Date(timeOf(batchId)).toISOString(),
-    device: deviceName(),
+    device: ownDeviceName(),
     body,
   } as BatchEvent;
   void outbox.addEvent(batchId, event);

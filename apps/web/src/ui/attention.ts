@@ -1,25 +1,18 @@
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { AdviceCode, ProcessClock } from '@idle-kettle/core';
+import { browserStore, oneOf } from '../data/browser-store.js';
 
 /** How the stove calls: not at all, by a sound, or by a sound and a spoken word. */
 export const CALLS = ['silent', 'sound', 'spoken'] as const;
 export type Call = (typeof CALLS)[number];
 
-const KEY = 'kettle.call';
-const listeners = new Set<() => void>();
-const read = (): Call => {
-  const kept = localStorage.getItem(KEY) as Call | null;
-  return kept !== null && CALLS.includes(kept) ? kept : 'sound';
-};
-export const useCall = (): Call =>
-  useSyncExternalStore((tell) => {
-    listeners.add(tell);
-    return () => listeners.delete(tell);
-  }, read);
-export const setCall = (call: Call): void => {
-  localStorage.setItem(KEY, call);
-  listeners.forEach((tell) => tell());
-};
+const calls = browserStore<Call>({
+  key: 'kettle.call',
+  parse: oneOf(CALLS),
+  otherwise: () => 'sound',
+});
+export const useCall = calls.use;
+export const setCall = calls.set;
 
 /** What can be called out: advice, an instrument in trouble, the process of the jars. */
 export type CallOutCode = AdviceCode | 'trouble' | ProcessClock['phase'];

@@ -1,5 +1,5 @@
 import type { CSSProperties } from 'react';
-import type { Theme } from '../app/theme.js';
+import type { Theme } from './theme.js';
 
 /** The colour a fruit gives its batch, by day and by night. Text never sits on it. */
 const COLOURS: Readonly<Record<string, readonly [day: string, night: string]>> = {

@@ -2,5 +2,5 @@ import { expose } from 'comlink';
 import { simulatedObservations } from '@idle-kettle/core';
 
 /** Follows a simulated pot from cold: beside the page, since it is done again every second. */
-export type SimulateLooks = typeof simulatedObservations;
+export type SimulateObservations = typeof simulatedObservations;
 expose(simulatedObservations);

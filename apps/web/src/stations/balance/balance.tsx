@@ -18,11 +18,12 @@ import { Steering } from './steering.js';
 import { Way } from './way.js';
 import { WaysToTheShelf } from './ways-to-the-shelf.js';
 import { WhatGoesWhere } from './what-goes-where.js';
+import { shortcutTarget, useShortcuts } from '../../ui/shortcuts.js';
 
 /** Fruit, sugar, acid and pectin in proportion, and at once what they will give. */
 export function Balance() {
   const { boil, undo, redo } = useBatch();
-  useUndoKeys(undo, redo);
+  useShortcuts({ 'undo-typed': undo, 'redo-typed': redo, 'redo-shift': redo });
   return (
     <>
       {boil.startedAt !== undefined && (
@@ -40,7 +41,7 @@ export function Balance() {
         <button
           type="button"
           className="btn btn-ghost"
-          data-key="u"
+          {...shortcutTarget('undo')}
           disabled={!undo}
           onClick={undo}
         >
@@ -141,30 +142,4 @@ function Cautions() {
       ))}
     </ul>
   );
-}
-
-/** Ctrl or Cmd with Z and Y, outside text fields, which have an undo of their own. */
-function useUndoKeys(undo: (() => void) | undefined, redo: (() => void) | undefined): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (
-        !(event.ctrlKey || event.metaKey) ||
-        event.target instanceof HTMLInputElement ||
-        event.target instanceof HTMLSelectElement
-      )
-        return;
-      const key = event.key.toLowerCase();
-      const act =
-        key === 'z' && !event.shiftKey
-          ? undo
-          : key === 'y' || (key === 'z' && event.shiftKey)
-            ? redo
-            : undefined;
-      if (!act) return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [undo, redo]);
 }

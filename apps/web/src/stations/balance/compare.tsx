@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useBatch } from '../../batch/batch-context.js';
 import { SideBySide, type Side } from '../../batch/side-by-side.js';
 import { useFormulas, useVersions } from '../../data/queries.js';
+import { shortcutTarget } from '../../ui/shortcuts.js';
 
 /** The formula as it was set aside, or a kept one, beside the one on the bench. */
 export function Compare() {
@@ -12,7 +13,7 @@ export function Compare() {
       <div className="flex flex-wrap items-center gap-2">
         <button
           type="button"
-          data-key="x"
+          {...shortcutTarget('compare')}
           className="btn btn-ghost"
           onClick={() => setOther({ name: 'as set aside', document })}
         >

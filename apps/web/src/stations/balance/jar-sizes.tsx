@@ -4,6 +4,7 @@ import { JAR_SIZES, PROCESSINGS, type Processing } from '@idle-kettle/core';
 import { useKitchens } from '../../data/kitchens.js';
 import { sentence } from '../../ui/sentence.js';
 import { useBatch } from '../../batch/batch-context.js';
+import { shortcutTarget } from '../../ui/shortcuts.js';
 
 const PROCESSING_WORDS: Readonly<Record<Processing, string>> = {
   'boiling-water': 'boiling-water canner',
@@ -84,7 +85,7 @@ export function JarSizes() {
         return (
           <div key={index} className="flex flex-wrap items-center gap-2">
             <select
-              data-key={index === 0 ? 'j' : undefined}
+              {...(index === 0 && shortcutTarget('jar-size'))}
               aria-label={`Jar size ${index + 1}`}
               className="select w-40"
               value={jar.size}

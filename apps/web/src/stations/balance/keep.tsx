@@ -4,6 +4,7 @@ import { differences } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { keepFormula } from '../../data/formulas.js';
 import { useFormulas } from '../../data/queries.js';
+import { shortcutTarget } from '../../ui/shortcuts.js';
 
 /**
  * Keeps the formula for another day: as a new one, or as the next version of the one the batch was
@@ -31,7 +32,7 @@ export function Keep() {
       {from && (
         <button
           type="button"
-          data-key="s"
+          {...shortcutTarget('save')}
           className="btn btn-ghost"
           disabled={problems.length > 0 || !changed}
           onClick={() => void asNext()}
@@ -42,7 +43,7 @@ export function Keep() {
       )}
       <button
         type="button"
-        data-key={from ? undefined : 's'}
+        {...(!from && shortcutTarget('save'))}
         className="btn btn-ghost"
         disabled={problems.length > 0}
         onClick={() => void asNew()}

@@ -6,6 +6,7 @@ import { useBatch } from '../../batch/batch-context.js';
 import { useHabit } from '../../ui/habit.js';
 import { sentence } from '../../ui/sentence.js';
 import { nameOfLine } from '../../batch/line-edit.js';
+import { shortcutTarget } from '../../ui/shortcuts.js';
 
 /**
  * Scales the whole formula to what there is or what is wanted: jars, fruit, pan. Shown before it is
@@ -51,7 +52,7 @@ export function MakeItFit() {
         Make it fit
         <input
           className="input min-w-0 flex-1 text-base-content sm:w-80"
-          data-key="i"
+          {...shortcutTarget('fit')}
           placeholder="12 half-pints, all 3.1 kg, my 8 litre pan"
           value={text}
           maxLength={80}

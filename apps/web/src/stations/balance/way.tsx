@@ -14,6 +14,7 @@ import { useLessons } from '../../data/queries.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { sentence } from '../../ui/sentence.js';
 import { FINISH_WORDS, KIND_WORDS, METHOD_WORDS } from '../../batch/words.js';
+import { shortcutTarget, type ShortcutId } from '../../ui/shortcuts.js';
 
 const STARTING_FINISH: Readonly<Record<FinishType, FinishBody>> = {
   'gel-temperature': { type: 'gel-temperature' },
@@ -39,8 +40,7 @@ interface ChoiceProps<T extends string> {
   readonly value: T;
   readonly options: readonly T[];
   readonly words: Readonly<Record<T, string>>;
-  /** Letter of its shortcut. */
-  readonly letter: string;
+  readonly shortcut: ShortcutId;
   readonly onChange: (value: T) => void;
 }
 
@@ -49,14 +49,14 @@ function Choice<T extends string>({
   value,
   options,
   words,
-  letter,
+  shortcut,
   onChange,
 }: ChoiceProps<T>) {
   return (
     <label className="flex min-w-[9rem] flex-1 flex-col gap-1 text-sm text-soft sm:flex-none">
       {label}
       <select
-        data-key={letter}
+        {...shortcutTarget(shortcut)}
         className="select w-full text-base-content"
         value={value}
         onChange={(event) => onChange(event.target.value as T)}
@@ -90,7 +90,7 @@ export function Way() {
       <div className="flex flex-wrap items-end gap-3">
         <Choice
           label="Kind"
-          letter="k"
+          shortcut="kind"
           value={kind}
           options={KINDS}
           words={KIND_WORDS}
@@ -98,7 +98,7 @@ export function Way() {
         />
         <Choice
           label="Way to a set"
-          letter="w"
+          shortcut="method"
           value={method}
           options={METHODS_OF_KIND[kind]}
           words={METHOD_WORDS}
@@ -108,7 +108,7 @@ export function Way() {
         />
         <Choice
           label="Finish by"
-          letter="g"
+          shortcut="finish"
           value={finish.type}
           options={[...usual, ...others]}
           words={FINISH_WORDS}

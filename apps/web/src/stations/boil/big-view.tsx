@@ -1,6 +1,6 @@
 import { Maximize2, Minimize2, Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { Theme } from '../../app/theme.js';
+import type { Theme } from '../../ui/theme.js';
 
 interface BigViewProps {
   readonly big: boolean;

@@ -10,11 +10,12 @@ import {
   MINUTE_MS,
   HOUR_MS,
 } from '@idle-kettle/core';
-import { useTheme, type Theme } from '../../app/theme.js';
+import { useTheme, type Theme } from '../../ui/theme.js';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { VesselChoice } from '../../batch/vessel-choice.js';
 import { finishLineName, isByTemperature, stopWords } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
+import { useShortcuts } from '../../ui/shortcuts.js';
 import { useFormats, useHabit } from '../../ui/habit.js';
 import { useScreenAwake } from '../../ui/attention.js';
 import { BeforeTheHeat } from './before-the-heat.js';
@@ -28,7 +29,6 @@ import { NextStep } from './next-step.js';
 import { OtherKettles } from './other-kettles.js';
 import { PauseRow } from './pause-row.js';
 import { PotActions, type Opened } from './pot-actions.js';
-import { usePotKeys } from './pot-keys.js';
 import { ReadingEntry } from './reading-entry.js';
 import { Readouts } from './readouts.js';
 import { useWatched } from './use-watched.js';
@@ -84,13 +84,13 @@ function AtTheStove() {
       : undefined;
   const awake = useScreenAwake(!['done', 'cold', 'paused'].includes(boil.phase));
   const done = boil.phase === 'done';
-  usePotKeys({
-    t: () => toggle('test'),
-    a: () => toggle('addition'),
-    n: () => toggle('note'),
-    w: () => toggle('measure'),
-    f: () => toggle('flame'),
-    Escape: () => (open ? setOpen(null) : setBig(false)),
+  useShortcuts({
+    test: () => toggle('test'),
+    addition: () => toggle('addition'),
+    note: () => toggle('note'),
+    measure: () => toggle('measure'),
+    heat: () => toggle('flame'),
+    close: () => (open ? setOpen(null) : setBig(false)),
   });
 
   const bench = (

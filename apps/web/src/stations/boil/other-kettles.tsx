@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { batchNow, boilFrom, readFormula, withoutPlace } from '@idle-kettle/core';
 import { useMemo } from 'react';
 import type { BatchSummary } from '@idle-kettle/contract';
-import { useTheme } from '../../app/theme.js';
+import { useTheme } from '../../ui/theme.js';
 import { useBatch } from '../../batch/batch-context.js';
 import { useBatches, useBatchQuery, useEvents } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';

@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import type { TemperatureUnit } from '@idle-kettle/contract';
 import { parseMeasure } from '@idle-kettle/core';
 import { useFormats, useHabit } from '../../ui/habit.js';
+import { shortcutTarget } from '../../ui/shortcuts.js';
 
 /** Steps of the one-tap row: half a degree Celsius, or one Fahrenheit. */
 const STEP: Readonly<Record<TemperatureUnit, number>> = { C: 0.5, F: 1 };
@@ -96,7 +97,7 @@ function Typed({ onReading }: { readonly onReading: (temperature_C: number) => v
         <span className="text-sm text-soft">or type it</span>
         <input
           ref={input}
-          data-key="r"
+          {...shortcutTarget('reading')}
           className="input w-28 text-lg font-semibold"
           inputMode="decimal"
           aria-invalid={wrong !== undefined}

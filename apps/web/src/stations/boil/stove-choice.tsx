@@ -1,16 +1,13 @@
 import type { KitchenGear } from '@idle-kettle/contract';
 import { burnerHeat_W, type Stove } from '@idle-kettle/core';
+import { anObject, browserStore } from '../../data/browser-store.js';
 import { useKitchens } from '../../data/kitchens.js';
 
-const LAST = 'kettle.stove';
-
-function lastChosen(): Stove {
-  try {
-    return JSON.parse(localStorage.getItem(LAST) ?? '{}') as Stove;
-  } catch {
-    return {};
-  }
-}
+const lastChosen = browserStore<Stove>({
+  key: 'kettle.stove',
+  parse: anObject,
+  otherwise: () => ({}),
+});
 
 const pansOf = (gear: KitchenGear): KitchenGear['vessels'] =>
   gear.vessels.filter(({ kind }) => kind === 'pan');
@@ -20,7 +17,7 @@ const pansOf = (gear: KitchenGear): KitchenGear['vessels'] =>
  * on the strongest ring.
  */
 function usualStove(gear: KitchenGear): Stove {
-  const last = lastChosen();
+  const last = lastChosen.get();
   const known = (
     all: readonly { readonly id: string }[],
     id: string | undefined,
@@ -52,7 +49,7 @@ interface StoveChoiceProps {
 export function StoveChoice({ gear, stove, onChange }: StoveChoiceProps) {
   const choose = (change: Stove): void => {
     const next = { ...stove, ...change };
-    localStorage.setItem(LAST, JSON.stringify(next));
+    lastChosen.set(next);
     onChange(next);
   };
   const select = (

@@ -2,7 +2,7 @@ import { ArchiveRestore, Star } from 'lucide-react';
 import { Link } from 'react-router';
 import { firstFruit, jarWords, type Computed } from '@idle-kettle/core';
 import type { FormulaView } from '@idle-kettle/contract';
-import { useTheme } from '../../app/theme.js';
+import { useTheme } from '../../ui/theme.js';
 import { useNewBatch } from '../../batch/new-batch.js';
 import { KEEPING_WORDS } from '../../batch/readouts.js';
 import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';

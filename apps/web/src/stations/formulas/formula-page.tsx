@@ -4,7 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { computeFormula, firstFruit, withoutPlace } from '@idle-kettle/core';
 import type { FormulaBody, FormulaView } from '@idle-kettle/contract';
-import { useTheme } from '../../app/theme.js';
+import { useTheme } from '../../ui/theme.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { useNewBatch } from '../../batch/new-batch.js';
 import { Readouts } from '../../batch/readouts.js';

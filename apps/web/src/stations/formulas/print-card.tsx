@@ -1,7 +1,7 @@
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { computeFormula, firstFruit, withoutPlace } from '@idle-kettle/core';
-import { useTheme } from '../../app/theme.js';
+import { useTheme } from '../../ui/theme.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { KEEPING_WORDS } from '../../batch/readouts.js';
 import { KIND_WORDS, METHOD_WORDS, PROCESS_WORDS, stopWords } from '../../batch/words.js';

@@ -14,6 +14,7 @@ import { Empty } from '../../ui/page.js';
 import { saveFile } from '../../ui/save-file.js';
 import { DESIGNS, type Design, type Part } from './layout.js';
 import type { LabelRun } from './pdf.js';
+import { anObject, browserStore } from '../../data/browser-store.js';
 
 const Preview = lazy(() => import('./preview.js'));
 
@@ -42,22 +43,17 @@ interface Choice {
   readonly code: boolean;
 }
 
-function keptChoice(): Choice {
-  const fallback: Choice = {
-    sheet: LABEL_SHEETS[0].id,
-    design: 'band',
-    ingredients: true,
-    code: true,
-  };
-  try {
-    return {
-      ...fallback,
-      ...(JSON.parse(localStorage.getItem(CHOICE) ?? '{}') as Partial<Choice>),
-    };
-  } catch {
-    return fallback;
-  }
-}
+const USUAL_CHOICE: Choice = {
+  sheet: LABEL_SHEETS[0].id,
+  design: 'band',
+  ingredients: true,
+  code: true,
+};
+const lastChoice = browserStore<Choice>({
+  key: CHOICE,
+  parse: (json) => ({ ...USUAL_CHOICE, ...anObject<Partial<Choice>>(json) }),
+  otherwise: () => USUAL_CHOICE,
+});
 
 /**
  * Labels for the jars of this batch: what they say follows from how it was made, and the preview is
@@ -67,7 +63,7 @@ export function Labels() {
   const { id, document, formula, balance, boil } = useBatch();
   const { units } = useHabit();
   const lots = useLotsOf(id).lots.filter((lot) => lot.count > 0 && lot.keptIn !== 'opened');
-  const [choice, setChoice] = useState(keptChoice);
+  const choice = lastChoice.use();
   const [first, setFirst] = useState('1');
   const [counts, setCounts] = useState<Readonly<Record<string, string>>>({});
   const sheet = findSheet(choice.sheet) ?? LABEL_SHEETS[0];
@@ -76,11 +72,7 @@ export function Labels() {
     /^\d{1,3}$/.test(first) && Number(first) >= 1 && Number(first) <= each
       ? Number(first) - 1
       : undefined;
-  const choose = (change: Partial<Choice>): void => {
-    const next = { ...choice, ...change };
-    localStorage.setItem(CHOICE, JSON.stringify(next));
-    setChoice(next);
-  };
+  const choose = (change: Partial<Choice>): void => lastChoice.set({ ...choice, ...change });
   const countOf = (lot: LotView): number => {
     const text = counts[lot.id] ?? String(lot.count);
     return /^\d{1,3}$/.test(text) ? Number(text) : NaN;

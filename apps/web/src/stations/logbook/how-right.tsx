@@ -17,7 +17,7 @@ import { Chart as Drawn } from 'react-chartjs-2';
 import { useNavigate } from 'react-router';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { isWithin, forecastAccuracy, type ForecastResult } from '@idle-kettle/core';
-import type { Theme } from '../../app/theme.js';
+import type { Theme } from '../../ui/theme.js';
 
 Chart.register(
   BarController,

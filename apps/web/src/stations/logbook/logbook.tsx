@@ -4,7 +4,7 @@ import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { KINDS, kitchenFraction, type Kind } from '@idle-kettle/core';
-import { useTheme } from '../../app/theme.js';
+import { useTheme } from '../../ui/theme.js';
 import { KIND_WORDS, RESULT_WORDS, SET_WORDS } from '../../batch/words.js';
 import { request } from '../../data/api.js';
 import { keys } from '../../data/queries.js';

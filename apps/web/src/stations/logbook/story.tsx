@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { firstFruit, MINUTE_MS, outcomeRows } from '@idle-kettle/core';
-import { useTheme } from '../../app/theme.js';
+import { useTheme } from '../../ui/theme.js';
 import { finishLineName, KIND_WORDS, SET_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';

@@ -2,7 +2,7 @@ import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LotView } from '@idle-kettle/contract';
-import { useTheme } from '../../app/theme.js';
+import { useTheme } from '../../ui/theme.js';
 import { today } from '../../data/clock.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
 import { JarPicture, jarName, partWords } from '../../ui/jar-picture.js';

@@ -3,7 +3,7 @@ import { format, setMonth } from 'date-fns';
 import { Link } from 'react-router';
 import type { YearUseView } from '@idle-kettle/contract';
 import { readFormula, yearNeeds, yearPlan, type YearAhead } from '@idle-kettle/core';
-import { useTheme } from '../../app/theme.js';
+import { useTheme } from '../../ui/theme.js';
 import { request } from '../../data/api.js';
 import { today } from '../../data/clock.js';
 import { keys } from '../../data/queries.js';

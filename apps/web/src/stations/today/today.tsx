@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { kitchenFraction, DAY_MS } from '@idle-kettle/core';
-import { useTheme } from '../../app/theme.js';
+import { useTheme } from '../../ui/theme.js';
 import { useNewBatch } from '../../batch/new-batch.js';
 import { KIND_WORDS } from '../../batch/words.js';
 import { ApiProblem, request } from '../../data/api.js';

@@ -1,0 +1,141 @@
+import { useEffectEvent, useLayoutEffect } from 'react';
+
+/** Where a shortcut works: on every page, or only where its page registers what it does. */
+type Where = 'everywhere' | 'balance' | 'boil';
+
+/** One keyboard shortcut. */
+interface Shortcut {
+  readonly where: Where;
+  /** With Alt, with Ctrl or Cmd, with Shift beside it, or alone. */
+  readonly with: 'alt' | 'ctrl' | 'ctrl-shift' | 'none';
+  /** The letter, or the name of the key. */
+  readonly key: string;
+  readonly words: string;
+}
+
+/**
+ * Every keyboard shortcut of the product. One whose element is marked with {@link shortcutTarget}
+ * goes to that element: a field is selected, a button pressed. What the others do is given to
+ * {@link useShortcuts}. The `?` list is made from here.
+ */
+export const SHORTCUTS = {
+  list: { where: 'everywhere', with: 'none', key: '?', words: 'show or hide this list' },
+  'new-batch': { where: 'everywhere', with: 'alt', key: 'b', words: 'a new batch' },
+  line: { where: 'balance', with: 'alt', key: 'l', words: 'type a line' },
+  kind: { where: 'balance', with: 'alt', key: 'k', words: 'kind of preserve' },
+  method: { where: 'balance', with: 'alt', key: 'w', words: 'way to a set' },
+  finish: { where: 'balance', with: 'alt', key: 'g', words: 'finish by' },
+  fit: { where: 'balance', with: 'alt', key: 'i', words: 'make it fit' },
+  'jar-size': { where: 'balance', with: 'alt', key: 'j', words: 'jar size' },
+  remedy: { where: 'everywhere', with: 'alt', key: 'r', words: 'do the first remedy' },
+  save: { where: 'balance', with: 'alt', key: 's', words: 'keep the formula' },
+  compare: { where: 'balance', with: 'alt', key: 'x', words: 'set aside to compare' },
+  undo: { where: 'balance', with: 'alt', key: 'u', words: 'undo' },
+  'undo-typed': { where: 'balance', with: 'ctrl', key: 'z', words: 'undo' },
+  'redo-typed': { where: 'balance', with: 'ctrl', key: 'y', words: 'redo' },
+  'redo-shift': { where: 'balance', with: 'ctrl-shift', key: 'z', words: 'redo' },
+  reading: { where: 'boil', with: 'none', key: 'r', words: 'type a reading' },
+  test: { where: 'boil', with: 'none', key: 't', words: 'test the set' },
+  addition: { where: 'boil', with: 'none', key: 'a', words: 'add something' },
+  note: { where: 'boil', with: 'none', key: 'n', words: 'write a note' },
+  measure: { where: 'boil', with: 'none', key: 'w', words: 'weigh it' },
+  heat: { where: 'boil', with: 'none', key: 'f', words: 'turn the heat' },
+  close: { where: 'everywhere', with: 'none', key: 'Escape', words: 'close what is open' },
+} as const satisfies Readonly<Record<string, Shortcut>>;
+export type ShortcutId = keyof typeof SHORTCUTS;
+
+const ALL = Object.entries<Shortcut>(SHORTCUTS) as readonly (readonly [ShortcutId, Shortcut])[];
+
+/** Marks the element a shortcut goes to. */
+export const shortcutTarget = (id: ShortcutId): { readonly 'data-shortcut': ShortcutId } => ({
+  'data-shortcut': id,
+});
+
+/** The keys of a shortcut as they are shown. */
+export function shortcutKeys({ with: held, key }: Shortcut): string {
+  const shown = key.length === 1 ? key.toUpperCase() : key;
+  const before = { alt: 'Alt ', ctrl: 'Ctrl ', 'ctrl-shift': 'Ctrl Shift ', none: '' }[held];
+  return before + shown;
+}
+
+/** Every shortcut, page by page, for the list. */
+export const shortcutsByPage = (): readonly (readonly [Where, readonly Shortcut[]])[] =>
+  (['everywhere', 'balance', 'boil'] as const).map((where) => [
+    where,
+    ALL.filter(([, shortcut]) => shortcut.where === where).map(([, shortcut]) => shortcut),
+  ]);
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof Element && target.closest('input, textarea, select') !== null;
+
+const heldWith = ({ altKey, ctrlKey, metaKey, shiftKey }: KeyboardEvent): Shortcut['with'] => {
+  if (altKey) return 'alt';
+  if (ctrlKey || metaKey) return shiftKey ? 'ctrl-shift' : 'ctrl';
+  return 'none';
+};
+
+/** The shortcuts a key press may mean; single keys never while something is typed, but for Escape. */
+export function shortcutsOf(event: KeyboardEvent): ShortcutId[] {
+  const held = heldWith(event);
+  const typing = isTyping(event.target);
+  if (typing && held !== 'alt' && event.key !== 'Escape') return [];
+  // With Alt some keyboards write another letter: the key itself counts.
+  const key = held === 'alt' ? event.code.replace(/^Key/, '').toLowerCase() : event.key;
+  return ALL.filter(
+    ([, shortcut]) =>
+      shortcut.with === held && (shortcut.key === key || shortcut.key === key.toLowerCase()),
+  ).map(([id]) => id);
+}
+
+/** Goes to the element a shortcut is marked on. @returns whether there is one */
+function goTo(id: ShortcutId): boolean {
+  const found = document.querySelector<HTMLElement>(`[data-shortcut="${id}"]:not(:disabled)`);
+  if (!found) return false;
+  found.focus();
+  if (found instanceof HTMLInputElement) found.select();
+  else if (!(found instanceof HTMLSelectElement)) found.click();
+  return true;
+}
+
+type Actions = Readonly<Partial<Record<ShortcutId, (() => void) | undefined>>>;
+
+/** What each mounted page does on its shortcuts, the latest first. */
+const registered: { current: Actions }[] = [];
+
+/**
+ * Does something on shortcuts while the component is mounted. An action that is undefined leaves the
+ * key alone.
+ */
+export function useShortcuts(actions: Actions): void {
+  const latest = useEffectEvent((): Actions => actions);
+  useLayoutEffect(() => {
+    const entry = {
+      get current() {
+        return latest();
+      },
+    };
+    registered.unshift(entry);
+    return () => void registered.splice(registered.indexOf(entry), 1);
+  }, []);
+}
+
+function perform(id: ShortcutId): boolean {
+  const action = registered.map(({ current }) => current[id]).find((each) => each !== undefined);
+  if (action) {
+    action();
+    return true;
+  }
+  return goTo(id);
+}
+
+/** Listens to the keyboard; once, in the shell. */
+export function useShortcutListener(): void {
+  // Before the first paint: a key pressed as soon as the screen is seen is not lost.
+  useLayoutEffect(() => {
+    const listen = (event: KeyboardEvent): void => {
+      if (shortcutsOf(event).some(perform)) event.preventDefault();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+}
