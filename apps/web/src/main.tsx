@@ -5,7 +5,7 @@ import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { toast, Toaster } from 'sonner';
 import { registerSW } from 'virtual:pwa-register';
 import { NotFound, ScreenFailed } from './app/errors.js';
-import { HabitProvider } from './app/habit-provider.js';
+import { PreferencesProvider } from './app/preferences-provider.js';
 import { Shell } from './app/shell.js';
 import { startTheme } from './ui/theme.js';
 import { outbox } from './data/outbox.js';
@@ -153,10 +153,10 @@ if (!root) throw new Error('the page has no #root');
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queryClient}>
-      <HabitProvider>
+      <PreferencesProvider>
         <RouterProvider router={router} />
         <Toaster position="top-center" toastOptions={{ className: 'kettle-toast' }} />
-      </HabitProvider>
+      </PreferencesProvider>
     </QueryClientProvider>
   </StrictMode>,
 );

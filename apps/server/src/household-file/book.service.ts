@@ -57,7 +57,7 @@ export class BookService {
 
   /** @param year only the batches of one; all of them unless given */
   async pdf(year: number | undefined): Promise<Buffer> {
-    const [kitchen] = await this.kitchens.list();
+    const settings = await this.kitchens.settingsInUse();
     const place = await this.kitchens.inUse();
     const on = this.clock.now();
     const lots: LotView[] = [];
@@ -89,8 +89,8 @@ export class BookService {
       .createPdf(
         bookPages({
           on,
-          units: kitchen?.units ?? 'metric',
-          temperatureUnit: kitchen?.temperatureUnit ?? 'C',
+          units: settings.units,
+          temperatureUnit: settings.temperatureUnit,
           lots,
           batches,
         }),

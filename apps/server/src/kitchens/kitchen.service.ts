@@ -87,10 +87,15 @@ export class KitchenService {
 
   /** The kitchen in use as the computation takes it, as far as the household has said. */
   async inUse(): Promise<KnownKitchen> {
+    const settings = await this.settingsInUse();
+    return kitchenOf(settings, this.clock.now().getTime(), await this.prepared.list());
+  }
+
+  /** The same as its maker set it: the one used last. */
+  async settingsInUse(): Promise<KitchenView> {
     const [kitchen] = await this.list();
-    return kitchen
-      ? kitchenOf(kitchen, this.clock.now().getTime(), await this.prepared.list())
-      : {};
+    if (!kitchen) throw new Error('a household has a kitchen from its first request on');
+    return kitchen;
   }
 
   /** From now on everything is computed for this kitchen. */

@@ -75,9 +75,9 @@ export class LearningService {
    */
   async lessons(): Promise<LessonsView> {
     const householdId = await this.households.current();
-    const [{ id: kitchenId, gear } = { id: '', gear: undefined }] = await this.kitchens.list();
+    const { id: kitchenId, gear } = await this.kitchens.settingsInUse();
     const kitchen = await this.kitchens.inUse();
-    const since = gear?.learning?.since ?? new Date(0).toISOString();
+    const since = gear.learning?.since ?? new Date(0).toISOString();
     const stale = await this.sequelize.query<StaleRow>(STALE, {
       replacements: { householdId, atOnce: AT_ONCE },
       type: QueryTypes.SELECT,

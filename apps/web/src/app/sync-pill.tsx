@@ -6,10 +6,10 @@ const counted = (n: number, one: string, many: string): string => `${n} ${n === 
 
 /** Says so when the server is away, and what is kept here meanwhile. Silent when all is well. */
 export function SyncPill() {
-  const { state, away, parcels, drafts } = useOutbox();
+  const { state, away, items, drafts } = useOutbox();
   if (state !== 'away') return null;
   const waiting = [
-    parcels.length > 0 && counted(parcels.length, 'entry', 'entries'),
+    items.length > 0 && counted(items.length, 'entry', 'entries'),
     drafts.size > 0 && counted(drafts.size, 'formula', 'formulas'),
   ]
     .filter(Boolean)

@@ -8,7 +8,7 @@ import { outbox } from '../data/outbox.js';
 import { useEvents, useOutbox } from '../data/queries.js';
 import { useLotsOf } from '../data/shelf.js';
 import { fruitStyle } from '../ui/fruit-colour.js';
-import { useFormats, useHabit } from '../ui/habit.js';
+import { useFormats, usePreferences } from '../ui/preferences.js';
 import { Notice } from '../ui/notice.js';
 import { Loading, Page, useTitle } from '../ui/page.js';
 import { BatchContext, useBatch, type BenchBatch } from './batch-context.js';
@@ -20,22 +20,27 @@ import { VerdictPanel } from './verdict-panel.js';
 import { METHOD_WORDS, stopWords } from './words.js';
 import { now } from '../data/clock.js';
 
-/** The bench: the batch's name, its rail, the open station, and what will come out. */
+/** The bench of the batch in the address; another batch is another bench. */
 export function BatchFrame() {
   const { batchId = '' } = useParams();
+  return <Bench key={batchId} batchId={batchId} />;
+}
+
+/** The batch's name, its rail, the open station, and what will come out. */
+function Bench({ batchId }: { readonly batchId: string }) {
   const { document, formulaId, belongTo, error, change, undo, redo } = useDocument(batchId);
   const { events } = useEvents(batchId);
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const boil = useMemo(() => boilFrom(events), [events]);
   const [today] = useState(() => format(now(), 'yyyy-MM-dd'));
   const jarsPutAway = useLotsOf(batchId).lots.length > 0;
   const made = useMemo(() => {
     if (!document) return undefined;
     const on = boil.endedAt === undefined ? today : format(boil.endedAt, 'yyyy-MM-dd');
-    return madeBatch(document, boil, place, { on, planned: !jarsPutAway });
-  }, [document, boil, place, jarsPutAway, today]);
+    return madeBatch(document, boil, kitchen, { on, planned: !jarsPutAway });
+  }, [document, boil, kitchen, jarsPutAway, today]);
   const theme = useTheme();
-  useSimulatedStove(batchId, boil, document, place);
+  useSimulatedStove(batchId, boil, document, kitchen);
 
   if (!document || !made) {
     if (error instanceof ApiProblem && error.code === 'not-found') {
@@ -113,12 +118,12 @@ const TITLE_HINT = 'Name this batch';
 function Header() {
   const { document, formula, balance, change } = useBatch();
   const formats = useFormats();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   useTitle(document.title === '' ? 'Batch' : document.title);
   const stop = balance && stopWords(formula, balance, formats);
   const meta = [
     METHOD_WORDS[document.method],
-    place.altitude_m !== undefined ? formats.altitude(place.altitude_m) : 'altitude not stated',
+    kitchen.altitude_m !== undefined ? formats.altitude(kitchen.altitude_m) : 'altitude not stated',
   ];
   return (
     <header className="mb-3 flex flex-wrap items-baseline gap-x-4">

@@ -16,7 +16,7 @@ import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Boil, WatchedBoil } from '@idle-kettle/core';
 import type { Theme } from '../ui/theme.js';
-import { useFormats } from '../ui/habit.js';
+import { useFormats } from '../ui/preferences.js';
 import { MINUTE_MS } from '@idle-kettle/core';
 
 Chart.register(

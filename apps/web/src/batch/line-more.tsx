@@ -12,7 +12,7 @@ import {
   type Ripeness,
 } from '@idle-kettle/core';
 import { useBatch } from './batch-context.js';
-import { useHabit } from '../ui/habit.js';
+import { usePreferences } from '../ui/preferences.js';
 import { sentence } from '../ui/sentence.js';
 import { moveLine } from './line-edit.js';
 
@@ -131,7 +131,7 @@ export function LineMore({ line, ingredient, index, onTable = false, onChange }:
 /** Another ingredient in its place, with what that does before it is done. */
 function Swap({ index }: { readonly index: number }) {
   const { document, change } = useBatch();
-  const { place } = useHabit();
+  const { kitchen: place } = usePreferences();
   const [text, setText] = useState('');
   const reading = text.trim() === '' ? undefined : readName(text);
   const next = reading?.ok === true ? swapped(document, index, reading.ingredient.id) : undefined;

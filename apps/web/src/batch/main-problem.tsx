@@ -10,7 +10,7 @@ import {
 } from '@idle-kettle/core';
 import type { FormulaBody } from '@idle-kettle/contract';
 import { logEvent } from '../data/log-event.js';
-import { useHabit } from '../ui/habit.js';
+import { usePreferences } from '../ui/preferences.js';
 import { Notice } from '../ui/notice.js';
 import { capital, sentence } from '../ui/sentence.js';
 import { useBatch } from './batch-context.js';
@@ -112,7 +112,7 @@ export function MainProblem() {
  */
 function Remedies() {
   const { balance, boil, asMade } = useBatch();
-  const { place, units } = useHabit();
+  const { kitchen: place, units } = usePreferences();
   const { remedies, stale } = useRemedies({
     document: asMade,
     kitchen: place,

@@ -2,13 +2,13 @@ import { useNavigate } from 'react-router';
 import { emptyFormula } from '@idle-kettle/core';
 import type { FormulaBody } from '@idle-kettle/contract';
 import { outbox } from '../data/outbox.js';
-import { useHabit } from '../ui/habit.js';
+import { usePreferences } from '../ui/preferences.js';
 import { now } from '../data/clock.js';
 
 /** Lays a new batch on the bench, from a formula or empty. Works with the server away. */
 export function useNewBatch(): (from?: { id?: string; document: FormulaBody }) => Promise<void> {
   const navigate = useNavigate();
-  const { units } = useHabit();
+  const { units } = usePreferences();
   return async (from) => {
     const batchId = crypto.randomUUID();
     const document =

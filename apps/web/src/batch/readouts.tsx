@@ -13,7 +13,7 @@ import {
 } from '@idle-kettle/core';
 import { jarName, jarsOf } from '../ui/jar-picture.js';
 import { RangeBar, type Tone } from '../ui/range-bar.js';
-import { useFormats, useHabit } from '../ui/habit.js';
+import { useFormats, usePreferences } from '../ui/preferences.js';
 import { capital, sentence } from '../ui/sentence.js';
 import { PROCESS_WORDS } from './words.js';
 
@@ -187,7 +187,7 @@ function KeepingReadout({
   const { verdict, reasons, process, worstPH, limitPH, storage } = keeping;
   const { word, tone } = KEEPING_WORDS[verdict];
   const formats = useFormats();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const told = process
     ? `${process.minutes} min ${PROCESS_WORDS[process.method]}`
     : verdict === 'stop'
@@ -210,7 +210,7 @@ function KeepingReadout({
         <>
           {process && verdict === 'shelf' ? (
             <>
-              {place.altitude_m !== undefined && `At ${formats.altitude(place.altitude_m)}, `}
+              {kitchen.altitude_m !== undefined && `At ${formats.altitude(kitchen.altitude_m)}, `}
               {process.preSterilise ? 'jars boiled sterile first' : 'clean hot jars'},{' '}
               {process.headspace_mm.toFixed(0)} mm headspace. Best within {storage.months} months.
             </>

@@ -8,7 +8,7 @@ import {
   withoutPlace,
   type Computed,
 } from '@idle-kettle/core';
-import { useFormats, useHabit, type Formats } from '../ui/habit.js';
+import { useFormats, usePreferences, type Formats } from '../ui/preferences.js';
 import { jarsOf } from '../ui/jar-picture.js';
 import { capital, sentence } from '../ui/sentence.js';
 import { KEEPING_WORDS, SET_WORDS } from './readouts.js';
@@ -71,11 +71,11 @@ const ROWS: readonly (readonly [string, (made: Computed, formats: Formats) => st
 
 /** Two formulas and what comes of each, row by row; rows that differ stand out. */
 export function SideBySide({ before, after }: { readonly before: Side; readonly after: Side }) {
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const formats = useFormats();
   const [one, other] = useMemo(
-    () => [before, after].map(({ document }) => computeFormula(withoutPlace(document), place)),
-    [before, after, place],
+    () => [before, after].map(({ document }) => computeFormula(withoutPlace(document), kitchen)),
+    [before, after, kitchen],
   );
   const changes = useMemo(() => differences(before.document, after.document), [before, after]);
   if (!one || !other) return null;

@@ -8,7 +8,7 @@ import type {
   ShowResult,
   Stage,
 } from '@idle-kettle/core';
-import type { Formats } from '../ui/habit.js';
+import type { Formats } from '../ui/preferences.js';
 
 /** How a jar had set when it was opened, from -2 to 2. */
 export { SET_WORDS } from '@idle-kettle/core';

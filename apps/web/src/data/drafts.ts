@@ -1,6 +1,6 @@
 import { replaceEqualDeep } from '@tanstack/react-query';
 import type { FormulaBody } from '@idle-kettle/contract';
-import { jottedDrafts } from './jottings.js';
+import { draftJournal } from './local-journal.js';
 import { store, type Draft } from './store.js';
 
 /**
@@ -13,23 +13,23 @@ const MOST_UNANSWERED = 8;
  * Writes a draft down: it is safe when this returns, and in the browser's database when the promise
  * resolves.
  */
-export async function keepDraft(draft: Draft): Promise<void> {
-  jottedDrafts.jot([draft]);
+export async function storeDraft(draft: Draft): Promise<void> {
+  draftJournal.jot([draft]);
   await (await store()).put('drafts', draft);
-  jottedDrafts.forget([draft]);
+  draftJournal.forget([draft]);
 }
 
-export async function dropDraft(draft: Draft): Promise<void> {
-  jottedDrafts.forget([draft]);
+export async function removeDraft(draft: Draft): Promise<void> {
+  draftJournal.forget([draft]);
   await (await store()).delete('drafts', draft.batchId);
 }
 
 /** What earlier pages left behind, the latest edit of each batch. */
-export async function keptDrafts(): Promise<Map<string, Draft>> {
+export async function storedDrafts(): Promise<Map<string, Draft>> {
   const drafts = new Map(
     (await (await store()).getAll('drafts')).map((draft) => [draft.batchId, draft]),
   );
-  for (const draft of jottedDrafts.all())
+  for (const draft of draftJournal.all())
     if (draft.editedAt >= (drafts.get(draft.batchId)?.editedAt ?? 0))
       drafts.set(draft.batchId, draft);
   return drafts;

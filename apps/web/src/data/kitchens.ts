@@ -27,6 +27,9 @@ export const kitchensQuery = {
 };
 export const useKitchens = (): UseQueryResult<KitchenView[]> => useQuery(kitchensQuery);
 
+/** The kitchen everything is computed for: the one used last, which comes first in the list. */
+export const useKitchenInUse = (): KitchenView | undefined => useKitchens().data?.[0];
+
 /**
  * Keeps a kitchen: shown at once, sent after what was changed before it.
  *

@@ -1,5 +1,5 @@
 import type { News } from '@idle-kettle/contract';
-import { setListening } from './listening.js';
+import { setLive } from './refetch-interval.js';
 import { forgetCursors, keys, queryClient } from './queries.js';
 import { hasJars } from './shelf.js';
 
@@ -53,10 +53,10 @@ function take({ of, batch }: News): void {
  */
 export function startLive(): void {
   const source = new EventSource('/api/live');
-  source.onopen = () => setListening(true);
+  source.onopen = () => setLive(true);
   source.onmessage = ({ data }: MessageEvent<string>) => take(JSON.parse(data) as News);
   source.onerror = () => {
-    setListening(false);
+    setLive(false);
     if (source.readyState !== EventSource.CLOSED) return;
     source.close();
     setTimeout(startLive, AGAIN_MS);

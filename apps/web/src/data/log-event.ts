@@ -36,8 +36,8 @@ function timeOf(batchId: string): number {
   const stored = queryClient.getQueryData<EventPage>(keys.events(batchId))?.events ?? [];
   const waiting = outbox
     .snapshot()
-    .parcels.flatMap((parcel) =>
-      parcel.kind === 'event' && parcel.batchId === batchId ? [parcel.event] : [],
+    .items.flatMap((item) =>
+      item.kind === 'event' && item.batchId === batchId ? [item.event] : [],
     );
   // What its clock depends on, and what may have been taken back of that.
   const told = [...stored, ...waiting].filter(

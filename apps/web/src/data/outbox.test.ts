@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import type { BatchEvent } from '@idle-kettle/core';
 import { problemType, type BatchView, type FormulaBody } from '@idle-kettle/contract';
 import { Outbox } from './outbox.js';
-import { store, type Parcel } from './store.js';
+import { store, type OutboxItem } from './store.js';
 
 /** A server of a few lines that holds what it was sent; `mood` decides how it answers. */
 class FakeServer {
@@ -114,7 +114,7 @@ const until = async (what: () => boolean): Promise<void> => {
 
 async function start(
   listen: {
-    onTaken?: (parcels: readonly Parcel[]) => void;
+    onTaken?: (items: readonly OutboxItem[]) => void;
     onRefused?: (what: string, why: string) => void;
   } = {},
 ): Promise<Outbox> {
@@ -141,7 +141,7 @@ test('an event is written down before it is sent, and forgotten once the server 
   const outbox = await start();
   const event = reading(97);
   await outbox.addEvent('b1', event);
-  await until(() => outbox.snapshot().parcels.length === 0);
+  await until(() => outbox.snapshot().items.length === 0);
   expect(server.events).toEqual([event.id]);
   expect(await (await store()).count('parcels')).toBe(0);
 });
@@ -158,7 +158,7 @@ test.each(['dead', 'database-away'] as const)(
     expect(await (await store()).count('parcels')).toBe(3);
     server.mood = 'well';
     outbox.hurry();
-    await until(() => outbox.snapshot().parcels.length === 0);
+    await until(() => outbox.snapshot().items.length === 0);
     expect(server.events).toEqual(events.map((event) => event.id));
   },
 );
@@ -170,7 +170,7 @@ test('a page that is closed leaves its outbox to the next one, in order', async 
   for (const event of events) await first.addEvent('b1', event);
   server.mood = 'well';
   const second = await start();
-  await until(() => second.snapshot().parcels.length === 0);
+  await until(() => second.snapshot().items.length === 0);
   expect(server.events.slice(-3).sort()).toEqual(events.map((event) => event.id).sort());
 });
 
@@ -194,7 +194,7 @@ test('a page that is closed before the disk had anything loses neither a reading
   expect(second.snapshot().drafts.get('b1')?.document.title).toBe('Damson');
   server.mood = 'well';
   second.hurry();
-  await until(() => second.snapshot().drafts.size === 0 && second.snapshot().parcels.length === 0);
+  await until(() => second.snapshot().drafts.size === 0 && second.snapshot().items.length === 0);
   expect(server.batch?.document.title).toBe('Damson');
   expect(server.events).toEqual([event.id]);
   expect(Object.keys(localStorage)).toEqual([]);
@@ -239,7 +239,7 @@ test('an answer that is lost costs a repeat, not a reading', async () => {
   await until(() => outbox.snapshot().state === 'away');
   server.mood = 'well';
   outbox.hurry();
-  await until(() => outbox.snapshot().parcels.length === 0);
+  await until(() => outbox.snapshot().items.length === 0);
   expect(server.events).toEqual([event.id]);
 });
 
@@ -296,7 +296,7 @@ test('a batch made while the server is away exists there before its readings arr
   server.calls.length = 0;
   server.mood = 'well';
   outbox.hurry();
-  await until(() => outbox.snapshot().parcels.length === 0 && outbox.snapshot().drafts.size === 0);
+  await until(() => outbox.snapshot().items.length === 0 && outbox.snapshot().drafts.size === 0);
   expect(server.calls.filter((call) => !call.startsWith('GET'))).toEqual([
     'PUT /api/batches/b1',
     'POST /api/batches/b1/events',
@@ -336,7 +336,7 @@ test('what the server will never take is said once and does not hold up the rest
       : answer(path, init)) as unknown as typeof fetch;
   await outbox.addPut({ id: 'bad', batchId: 'b1', size: 'bucket', count: 1, madeOn: '2026-09-12' });
   await outbox.addEvent('b1', good);
-  await until(() => outbox.snapshot().parcels.length === 0);
+  await until(() => outbox.snapshot().items.length === 0);
   expect(refusals).toEqual(['the jars: not understood']);
   expect(server.events).toEqual([good.id]);
 });

@@ -1,9 +1,9 @@
 import type { BatchView } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
 import { ApiProblem, request, ServerAway } from './api.js';
-import { asSent, dropDraft, keepDraft, keptDrafts, wasSentHere } from './drafts.js';
-import { dropParcels, keepParcels, keptParcels, nameOf, sendTogether } from './parcels.js';
-import type { Draft, Parcel } from './store.js';
+import { asSent, removeDraft, storeDraft, storedDrafts, wasSentHere } from './drafts.js';
+import { removeItems, storeItems, storedItems, nameOf, sendTogether } from './outbox-items.js';
+import type { Draft, OutboxItem } from './store.js';
 import { now } from './clock.js';
 
 export interface Conflict {
@@ -15,7 +15,7 @@ export interface OutboxState {
   /** `away`: the server or its database does not answer; everything is kept here meanwhile. */
   readonly state: 'idle' | 'sending' | 'away';
   readonly away: ServerAway['why'] | undefined;
-  readonly parcels: readonly Parcel[];
+  readonly items: readonly OutboxItem[];
   readonly drafts: ReadonlyMap<string, Draft>;
   readonly conflicts: ReadonlyMap<string, Conflict>;
   readonly ready: boolean;
@@ -25,7 +25,7 @@ interface Listener {
   /** What the server now holds of a batch, after it took a draft. */
   readonly onSaved: (batch: BatchView) => void;
   /** Parcels the server has taken. */
-  readonly onTaken: (parcels: readonly Parcel[]) => void;
+  readonly onTaken: (items: readonly OutboxItem[]) => void;
   /** Something the server will never take, and why. */
   readonly onRefused: (what: string, why: string) => void;
 }
@@ -45,7 +45,7 @@ export class Outbox {
   private now: OutboxState = {
     state: 'idle',
     away: undefined,
-    parcels: [],
+    items: [],
     drafts: new Map(),
     conflicts: new Map(),
     ready: false,
@@ -78,11 +78,11 @@ export class Outbox {
   /** Reads what an earlier page left behind and begins to send. */
   async start(listener: Listener): Promise<void> {
     this.listener = listener;
-    const parcels = await keptParcels();
-    this.order = Math.max(0, ...parcels.map((parcel) => parcel.order));
-    const drafts = await keptDrafts();
+    const items = await storedItems();
+    this.order = Math.max(0, ...items.map((item) => item.order));
+    const drafts = await storedDrafts();
     this.set({
-      parcels: [...parcels, ...this.now.parcels],
+      items: [...items, ...this.now.items],
       drafts: new Map([...drafts, ...this.now.drafts]),
       ready: true,
     });
@@ -97,7 +97,7 @@ export class Outbox {
   /** Keeps many at once, such as a log that is brought in. */
   async addEvents(batchId: string, events: readonly BatchEvent[]): Promise<void> {
     await this.add(
-      ...events.map((event): Parcel => ({
+      ...events.map((event): OutboxItem => ({
         id: event.id,
         order: (this.order += 1),
         kind: 'event',
@@ -107,17 +107,17 @@ export class Outbox {
     );
   }
 
-  async addPut(body: Extract<Parcel, { kind: 'put' }>['body']): Promise<void> {
+  async addPut(body: Extract<OutboxItem, { kind: 'put' }>['body']): Promise<void> {
     await this.add({ id: body.id, order: (this.order += 1), kind: 'put', body });
   }
 
-  async addMove(lotId: string, body: Extract<Parcel, { kind: 'move' }>['body']): Promise<void> {
+  async addMove(lotId: string, body: Extract<OutboxItem, { kind: 'move' }>['body']): Promise<void> {
     await this.add({ id: body.id, order: (this.order += 1), kind: 'move', lotId, body });
   }
 
   async addTransfer(
     lotId: string,
-    body: Extract<Parcel, { kind: 'transfer' }>['body'],
+    body: Extract<OutboxItem, { kind: 'transfer' }>['body'],
   ): Promise<void> {
     await this.add({ id: body.id, order: (this.order += 1), kind: 'transfer', lotId, body });
   }
@@ -157,9 +157,9 @@ export class Outbox {
     this.kick(0);
   };
 
-  private async add(...parcels: readonly Parcel[]): Promise<void> {
-    const kept = keepParcels(parcels);
-    this.set({ parcels: [...this.now.parcels, ...parcels] });
+  private async add(...items: readonly OutboxItem[]): Promise<void> {
+    const kept = storeItems(items);
+    this.set({ items: [...this.now.items, ...items] });
     this.kick(0);
     await kept;
   }
@@ -183,7 +183,7 @@ export class Outbox {
       ({ batchId, editedAt }) =>
         !this.now.conflicts.has(batchId) && this.refusedEdits.get(batchId) !== editedAt,
     );
-    if (this.now.parcels.length + drafts.length === 0) {
+    if (this.now.items.length + drafts.length === 0) {
       if (this.now.state !== 'idle') this.set({ state: 'idle', away: undefined });
       return;
     }
@@ -261,11 +261,11 @@ export class Outbox {
 
   private async sendParcels(): Promise<void> {
     for (;;) {
-      const [first] = this.now.parcels;
+      const [first] = this.now.items;
       if (!first) return;
       const together =
         first.kind === 'event'
-          ? this.now.parcels
+          ? this.now.items
               .filter((p) => p.kind === 'event' && p.batchId === first.batchId)
               .slice(0, MOST_EVENTS)
           : [first];
@@ -284,25 +284,25 @@ export class Outbox {
     }
   }
 
-  private async forget(parcels: readonly Parcel[]): Promise<void> {
-    await dropParcels(parcels);
-    // Told first, so that what was taken is on screen from the server's answer before it leaves the
+  private async forget(items: readonly OutboxItem[]): Promise<void> {
+    await removeItems(items);
+    // BatchStory first, so that what was taken is on screen from the server's answer before it leaves the
     // outbox.
-    this.listener.onTaken(parcels);
-    const gone = new Set(parcels.map(({ id }) => id));
-    this.set({ parcels: this.now.parcels.filter(({ id }) => !gone.has(id)) });
+    this.listener.onTaken(items);
+    const gone = new Set(items.map(({ id }) => id));
+    this.set({ items: this.now.items.filter(({ id }) => !gone.has(id)) });
   }
 
   private async holdDraft(draft: Draft): Promise<void> {
     this.set({ drafts: new Map(this.now.drafts).set(draft.batchId, draft) });
-    await keepDraft(draft);
+    await storeDraft(draft);
   }
 
   private async forgetDraft(draft: Draft): Promise<void> {
     const drafts = new Map(this.now.drafts);
     drafts.delete(draft.batchId);
     this.set({ drafts });
-    await dropDraft(draft);
+    await removeDraft(draft);
   }
 }
 

@@ -12,9 +12,9 @@ import type {
 } from '@idle-kettle/contract';
 import { inOrder, type BatchEvent, MINUTE_MS } from '@idle-kettle/core';
 import { ApiProblem, get } from './api.js';
-import { askEvery } from './listening.js';
+import { refetchEvery } from './refetch-interval.js';
 import { outbox, type OutboxState } from './outbox.js';
-import type { Parcel } from './store.js';
+import type { OutboxItem } from './store.js';
 
 export const keys = {
   kitchens: ['kitchens'] as const,
@@ -72,7 +72,7 @@ export const useBatches = (): UseQueryResult<BatchSummary[]> =>
   useQuery({
     queryKey: keys.batches,
     queryFn: () => get<BatchSummary[]>('/batches'),
-    refetchInterval: askEvery(10_000),
+    refetchInterval: refetchEvery(10_000),
   });
 
 /** How one batch, and its log, are asked for. */
@@ -89,18 +89,18 @@ export const useBatchQuery = (id: string, enabled: boolean): UseQueryResult<Batc
  * outbox.
  */
 export function useEvents(batchId: string): { events: readonly BatchEvent[]; isPending: boolean } {
-  const { parcels, drafts } = useOutbox();
+  const { items, drafts } = useOutbox();
   // A batch the server has never seen has no events there yet.
   const enabled = drafts.get(batchId)?.revision !== 0;
   const query = useQuery({
     ...eventsQuery(batchId),
-    refetchInterval: askEvery(5000),
+    refetchInterval: refetchEvery(5000),
     enabled,
   });
   const stored = query.data?.events;
   const events = useMemo(
-    () => inOrder([...(stored ?? []), ...eventsIn(parcels, batchId)]),
-    [stored, parcels, batchId],
+    () => inOrder([...(stored ?? []), ...eventsIn(items, batchId)]),
+    [stored, items, batchId],
   );
   return { events, isPending: query.isPending && !query.isError };
 }
@@ -161,21 +161,19 @@ export const forgetCursors = (): void =>
     (page) => page && { ...page, cursor: '' },
   );
 
-const eventsIn = (parcels: readonly Parcel[], batchId: string): BatchEvent[] =>
-  parcels.flatMap((parcel) =>
-    parcel.kind === 'event' && parcel.batchId === batchId ? [parcel.event] : [],
-  );
+const eventsIn = (items: readonly OutboxItem[], batchId: string): BatchEvent[] =>
+  items.flatMap((item) => (item.kind === 'event' && item.batchId === batchId ? [item.event] : []));
 
 /**
  * Takes what the server acknowledged into the cache, so that nothing blinks out between outbox and
  * next fetch.
  */
-export function takeEventsIntoCache(parcels: readonly Parcel[]): void {
+export function takeEventsIntoCache(items: readonly OutboxItem[]): void {
   for (const batchId of new Set(
-    parcels.flatMap((parcel) => (parcel.kind === 'event' ? [parcel.batchId] : [])),
+    items.flatMap((item) => (item.kind === 'event' ? [item.batchId] : [])),
   )) {
     queryClient.setQueryData<EventPage>(keys.events(batchId), (page) => {
-      const taken = eventsIn(parcels, batchId);
+      const taken = eventsIn(items, batchId);
       return { events: [...(page?.events ?? []), ...taken], cursor: page?.cursor ?? '' };
     });
     void queryClient.invalidateQueries({ queryKey: keys.events(batchId) });

@@ -6,8 +6,8 @@ import { get } from './api.js';
 import { today } from './clock.js';
 import { outbox } from './outbox.js';
 import { keys, queryClient, takeEventsIntoCache, useOutbox } from './queries.js';
-import type { Parcel } from './store.js';
-import { withParcels } from './with-parcels.js';
+import type { OutboxItem } from './store.js';
+import { withPending } from './with-pending.js';
 
 /** What the lists of the shelf are narrowed to. */
 export type LotFilter = Pick<ListLots, 'search' | 'state' | 'place' | 'left'>;
@@ -36,10 +36,10 @@ export function useLotsOf(batchId: string): Lots {
     // A batch the server has never seen has no jars there yet.
     enabled: outbox.snapshot().drafts.get(batchId)?.revision !== 0,
   });
-  const { parcels } = useOutbox();
+  const { items } = useOutbox();
   const lots = useMemo(
-    () => withParcels(data ?? [], parcels, NEW).filter((lot) => lot.batchId === batchId),
-    [data, parcels, batchId],
+    () => withPending(data ?? [], items, NEW).filter((lot) => lot.batchId === batchId),
+    [data, items, batchId],
   );
   return { lots, isPending: isPending && !isError, isError };
 }
@@ -67,12 +67,12 @@ export function useLotPages(filter: LotFilter): LotPages {
     placeholderData: (before) => before,
   });
   const { data, isPending, isError, hasNextPage, isFetchingNextPage, fetchNextPage } = query;
-  const { parcels } = useOutbox();
+  const { items } = useOutbox();
   const { search, state, place } = filter;
   const narrowed = [search, state, place].some((each) => each !== undefined);
   const lots = useMemo(
-    () => merged(data?.pages.flat() ?? [], parcels, narrowed),
-    [data, parcels, narrowed],
+    () => merged(data?.pages.flat() ?? [], items, narrowed),
+    [data, items, narrowed],
   );
   return {
     lots,
@@ -96,8 +96,8 @@ export function useShelfOverview(): { overview: ShelfOverview | undefined; isErr
     },
     refetchInterval: ({ state }) => ((state.data?.pending ?? 0) > 0 ? AGAIN_MS : false),
   });
-  const { parcels } = useOutbox();
-  const overview = useMemo(() => data && withJars(data, parcels), [data, parcels]);
+  const { items } = useOutbox();
+  const overview = useMemo(() => data && withJars(data, items), [data, items]);
   return { overview, isError };
 }
 
@@ -109,13 +109,12 @@ export const hasJars = (batchId: string): boolean =>
   knownLots().some((lot) => lot.batchId === batchId);
 
 /** Takes what the server acknowledged into the cache: events of a log, and jars. */
-export function takeIntoCache(parcels: readonly Parcel[]): void {
-  takeEventsIntoCache(parcels);
-  takeJarsIntoCache(parcels.filter(({ kind }) => kind !== 'event'));
+export function takeIntoCache(items: readonly OutboxItem[]): void {
+  takeEventsIntoCache(items);
+  takeJarsIntoCache(items.filter(({ kind }) => kind !== 'event'));
   if (
-    parcels.some(
-      (parcel) =>
-        parcel.kind !== 'event' || (parcel.event.type !== 'reading' && hasJars(parcel.batchId)),
+    items.some(
+      (item) => item.kind !== 'event' || (item.event.type !== 'reading' && hasJars(item.batchId)),
     )
   )
     void queryClient.invalidateQueries({ queryKey: keys.shelf });
@@ -125,17 +124,17 @@ export function takeIntoCache(parcels: readonly Parcel[]): void {
  * Takes jars the server acknowledged into the cache, so that nothing blinks out between outbox and
  * next fetch.
  */
-function takeJarsIntoCache(parcels: readonly Parcel[]): void {
-  if (parcels.length === 0) return;
+function takeJarsIntoCache(items: readonly OutboxItem[]): void {
+  if (items.length === 0) return;
   queryClient.setQueriesData<LotView[]>(
     { queryKey: [...keys.shelf, 'of'] },
-    (lots) => lots && withParcels(lots, parcels, NEW),
+    (lots) => lots && withPending(lots, items, NEW),
   );
   queryClient.setQueriesData<InfiniteData<LotView[], string>>(
     { queryKey: [...keys.shelf, 'pages'] },
     (data) => {
       if (!data) return data;
-      const known = new Map(merged(data.pages.flat(), parcels, true).map((lot) => [lot.id, lot]));
+      const known = new Map(merged(data.pages.flat(), items, true).map((lot) => [lot.id, lot]));
       return {
         ...data,
         pages: data.pages.map((page) => page.map((lot) => known.get(lot.id) ?? lot)),
@@ -144,7 +143,7 @@ function takeJarsIntoCache(parcels: readonly Parcel[]): void {
   );
   queryClient.setQueriesData<ShelfOverview>(
     { queryKey: [...keys.shelf, 'overview'] },
-    (overview) => overview && withJars(overview, parcels),
+    (overview) => overview && withJars(overview, items),
   );
 }
 
@@ -152,21 +151,21 @@ function takeJarsIntoCache(parcels: readonly Parcel[]): void {
  * Lots with what is in the outbox.
  * @param known without those that only the outbox knows of: whether they belong here it cannot say
  */
-function merged(lots: readonly LotView[], parcels: readonly Parcel[], known: boolean): LotView[] {
-  const all = withParcels(lots, parcels, NEW);
+function merged(lots: readonly LotView[], items: readonly OutboxItem[], known: boolean): LotView[] {
+  const all = withPending(lots, items, NEW);
   if (!known) return all;
   const had = new Set(lots.map(({ id }) => id));
   return all.filter(({ id }) => had.has(id));
 }
 
 /** Jars that only change place stay as many. */
-const comeOrGone = (parcel: Parcel): number =>
-  parcel.kind === 'put' ? parcel.body.count : parcel.kind === 'move' ? parcel.body.change : 0;
+const comeOrGone = (item: OutboxItem): number =>
+  item.kind === 'put' ? item.body.count : item.kind === 'move' ? item.body.change : 0;
 
-const withJars = (overview: ShelfOverview, parcels: readonly Parcel[]): ShelfOverview => ({
+const withJars = (overview: ShelfOverview, items: readonly OutboxItem[]): ShelfOverview => ({
   ...overview,
-  jars: overview.jars + parcels.reduce((sum, parcel) => sum + comeOrGone(parcel), 0),
-  eatFirst: merged(overview.eatFirst, parcels, true).filter(({ count }) => count > 0),
+  jars: overview.jars + items.reduce((sum, item) => sum + comeOrGone(item), 0),
+  eatFirst: merged(overview.eatFirst, items, true).filter(({ count }) => count > 0),
 });
 
 const knownLots = (): LotView[] => [

@@ -3,7 +3,7 @@ import type { FormulaBody, MoveJars, PutOnShelf, TransferJars } from '@idle-kett
 import type { BatchEvent } from '@idle-kettle/core';
 
 /** Something to tell the server; sending it twice is harmless. */
-export type Parcel =
+export type OutboxItem =
   | {
       readonly id: string;
       readonly order: number;
@@ -40,7 +40,8 @@ export interface Draft {
 }
 
 interface Shape extends DBSchema {
-  parcels: { key: string; value: Parcel };
+  /** Items of the outbox; the store has had this name from the beginning. */
+  parcels: { key: string; value: OutboxItem };
   drafts: { key: string; value: Draft };
 }
 

@@ -9,7 +9,7 @@ import {
   type UnitSystem,
 } from '@idle-kettle/core';
 import type { TemperatureUnit } from '@idle-kettle/contract';
-import { useHabit } from './habit.js';
+import { usePreferences } from './preferences.js';
 
 /** What is measured, in the unit the value has. */
 export type Measured =
@@ -93,7 +93,7 @@ export function MeasureInput({
   className = 'w-28',
   onChange,
 }: MeasureInputProps) {
-  const { units, temperatureUnit } = useHabit();
+  const { units, temperatureUnit } = usePreferences();
   const [typed, setTyped] = useState<string>();
   const [wrong, setWrong] = useState<string>();
   const hint = useId();

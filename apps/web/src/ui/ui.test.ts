@@ -10,7 +10,7 @@ import {
 import { stopWords } from '../batch/words.js';
 import { fileName } from './file-name.js';
 import { fruitColour } from './fruit-colour.js';
-import { formatsOf } from './habit.js';
+import { formatsOf } from './preferences.js';
 import { jarsOf, partWords } from './jar-picture.js';
 import { metresIn } from './metres-in.js';
 import { clock } from './now.js';

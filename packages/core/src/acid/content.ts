@@ -1,12 +1,4 @@
-import {
-  ACID_KEYS,
-  meanCharge,
-  noAcid,
-  pHOf,
-  protons,
-  VALENCE,
-  type AcidContent,
-} from './charge.js';
+import { ACID_KEYS, meanCharge, noAcid, pHOf, protons, VALENCE, type AcidContent } from './charge.js';
 
 /** Grams of citric acid that give one equivalent. 192.12 g/mol over three protons. */
 export const CITRIC_G_PER_EQ = 64.04;

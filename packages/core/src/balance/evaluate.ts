@@ -1,13 +1,7 @@
 import { within, type Range } from '../range/index.js';
 import { titratablePercentOf } from '../acid/index.js';
 import { INVERSION_FACTOR, inversionRate_perMin, syrupDensity_kgPerM3 } from '../syrup/index.js';
-import {
-  butterFirmness,
-  curdFirmness,
-  highMethoxylFirmness,
-  lowMethoxylFirmness,
-  pectinLeft,
-} from '../pectin/index.js';
+import { butterFirmness, curdFirmness, highMethoxylFirmness, lowMethoxylFirmness, pectinLeft } from '../pectin/index.js';
 import { fillInOrder } from '../jars/index.js';
 import type { PotFormula } from '../formula/index.js';
 import { pHOfContents, type Contents } from './contents.js';

@@ -1,12 +1,4 @@
-import {
-  softeningIn,
-  STAGES,
-  usualStage,
-  type PotFormula,
-  type PotLine,
-  type Warning,
-  type WarningCode,
-} from '../formula/index.js';
+import { softeningIn, STAGES, usualStage, type PotFormula, type PotLine, type Warning, type WarningCode } from '../formula/index.js';
 import { HALF_PINT_ML } from '../jars/index.js';
 import type { Range } from '../range/index.js';
 import { inHalfPints } from './bracket.js';

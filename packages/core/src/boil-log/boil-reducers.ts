@@ -6,7 +6,7 @@ import type { LoggedReading } from './reading-filter.js';
 type Derived =
   | 'readings'
   | 'rejectedReadings'
-  | 'stove'
+  | 'panAndBurner'
   | 'gelTemperature_C'
   | 'boilingPoint_C'
   | 'minute'

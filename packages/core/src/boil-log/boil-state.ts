@@ -1,13 +1,6 @@
-import type { Stove } from '../formula/index.js';
+import type { PanAndBurner } from '../formula/index.js';
 import type { Vessel } from '../thermal/index.js';
-import type {
-  BatchEvent,
-  EventBodies,
-  JarsFilled,
-  Pause,
-  SomeJars,
-  UnsealedPlace,
-} from './event.js';
+import type { BatchEvent, EventBodies, JarsFilled, Pause, SomeJars, UnsealedPlace } from './event.js';
 import type { LoggedReading, RejectedReading } from './reading-filter.js';
 
 /** A weighing or a refractometer value, with its one number: kilograms or per cent. */
@@ -32,7 +25,7 @@ export interface Boil {
   readonly startedAt: number | undefined;
   readonly endedAt: number | undefined;
   /** The pan and the burner it cooks on, where the log says so. */
-  readonly stove: Stove;
+  readonly panAndBurner: PanAndBurner;
   /** Where to stop, and where water boils, as recorded when the pan went on the heat. */
   readonly gelTemperature_C: number | undefined;
   readonly boilingPoint_C: number | undefined;

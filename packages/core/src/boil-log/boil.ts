@@ -61,7 +61,7 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
       cooledAt,
       simulated: draft.simulated !== undefined,
     }),
-    stove: {
+    panAndBurner: {
       ...(light?.pan !== undefined && { pan: light.pan }),
       ...(light?.ring !== undefined && { ring: light.ring }),
     },

@@ -1,4 +1,4 @@
-import type { Stove } from '../formula/index.js';
+import type { PanAndBurner } from '../formula/index.js';
 import type { Vessel } from '../thermal/index.js';
 
 /** What the maker judged "done" by, besides the thermometer. */
@@ -92,7 +92,7 @@ export interface EventBodies {
    * The pot goes on the heat. The place as it was known then, so that a later change of kitchen
    * does not rewrite this boil.
    */
-  light: Stove & { readonly gelTemperature_C: number; readonly boilingPoint_C: number };
+  light: PanAndBurner & { readonly gelTemperature_C: number; readonly boilingPoint_C: number };
   reading: { readonly temperature_C: number } & ByInstrument;
   /** The pot on the scale, less the empty pan. */
   weighed: { readonly mass_kg: number } & ByInstrument;

@@ -1,16 +1,7 @@
 import type { PreparedPot } from '../balance/index.js';
 import { HOUR_MIN, MINUTE_S } from '../quantity/index.js';
 import { boilingPointAt, gelTemperature_C } from '../water/index.js';
-import {
-  boilingCurve,
-  PAN_DIAMETER_M,
-  shortOfBoil_K,
-  type PanModel,
-  type PotState,
-  simulateBoil,
-  type SimulateOptions,
-  type Simulation,
-} from '../thermal/index.js';
+import { boilingCurve, PAN_DIAMETER_M, shortOfBoil_K, type PanModel, type PotState, simulateBoil, type SimulateOptions, type Simulation } from '../thermal/index.js';
 
 /**
  * What is in the pot of a formula when it goes on the heat.

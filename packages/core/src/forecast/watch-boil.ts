@@ -1,5 +1,5 @@
 import type { PreparedPot } from '../balance/index.js';
-import { onStove, type FormulaDocument, type Kitchen, type PotFormula } from '../formula/index.js';
+import { withPanAndBurner, type FormulaDocument, type Kitchen, type PotFormula } from '../formula/index.js';
 import { boilingPointAt, LATENT_J_PER_KG, saturationTemperature_C } from '../water/index.js';
 import { type Boil, CookingClock } from '../boil-log/index.js';
 import { forecast, type Forecast } from './forecast.js';
@@ -133,7 +133,14 @@ export function modelledPot(
   // before, nobody wrote down.
   const from_ms = first?.at ?? startedAt;
   const clock = new CookingClock(boil, from_ms);
-  const pot = panContents(boil, written, onStove(kitchen, boil.stove), clock, from_ms, 'in');
+  const pot = panContents(
+    boil,
+    written,
+    withPanAndBurner(kitchen, boil.panAndBurner),
+    clock,
+    from_ms,
+    'in',
+  );
   const target = pot && targetOf(pot.whole, boil);
   if (!pot || !target) return undefined;
   const { whole, first: atFirst } = pot;

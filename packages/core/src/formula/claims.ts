@@ -1,12 +1,6 @@
 import { parseAmount, type Decimal } from '../quantity/index.js';
 import { findJar, type JarSize } from '../jars/index.js';
-import {
-  fingerprint,
-  PROCESSINGS,
-  type FormulaDocument,
-  type MeasuredPH,
-  type Processing,
-} from './document.js';
+import { fingerprint, PROCESSINGS, type FormulaDocument, type MeasuredPH, type Processing } from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
 

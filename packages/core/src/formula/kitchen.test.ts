@@ -2,7 +2,7 @@ import { balance, type Balance } from '../balance/index.js';
 import { burnerHeat_W } from '../thermal/index.js';
 import { computeFormula } from '../keeping/index.js';
 import { documentOf, POWDER } from '../testing/formula.js';
-import { onStove, type Kitchen } from './kitchen.js';
+import { withPanAndBurner, type Kitchen } from './kitchen.js';
 import { readFormula } from './read.js';
 import type { FormulaDocument } from './document.js';
 
@@ -100,30 +100,34 @@ describe('a boil that says which pan and ring it is on', () => {
   };
 
   test('nothing said: the usual ones', () => {
-    expect(onStove(kitchen, {})).toBe(kitchen);
+    expect(withPanAndBurner(kitchen, {})).toBe(kitchen);
   });
 
   test('the pan’s own evaporation, less on a weaker ring than the one it was measured on', () => {
-    expect(onStove(kitchen, { pan: 'wide', ring: 'big' }).pan).toEqual({
+    expect(withPanAndBurner(kitchen, { pan: 'wide', ring: 'big' }).pan).toEqual({
       capacity_l: 16,
       evaporation_kgPerH: 2.1,
       heat_W: 1575,
     });
-    expect(onStove(kitchen, { pan: 'wide', ring: 'back' }).pan).toEqual({
+    expect(withPanAndBurner(kitchen, { pan: 'wide', ring: 'back' }).pan).toEqual({
       capacity_l: 16,
       evaporation_kgPerH: 1.05,
       heat_W: 787.5,
     });
-    expect(onStove(kitchen, { pan: 'steel', ring: 'big' }).pan).toEqual({
+    expect(withPanAndBurner(kitchen, { pan: 'steel', ring: 'big' }).pan).toEqual({
       capacity_l: 8,
       heat_W: 1575,
     });
   });
 
   test('what boils on them told beats what boils elsewhere did; a pan that is gone is the usual one', () => {
-    expect(onStove(kitchen, { pan: 'steel', ring: 'back' }).learned?.heat_W?.mid).toBe(700);
-    expect(onStove(kitchen, { pan: 'wide', ring: 'back' }).learned?.heat_W?.mid).toBe(1500);
-    expect(onStove(kitchen, { pan: 'sold', ring: 'big' }).pan).toEqual(kitchen.pan);
+    expect(withPanAndBurner(kitchen, { pan: 'steel', ring: 'back' }).learned?.heat_W?.mid).toBe(
+      700,
+    );
+    expect(withPanAndBurner(kitchen, { pan: 'wide', ring: 'back' }).learned?.heat_W?.mid).toBe(
+      1500,
+    );
+    expect(withPanAndBurner(kitchen, { pan: 'sold', ring: 'big' }).pan).toEqual(kitchen.pan);
   });
 });
 

@@ -19,7 +19,7 @@ export interface Pan {
 }
 
 /** Which pan on which ring, by their ids in the kitchen's gear. */
-export interface Stove {
+export interface PanAndBurner {
   readonly pan?: string;
   readonly ring?: string;
 }
@@ -29,7 +29,7 @@ export interface Learned {
   /** Into the usual pan on its ring, W, 5-95 %, for a pot of up to {@link ORDINARY_POT_KG}. */
   readonly heat_W?: Range;
   /** The same by pan and ring, where boils tell of them. */
-  readonly stoves?: readonly (Stove & { readonly heat_W: Range })[];
+  readonly stoves?: readonly (PanAndBurner & { readonly heat_W: Range })[];
   /** What comes to the jars, as a share of what is computed, 5-95 %. */
   readonly yieldShare?: Range;
 }
@@ -42,7 +42,7 @@ export interface Kitchen extends Place {
   readonly pectins?: readonly PectinProfile[];
   readonly jars?: readonly MeasuredJar[];
   readonly pan?: Pan;
-  /** Every pan and ring there is, for a boil that says which it is on; see {@link onStove}. */
+  /** Every pan and ring there is, for a boil that says which it is on; see {@link withPanAndBurner}. */
   readonly pans?: readonly (Pan & { readonly id: string })[];
   readonly rings?: readonly { readonly id: string; readonly heat_W: number }[];
   /** What was left of bought fruit when it was prepared here. */
@@ -53,17 +53,17 @@ export interface Kitchen extends Place {
 /** A measured jar further than this from its name is another jar, share of its volume. */
 export const MEASURED_JAR_DOUBT = 0.2;
 
-export const isSameStove = (one: Stove, other: Stove): boolean =>
+export const isSamePanAndBurner = (one: PanAndBurner, other: PanAndBurner): boolean =>
   one.pan === other.pan && one.ring === other.ring;
 
 /**
  * The kitchen with the pan and ring a boil is on in place of the usual ones, as far as they are
  * known, and what boils on them told.
  */
-export function onStove(kitchen: Kitchen, stove: Stove): Kitchen {
-  if (stove.pan === undefined && stove.ring === undefined) return kitchen;
-  const found = kitchen.pans?.find(({ id }) => id === stove.pan);
-  const ring_W = kitchen.rings?.find(({ id }) => id === stove.ring)?.heat_W;
+export function withPanAndBurner(kitchen: Kitchen, panAndBurner: PanAndBurner): Kitchen {
+  if (panAndBurner.pan === undefined && panAndBurner.ring === undefined) return kitchen;
+  const found = kitchen.pans?.find(({ id }) => id === panAndBurner.pan);
+  const ring_W = kitchen.rings?.find(({ id }) => id === panAndBurner.ring)?.heat_W;
   const { id: _id, ...own } = found ?? { id: '', ...kitchen.pan };
   const strongest_W = kitchen.pan?.heat_W;
   const heat_W = ring_W ?? strongest_W;
@@ -77,7 +77,9 @@ export function onStove(kitchen: Kitchen, stove: Stove): Kitchen {
     }),
     ...(heat_W !== undefined && { heat_W }),
   };
-  const told = kitchen.learned?.stoves?.find((each) => isSameStove(each, stove))?.heat_W;
+  const told = kitchen.learned?.stoves?.find((each) =>
+    isSamePanAndBurner(each, panAndBurner),
+  )?.heat_W;
   return {
     ...kitchen,
     ...(Object.keys(pan).length > 0 && { pan }),

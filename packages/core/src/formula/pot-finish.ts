@@ -1,14 +1,7 @@
 import { within, type Range } from '../range/index.js';
 import { celsius, parseMeasure } from '../quantity/index.js';
 import { checkPlace, GEL_RISE_C, type Place } from '../water/index.js';
-import {
-  findJar,
-  HALF_INCH_MM,
-  JAR_SIZES,
-  QUARTER_INCH_MM,
-  type JarChoice,
-  type JarSize,
-} from '../jars/index.js';
+import { findJar, HALF_INCH_MM, JAR_SIZES, QUARTER_INCH_MM, type JarChoice, type JarSize } from '../jars/index.js';
 import { FINISHES, USUAL_FINISHES, type FinishType, type Kind, type Method } from './document.js';
 import { MOST_IN_A_LINE_KG } from './pot-line.js';
 import type { MeasuredJar } from './kitchen.js';

@@ -3,16 +3,7 @@ import { Z90 } from '../range/index.js';
 import { seeded } from '../random/index.js';
 import { boilingPointAt } from '../water/index.js';
 import { type Boil, CookingClock } from '../boil-log/index.js';
-import {
-  boilingCurve,
-  PANTRY_C,
-  putInto,
-  type PanModel,
-  openSurface_m,
-  heatIntoPan_W,
-  simulateBoil,
-  type Change,
-} from '../thermal/index.js';
+import { boilingCurve, PANTRY_C, putInto, type PanModel, openSurface_m, heatIntoPan_W, simulateBoil, type Change } from '../thermal/index.js';
 import { startOf } from '../forecast/index.js';
 import { panContents } from '../made-batch/index.js';
 

@@ -1,11 +1,5 @@
 import { AIR_SHARE, FILL_C, FILM_KG, FOAM_SHARE, JAR_DOUBT } from '../balance/index.js';
-import {
-  ORDINARY_POT_KG,
-  type FormulaDocument,
-  type Kitchen,
-  type PotFormula,
-  type Stove,
-} from '../formula/index.js';
+import { ORDINARY_POT_KG, type FormulaDocument, type Kitchen, type PotFormula, type PanAndBurner } from '../formula/index.js';
 import { AT_THE_END_MS, volumeFilled_ml } from '../made-batch/index.js';
 import { forecast, modelledPot, type ForecastInput, type Observation } from '../forecast/index.js';
 import type { Boil } from '../boil-log/index.js';
@@ -22,7 +16,7 @@ export interface BoilEvidence {
   /** When it ended, milliseconds since 1970. */
   readonly at: number;
   /** What it was on, where the log says so. */
-  readonly stove?: Stove;
+  readonly panAndBurner?: PanAndBurner;
   /** How much too high the thermometer reads, K; the day's weather is in it. */
   readonly offset_K: Estimate;
   /**
@@ -152,7 +146,7 @@ export function evidenceOf(
   const stopped_K = last && last.temperature_C - offset.mid - saturationTemperature_C(pressure_kPa);
   return {
     at,
-    ...(Object.keys(boil.stove).length > 0 && { stove: boil.stove }),
+    ...(Object.keys(boil.panAndBurner).length > 0 && { panAndBurner: boil.panAndBurner }),
     offset_K: offset,
     logHeat_W: {
       mid: Math.log(net_W.mid / larger),

@@ -1,5 +1,5 @@
 import { JAR_DOUBT } from '../balance/index.js';
-import { isSameStove, onStove, type Kitchen, type Stove } from '../formula/index.js';
+import { isSamePanAndBurner, withPanAndBurner, type Kitchen, type PanAndBurner } from '../formula/index.js';
 import { heatIntoPan_W } from '../thermal/index.js';
 import { Z90 } from '../range/index.js';
 import { boilingPointAt, GEL_RISE_C } from '../water/index.js';
@@ -13,7 +13,7 @@ export interface Lessons {
   /** Into the usual pan on its ring, W. */
   readonly heat_W: Lesson;
   /** The same of each pan on each ring that boils tell of. */
-  readonly stoves: readonly (Stove & { readonly heat_W: Lesson })[];
+  readonly stoves: readonly (PanAndBurner & { readonly heat_W: Lesson })[];
   /**
    * What comes to the jars, as a share of what is computed: the ladle, the foam, the jars as they
    * are filled here.
@@ -79,11 +79,13 @@ export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Les
   return {
     offset_K,
     heat_W: heatTold(boils, plain),
-    stoves: stovesOf(boils).map((stove) => ({
-      ...stove,
+    stoves: stovesOf(boils).map((panAndBurner) => ({
+      ...panAndBurner,
       heat_W: heatTold(
-        boils.filter((each) => each.stove && isSameStove(each.stove, stove)),
-        onStove(plain, stove),
+        boils.filter(
+          (each) => each.panAndBurner && isSamePanAndBurner(each.panAndBurner, panAndBurner),
+        ),
+        withPanAndBurner(plain, panAndBurner),
       ),
     })),
     yieldShare: byFactor(lessonFrom({ mid: 0, sd: YIELD_SD }, shares, BATCH_SD, JAR_DOUBT / Z90)),
@@ -92,10 +94,13 @@ export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Les
 }
 
 /** Each pan on each ring once. */
-const stovesOf = (boils: readonly BoilEvidence[]): Stove[] =>
+const stovesOf = (boils: readonly BoilEvidence[]): PanAndBurner[] =>
   boils
-    .flatMap(({ stove }) => stove ?? [])
-    .filter((stove, i, all) => all.findIndex((other) => isSameStove(other, stove)) === i);
+    .flatMap(({ panAndBurner }) => panAndBurner ?? [])
+    .filter(
+      (panAndBurner, i, all) =>
+        all.findIndex((other) => isSamePanAndBurner(other, panAndBurner)) === i,
+    );
 
 /**
  * The thermometer's error as it is believed: as boiling water was read on it, where it was, else as
@@ -122,7 +127,10 @@ export function taught(
     learned: {
       ...(heat_W.boils > 0 && { heat_W: heat_W.value }),
       ...(stoves.length > 0 && {
-        stoves: stoves.map((stove) => ({ ...stove, heat_W: stove.heat_W.value })),
+        stoves: stoves.map((panAndBurner) => ({
+          ...panAndBurner,
+          heat_W: panAndBurner.heat_W.value,
+        })),
       }),
       ...(yieldShare.boils > 0 && { yieldShare: yieldShare.value }),
     },

@@ -1,5 +1,5 @@
 import { preparePot } from '../balance/index.js';
-import { onStove, readFormula, type Kitchen } from '../formula/index.js';
+import { withPanAndBurner, readFormula, type Kitchen } from '../formula/index.js';
 import { fillVolume_ml, findJar, QUARTER_INCH_MM } from '../jars/index.js';
 import { assessKeeping, KEEPING_VERDICTS } from '../keeping/index.js';
 import { boilFrom, type BatchEvent, type Boil } from '../boil-log/index.js';
@@ -266,9 +266,9 @@ test('each pan on each ring has its own heat; what is common to them is learned 
     { pan: 'wide', ring: 'big' },
     { pan: 'wide', ring: 'back' },
   ];
-  const on = (stove: object, heat_W: number, seed: number): BoilEvidence => {
+  const on = (panAndBurner: object, heat_W: number, seed: number): BoilEvidence => {
     const boil = made(heat_W, 0, seed);
-    const told = evidenceOf(DAMSON, { ...boil, stove }, HERE);
+    const told = evidenceOf(DAMSON, { ...boil, panAndBurner }, HERE);
     if (!told) throw new Error('nothing was told');
     return told;
   };
@@ -282,7 +282,8 @@ test('each pan on each ring has its own heat; what is common to them is learned 
   ];
   const lessons = learnFrom(boils, HERE);
   const kitchen = taught(HERE, lessons);
-  const heat = (stove: object): number => onStove(kitchen, stove).learned?.heat_W?.mid ?? NaN;
+  const heat = (panAndBurner: object): number =>
+    withPanAndBurner(kitchen, panAndBurner).learned?.heat_W?.mid ?? NaN;
   expect(lessons.stoves).toHaveLength(2);
   expect(heat(BIG) / 2100).toBeGreaterThan(0.93);
   expect(heat(BIG) / 2100).toBeLessThan(1.07);

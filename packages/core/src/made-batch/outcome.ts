@@ -1,11 +1,5 @@
 import { balance } from '../balance/index.js';
-import {
-  onStove,
-  readFormula,
-  withoutPlace,
-  type FormulaDocument,
-  type Kitchen,
-} from '../formula/index.js';
+import { withPanAndBurner, readFormula, withoutPlace, type FormulaDocument, type Kitchen } from '../formula/index.js';
 import type { Range } from '../range/index.js';
 import { type Boil, SHOW_RESULTS } from '../boil-log/index.js';
 import { isSettledUnsealed, sealsOf } from '../jarring/index.js';
@@ -59,7 +53,7 @@ export function outcomeOf(
   kitchen: Kitchen,
   now: number,
 ): BatchOutcome {
-  const here = onStove(kitchen, boil.stove);
+  const here = withPanAndBurner(kitchen, boil.panAndBurner);
   const place =
     boil.boilingPoint_C === undefined ? here : { ...here, boilingPoint_C: boil.boilingPoint_C };
   const { formula } = readFormula(withoutPlace(document), place);

@@ -1,13 +1,4 @@
-import {
-  about,
-  ACIDS,
-  fromHandbooks,
-  fromPhList,
-  fromPractice,
-  fromRefuse,
-  fromTables,
-  type Ingredient,
-} from './ingredient.js';
+import { about, ACIDS, fromHandbooks, fromPhList, fromPractice, fromRefuse, fromTables, type Ingredient } from './ingredient.js';
 import { FRUIT_ROWS, VEGETABLE_ROWS, type ProduceRow } from './fruit.table.js';
 
 const produce =

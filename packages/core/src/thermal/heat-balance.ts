@@ -1,12 +1,6 @@
 import type { Range } from '../range/index.js';
 import { INVERSION_FACTOR, inversionRate_perMin } from '../syrup/index.js';
-import {
-  heatForLoss_W,
-  LATENT_J_PER_KG,
-  LOSS_W_PER_K,
-  ROOM_C,
-  saturationPressure_kPa,
-} from '../water/index.js';
+import { heatForLoss_W, LATENT_J_PER_KG, LOSS_W_PER_K, ROOM_C, saturationPressure_kPa } from '../water/index.js';
 import type { BoilingCurve } from './boiling-curve.js';
 
 /**

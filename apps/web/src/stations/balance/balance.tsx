@@ -11,11 +11,11 @@ import { HowSure } from './how-sure.js';
 import { JarSlider } from './jar-slider.js';
 import { AfterFilling, JarSizes } from './jar-sizes.js';
 import { nameOfLine } from '../../batch/line-edit.js';
-import { Keep } from './keep.js';
+import { SaveFormula } from './save-formula.js';
 import { Lines } from './lines.js';
 import { MakeItFit } from './make-it-fit.js';
 import { Steering } from './steering.js';
-import { Way } from './way.js';
+import { KindAndMethod } from './kind-and-method.js';
 import { WaysToTheShelf } from './ways-to-the-shelf.js';
 import { WhatGoesWhere } from './what-goes-where.js';
 import { shortcutTarget, useShortcuts } from '../../ui/shortcuts.js';
@@ -32,7 +32,7 @@ export function Balance() {
           the boil stays as it is.
         </p>
       )}
-      <Way />
+      <KindAndMethod />
       <Lines />
       <FromTheBoil />
       {boil.startedAt === undefined && <MakeItFit />}
@@ -50,7 +50,7 @@ export function Balance() {
         <button type="button" className="btn btn-ghost" disabled={!redo} onClick={redo}>
           <Redo2 aria-hidden="true" className="size-5" /> Redo
         </button>
-        <Keep />
+        <SaveFormula />
         <Link to="../plan" className="btn ml-auto">
           Plan it
         </Link>

@@ -9,7 +9,7 @@ import {
   type FormulaDocument,
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
-import { useHabit, type Habit } from '../../ui/habit.js';
+import { usePreferences, type Preferences } from '../../ui/preferences.js';
 import { BANDS, BOTTOM, HEIGHT, LEFT, shading, WIDTH, x, y, type Point } from './gel-map-shape.js';
 
 /** Shares of the pot that an arrow adds: enough to see, little enough to do. */
@@ -23,7 +23,7 @@ const SUGAR_SHARE = 0.06;
 function steps(
   document: FormulaDocument,
   { massIn_kg }: Balance,
-  { units, temperatureUnit }: Pick<Habit, 'units' | 'temperatureUnit'>,
+  { units, temperatureUnit }: Pick<Preferences, 'units' | 'temperatureUnit'>,
   rise_K: number | undefined,
 ): { label: string; edit: Edit }[] {
   const grams = massIn_kg.mid * 1000;
@@ -58,7 +58,7 @@ const SHORTEST_ARROW = 7;
  */
 export function GelMap({ balance }: { readonly balance: Balance }) {
   const { asMade, formula } = useBatch();
-  const { place, units, temperatureUnit } = useHabit();
+  const { kitchen, units, temperatureUnit } = usePreferences();
   const { solidsPercent, pectinPercent } = useMemo(() => {
     const outcome = preparePot(formula)?.outcome;
     return { solidsPercent: outcome?.solids ?? 65, pectinPercent: outcome?.pectinPercent ?? 0 };
@@ -69,7 +69,7 @@ export function GelMap({ balance }: { readonly balance: Balance }) {
   );
   const arrows = useMemo(() => {
     const at = (document: FormulaDocument): Point | undefined => {
-      const outcome = preparePot(readFormula(document, place).formula)?.outcome;
+      const outcome = preparePot(readFormula(document, kitchen).formula)?.outcome;
       return outcome && { solids: outcome.solids, pH: outcome.pH };
     };
     const rise_K = formula.finish.type === 'gel-temperature' ? formula.finish.rise_K : undefined;
@@ -77,7 +77,7 @@ export function GelMap({ balance }: { readonly balance: Balance }) {
       const to = at(edited(asMade, [edit]));
       return to ? [{ label, to }] : [];
     });
-  }, [asMade, balance, formula, place, units, temperatureUnit]);
+  }, [asMade, balance, formula, kitchen, units, temperatureUnit]);
   const { pH, finish, set } = balance;
   if (set.model !== 'high-methoxyl') return null;
   const [cx, cy] = [x(finish.solubleSolidsPercent.mid), y(pH.mid)];

@@ -7,7 +7,7 @@ import {
   type Sampled,
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 import { capital } from '../../ui/sentence.js';
 import type { SampleQuestion, SampleReport } from '../../workers/sample.worker.js';
 
@@ -24,7 +24,7 @@ type Run =
 /** Draws many such pots beside the page. Typing starts anew, and a long run can be stopped. */
 function useDraws(): { run: Run | undefined; draw: (pots: number) => void; stop: () => void } {
   const { asMade } = useBatch();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const worker = useRef<Worker>(undefined);
   const [run, setRun] = useState<Run>();
   const stop = useCallback(() => {
@@ -47,9 +47,13 @@ function useDraws(): { run: Run | undefined; draw: (pots: number) => void; stop:
           mine.terminate();
         }
       };
-      mine.postMessage({ document: asMade, place, samples: pots } satisfies SampleQuestion);
+      mine.postMessage({
+        document: asMade,
+        place: kitchen,
+        samples: pots,
+      } satisfies SampleQuestion);
     },
-    [asMade, place],
+    [asMade, kitchen],
   );
   useEffect(() => {
     const timer = setTimeout(() => draw(AT_ONCE), PAUSE_MS);

@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import type { JarBody } from '@idle-kettle/contract';
 import { JAR_SIZES, PROCESSINGS, type Processing } from '@idle-kettle/core';
-import { useKitchens } from '../../data/kitchens.js';
+import { useKitchenInUse } from '../../data/kitchens.js';
 import { sentence } from '../../ui/sentence.js';
 import { useBatch } from '../../batch/batch-context.js';
 import { shortcutTarget } from '../../ui/shortcuts.js';
@@ -59,7 +59,7 @@ export function AfterFilling() {
  * end.
  */
 function InStock({ size, wanted }: { readonly size: string; readonly wanted: number }) {
-  const stock = useKitchens().data?.[0]?.gear.jars.find((jar) => jar.size === size)?.stock;
+  const stock = useKitchenInUse()?.gear.jars.find((jar) => jar.size === size)?.stock;
   if (stock === undefined) return null;
   const short = Math.ceil(wanted) > stock;
   return (

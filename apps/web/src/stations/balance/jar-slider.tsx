@@ -3,12 +3,12 @@ import { findJar, jarWords, scaleFormula } from '@idle-kettle/core';
 import type { FormulaBody } from '@idle-kettle/contract';
 import { useBatch } from '../../batch/batch-context.js';
 import { jarsOf } from '../../ui/jar-picture.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 
 /** Jars dragged more or fewer: the whole formula follows, one step of undo for one drag. */
 export function JarSlider() {
   const { document, balance, problems, change } = useBatch();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const [held, setHeld] = useState<{ value: number; from: FormulaBody }>();
   const [only, ...others] = document.jars;
   const jar = findJar(only?.size ?? '');
@@ -21,7 +21,7 @@ export function JarSlider() {
     change('jars dragged', (current) => {
       const from = held?.from ?? current;
       setHeld({ value: next, from });
-      const scaled = scaleFormula(from, { by: 'jars', count: next, jar }, place);
+      const scaled = scaleFormula(from, { by: 'jars', count: next, jar }, kitchen);
       return scaled.ok ? (scaled.document as FormulaBody) : current;
     });
   };

@@ -17,7 +17,7 @@ import { isProduce, softens, usualStage, type PotLine, type UnitSystem } from '@
 import { useBatch } from '../../batch/batch-context.js';
 import { moveLine, nameOfLine } from '../../batch/line-edit.js';
 import { NewLine } from '../../batch/new-line.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { COLUMNS, idOf, Line } from './line.js';
 
 /** What goes into the pot: each line edited in place, a new one typed at the foot. */
@@ -28,7 +28,7 @@ export function Lines() {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const formats = useFormats();
-  const { units } = useHabit();
+  const { units } = usePreferences();
   const count = document.lines.length;
   const ids = useMemo(() => Array.from({ length: count }, (_, index) => idOf(index)), [count]);
   const named = (id: string | number): string => {

@@ -3,7 +3,7 @@ import { toast } from 'sonner';
 import { readScaleTarget, scaleFormula, type ScaleResult } from '@idle-kettle/core';
 import type { FormulaBody, FormulaLineBody } from '@idle-kettle/contract';
 import { useBatch } from '../../batch/batch-context.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 import { sentence } from '../../ui/sentence.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { shortcutTarget } from '../../ui/shortcuts.js';
@@ -14,13 +14,13 @@ import { shortcutTarget } from '../../ui/shortcuts.js';
  */
 export function MakeItFit() {
   const { document, change, problems } = useBatch();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const [text, setText] = useState('');
   const noteId = useId();
   if (document.lines.length === 0) return null;
   const reading = text.trim() === '' ? undefined : readScaleTarget(text, document);
   const result: ScaleResult | undefined =
-    reading?.ok === true ? scaleFormula(document, reading.target, place) : undefined;
+    reading?.ok === true ? scaleFormula(document, reading.target, kitchen) : undefined;
   const wrong =
     reading?.ok === false ? reading.message : result?.ok === false ? result.message : undefined;
   const fit = ({ document: scaled, factor }: ScaleResult & { ok: true }): void => {
@@ -30,7 +30,7 @@ export function MakeItFit() {
       // A line typed since this was shown is scaled too.
       const again =
         reading?.ok === true && current !== document
-          ? scaleFormula(current, reading.target, place)
+          ? scaleFormula(current, reading.target, kitchen)
           : undefined;
       return (again?.ok === true ? again.document : scaled) as FormulaBody;
     });

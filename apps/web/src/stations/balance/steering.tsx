@@ -10,7 +10,7 @@ import {
 } from '@idle-kettle/core';
 import type { FormulaBody } from '@idle-kettle/contract';
 import { useBatch } from '../../batch/batch-context.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 
 const WORDS: Readonly<
   Record<
@@ -45,7 +45,7 @@ const WORDS: Readonly<
 /** Three sliders that solve for the lines: lemon, sugar, and where it is stopped. */
 export function Steering() {
   const { document, formula, problems, change } = useBatch();
-  const { place, units } = useHabit();
+  const { kitchen: place, units } = usePreferences();
   // While a slider is held it shows where the hand is, and the formula it started from is what is
   // solved.
   const [held, setHeld] = useState<{ what: Steered; value: number; from: FormulaBody }>();

@@ -1,5 +1,5 @@
 import type { Balance } from '@idle-kettle/core';
-import { useFormats } from '../../ui/habit.js';
+import { useFormats } from '../../ui/preferences.js';
 
 /** Mass in, split into what reaches the jars, what boils away, and what stays on the pan. */
 export function WhatGoesWhere({ balance }: { readonly balance: Balance }) {

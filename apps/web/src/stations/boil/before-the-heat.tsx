@@ -1,26 +1,26 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { boilingPointAt, gelTemperature_C, type Stove } from '@idle-kettle/core';
+import { boilingPointAt, gelTemperature_C, type PanAndBurner } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { VesselChoice } from '../../batch/vessel-choice.js';
 import { isByTemperature } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { Instruments } from './instruments.js';
-import { StoveChoice, useStove } from './stove-choice.js';
+import { PanChoice, usePanAndBurner } from './pan-choice.js';
 
 /** What to know and to have ready, and the tap that starts the clock. */
 export function BeforeTheHeat() {
   const { id, formula, balance } = useBatch();
-  const { place } = useHabit();
+  const { kitchen: place } = usePreferences();
   const formats = useFormats();
   const boilingPoint_C = boilingPointAt(place).boilingPoint_C.mid;
   const gel_C = balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
   const ready = formula.lines.length > 0;
-  const { stove: usual, gear } = useStove();
-  const [chosen, setChosen] = useState<Stove>();
-  const stove = chosen ?? usual;
+  const { panAndBurner: usual, gear } = usePanAndBurner();
+  const [chosen, setChosen] = useState<PanAndBurner>();
+  const panAndBurner = chosen ?? usual;
   // A butter says what it cooks in; a curd stands over water.
   const onRing = formula.finish.type !== 'consistency' && formula.kind !== 'curd';
   return (
@@ -48,7 +48,7 @@ export function BeforeTheHeat() {
           <VesselChoice />
           {gear && onRing && (
             <div className="flex flex-col gap-2 empty:hidden">
-              <StoveChoice gear={gear} stove={stove} onChange={setChosen} />
+              <PanChoice gear={gear} panAndBurner={panAndBurner} onChange={setChosen} />
             </div>
           )}
         </div>
@@ -60,7 +60,7 @@ export function BeforeTheHeat() {
             logEvent(id, 'light', {
               gelTemperature_C: Math.round(gel_C * 100) / 100,
               boilingPoint_C: Math.round(boilingPoint_C * 100) / 100,
-              ...(onRing && stove),
+              ...(onRing && panAndBurner),
             })
           }
         >

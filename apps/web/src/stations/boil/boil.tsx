@@ -16,7 +16,7 @@ import { VesselChoice } from '../../batch/vessel-choice.js';
 import { finishLineName, isByTemperature, stopWords } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useShortcuts } from '../../ui/shortcuts.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { useScreenAwake } from '../../ui/attention.js';
 import { BeforeTheHeat } from './before-the-heat.js';
 import { BigView } from './big-view.js';
@@ -24,11 +24,11 @@ import { CallChoice } from './call-choice.js';
 import { FlameRow, MeasureRow, TestRow, TextRow } from './entry-row.js';
 import { EventList, eventWords } from './event-list.js';
 import { Instruments } from './instruments.js';
-import { LeftOut } from './left-out.js';
+import { Omissions } from './omissions.js';
 import { NextStep } from './next-step.js';
-import { OtherKettles } from './other-kettles.js';
+import { OtherBatches } from './other-batches.js';
 import { PauseRow } from './pause-row.js';
-import { PotActions, type Opened } from './pot-actions.js';
+import { BoilActions, type Opened } from './boil-actions.js';
 import { ReadingEntry } from './reading-entry.js';
 import { Readouts } from './readouts.js';
 import { useWatched } from './use-watched.js';
@@ -48,15 +48,15 @@ export function Boil() {
 
 function AtTheStove() {
   const { id, boil, document, formula, balance } = useBatch();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const formats = useFormats();
   const pageTheme = useTheme();
   const [open, setOpen] = useState<Opened | null>(null);
   const [big, setBig] = useState(false);
   const [bigTheme, setBigTheme] = useState<Theme>('night');
   const gel_C =
-    boil.gelTemperature_C ?? balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
-  const boilingPoint_C = boil.boilingPoint_C ?? boilingPointAt(place).boilingPoint_C.mid;
+    boil.gelTemperature_C ?? balance?.finish.temperature_C.mid ?? gelTemperature_C(kitchen);
+  const boilingPoint_C = boil.boilingPoint_C ?? boilingPointAt(kitchen).boilingPoint_C.mid;
   const byTemperature = isByTemperature(formula.finish);
   const stop = balance
     ? stopWords(formula, balance, formats)
@@ -127,7 +127,7 @@ function AtTheStove() {
         </div>
       </div>
       {!done && <NextStep watched={watched} />}
-      {!big && <OtherKettles />}
+      {!big && <OtherBatches />}
       {!done && <VesselChoice />}
       {open === 'measure' && (
         <MeasureRow
@@ -150,7 +150,7 @@ function AtTheStove() {
           placeholder="1 tbsp lemon juice"
           onText={(text) => log(id, 'addition', { text })}
         >
-          <LeftOut onLeftOut={(ingredient) => log(id, 'omission', { ingredient })} />
+          <Omissions onLeftOut={(ingredient) => log(id, 'omission', { ingredient })} />
         </TextRow>
       )}
       {open === 'note' && (
@@ -168,7 +168,7 @@ function AtTheStove() {
           onReading={reading}
         />
       )}
-      <PotActions onLog={log} onOpen={toggle} />
+      <BoilActions onLog={log} onOpen={toggle} />
       <div className="order-3 flex flex-col gap-3">
         <Instruments />
         <EventList boil={boil} onUndo={undo} />
@@ -181,7 +181,7 @@ function AtTheStove() {
       big={big}
       theme={bigTheme}
       title={document.title}
-      others={<OtherKettles compact />}
+      others={<OtherBatches compact />}
       beside={done ? null : <CallChoice awake={awake} />}
       onBig={setBig}
       onTheme={setBigTheme}

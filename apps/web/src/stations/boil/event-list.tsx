@@ -13,7 +13,7 @@ import { nameOfLine } from '../../batch/line-edit.js';
 import { VESSEL_WORDS } from '../../batch/vessel-choice.js';
 import { PROCESS_WORDS, RESULT_WORDS, SET_WORDS } from '../../batch/words.js';
 import { useOutbox } from '../../data/queries.js';
-import { useFormats, type Formats } from '../../ui/habit.js';
+import { useFormats, type Formats } from '../../ui/preferences.js';
 import { jarName, jarsOf } from '../../ui/jar-picture.js';
 import { clock } from '../../ui/now.js';
 
@@ -138,8 +138,8 @@ const FIRST_SHOWN = 80;
 
 /** Everything logged, newest first; a slip is taken back, never erased. */
 export function EventList({ boil, onUndo }: EventListProps) {
-  const { parcels } = useOutbox();
-  const waiting = useMemo(() => new Set(parcels.map((parcel) => parcel.id)), [parcels]);
+  const { items } = useOutbox();
+  const waiting = useMemo(() => new Set(items.map((item) => item.id)), [items]);
   const shown = useMemo(() => lines(boil), [boil]);
   const [most, setMost] = useState(FIRST_SHOWN);
   if (shown.length === 0) return null;

@@ -10,7 +10,7 @@ import { changeInstrument } from '../../data/instruments.js';
 import { useInstruments } from '../../data/queries.js';
 import { MeasureInput } from '../../ui/measure-input.js';
 import { sentence } from '../../ui/sentence.js';
-import { BringIn } from './bring-in.js';
+import { ImportLog } from './import-log.js';
 import { useTroubles } from './use-advice.js';
 
 const SPEEDS = [1, 5, 20, 60] as const;
@@ -106,7 +106,7 @@ export function Instruments() {
         })}
       </ul>
       {open === 'simulate' && <Simulate />}
-      {open === 'bring-in' && <BringIn onDone={() => setOpen(null)} />}
+      {open === 'bring-in' && <ImportLog onDone={() => setOpen(null)} />}
     </section>
   );
 }

@@ -2,7 +2,7 @@ import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { TemperatureUnit } from '@idle-kettle/contract';
 import { parseMeasure } from '@idle-kettle/core';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { shortcutTarget } from '../../ui/shortcuts.js';
 
 /** Steps of the one-tap row: half a degree Celsius, or one Fahrenheit. */
@@ -21,7 +21,7 @@ interface ReadingEntryProps {
  * pot climbs slowly.
  */
 export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
-  const { temperatureUnit } = useHabit();
+  const { temperatureUnit } = usePreferences();
   const { toUnit, fromUnit } = useFormats();
   const step = STEP[temperatureUnit];
   const [shift, setShift] = useState({ near: near_C, by: 0 });
@@ -73,7 +73,7 @@ export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
 }
 
 function Typed({ onReading }: { readonly onReading: (temperature_C: number) => void }) {
-  const { temperatureUnit } = useHabit();
+  const { temperatureUnit } = usePreferences();
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string>();
   const input = useRef<HTMLInputElement>(null);

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { timeOnHeat_ms, type Boil, type WatchedBoil, MINUTE_MS, DAY_MS } from '@idle-kettle/core';
-import { useFormats } from '../../ui/habit.js';
+import { useFormats } from '../../ui/preferences.js';
 import { useBatchNow } from '../../batch/batch-context.js';
 import { clock } from '../../ui/now.js';
 

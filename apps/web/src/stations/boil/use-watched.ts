@@ -2,7 +2,7 @@ import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Boil, FormulaDocument, WatchedBoil } from '@idle-kettle/core';
 import { timeOfBatch, useBatch } from '../../batch/batch-context.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 import type { WatchBoil } from '../../workers/forecast.worker.js';
 
 /**
@@ -31,7 +31,7 @@ export function useForecast(
   boil: Boil,
   document: FormulaDocument | undefined,
 ): WatchedBoil | undefined {
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const [watched, setWatched] = useState<WatchedBoil>();
   const [round, setRound] = useState(0);
   const asked = useRef({ question: 0, busy: false });
@@ -52,7 +52,7 @@ export function useForecast(
       // The readings themselves are in the boil; its log need not carry them over a second time.
       const lean: Boil = { ...boil, log: boil.log.filter(({ event }) => event.type !== 'reading') };
       try {
-        const answer = await watch()(lean, document, place, timeOfBatch(boil));
+        const answer = await watch()(lean, document, kitchen, timeOfBatch(boil));
         setWatched(answer);
       } finally {
         state.busy = false;
@@ -60,6 +60,6 @@ export function useForecast(
       }
     };
     void ask();
-  }, [boil, document, place, round]);
+  }, [boil, document, kitchen, round]);
   return boil.phase === 'done' ? undefined : watched;
 }

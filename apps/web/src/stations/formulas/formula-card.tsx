@@ -8,7 +8,7 @@ import { KEEPING_WORDS } from '../../batch/readouts.js';
 import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
 import { markFormula } from '../../data/formulas.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useFormats } from '../../ui/habit.js';
+import { useFormats } from '../../ui/preferences.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { capital } from '../../ui/sentence.js';
 

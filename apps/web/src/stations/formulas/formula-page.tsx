@@ -13,10 +13,10 @@ import { KIND_WORDS, METHOD_WORDS } from '../../batch/words.js';
 import { keepFormula, markFormula, putAway } from '../../data/formulas.js';
 import { useFormulas } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { Loading, Page } from '../../ui/page.js';
-import { TakeOut } from './take-out.js';
+import { ExportFormula } from './export-formula.js';
 import { Versions } from './versions.js';
 
 /** One kept formula: what it is, its notes, what it has been, and how it compares. */
@@ -52,10 +52,10 @@ function Opened({
   const newBatch = useNewBatch();
   const navigate = useNavigate();
   const theme = useTheme();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const { id, document, revision, favourite, archivedAt } = view;
   const [other, setOther] = useState<Side>();
-  const made = computeFormula(withoutPlace(document), place);
+  const made = computeFormula(withoutPlace(document), kitchen);
   const next = async (changed: FormulaBody, words: string): Promise<void> => {
     const saved = await keepFormula(id, changed, revision);
     if (saved && saved.revision > revision) toast.success(`${words}: version ${saved.revision}`);
@@ -109,7 +109,7 @@ function Opened({
           <Link to={`/formulas/${id}/card`} className="btn">
             <Printer aria-hidden="true" className="size-5" /> Card to print
           </Link>
-          <TakeOut formula={document} />
+          <ExportFormula formula={document} />
           {archivedAt === null && (
             <button
               type="button"

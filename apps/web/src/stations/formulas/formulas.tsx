@@ -15,7 +15,7 @@ import {
 import { KIND_WORDS, METHOD_WORDS } from '../../batch/words.js';
 import { layInStarters } from '../../data/formulas.js';
 import { useFormulas } from '../../data/queries.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
 import { FormulaCard } from './formula-card.js';
@@ -46,7 +46,7 @@ const NONE: Filters = {
 export function Formulas() {
   const formulas = useFormulas();
   const [filters, setFilters] = useState(NONE);
-  const { place, southern } = useHabit();
+  const { kitchen: place, southern } = usePreferences();
   const [month] = useState(() => today().getMonth() + 1);
   const { data } = formulas;
   const all = useMemo(

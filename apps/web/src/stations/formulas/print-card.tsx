@@ -7,7 +7,7 @@ import { KEEPING_WORDS } from '../../batch/readouts.js';
 import { KIND_WORDS, METHOD_WORDS, PROCESS_WORDS, stopWords } from '../../batch/words.js';
 import { useFormulas } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Loading, useTitle } from '../../ui/page.js';
 import { capital, sentence } from '../../ui/sentence.js';
@@ -20,12 +20,12 @@ export function PrintCard() {
   const { formulaId = '' } = useParams();
   const formats = useFormats();
   const theme = useTheme();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const view = useFormulas().data?.find(({ id }) => id === formulaId);
   useTitle(view ? `${view.document.title}, card` : 'Card');
   if (!view) return <Loading />;
   const { document } = view;
-  const { formula, balance, keeping } = computeFormula(withoutPlace(document), place);
+  const { formula, balance, keeping } = computeFormula(withoutPlace(document), kitchen);
   const stop = balance && stopWords(formula, balance, formats);
   const shares = new Map(formula.lines.map((line) => [line.index, line.mass_kg.mid]));
   return (
@@ -47,7 +47,7 @@ export function PrintCard() {
           <h1 className="text-3xl">{document.title}</h1>
           <p className="text-soft print:text-black">
             {KIND_WORDS[document.kind]}, {METHOD_WORDS[document.method]} · version {view.revision}
-            {place.altitude_m !== undefined && ` · at ${formats.altitude(place.altitude_m)}`}
+            {kitchen.altitude_m !== undefined && ` · at ${formats.altitude(kitchen.altitude_m)}`}
           </p>
           <table className="mt-4 w-full text-left">
             <caption className="sr-only">In the pot</caption>

@@ -9,7 +9,7 @@ import {
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { addLine } from '../../batch/line-edit.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 
 /**
  * A tablespoon of lemon juice to every cup of fruit that is not sharp enough. USDA Complete Guide
@@ -30,7 +30,7 @@ function cupsOf({ ingredient, form, mass_kg }: PotLine): number {
  */
 export function AcidTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
   const { change } = useBatch();
-  const { units } = useHabit();
+  const { units } = usePreferences();
   const [dull, setDull] = useState<boolean>();
   if (fruit.length === 0 || !LEMON) return null;
   const cups = fruit.reduce((sum, line) => sum + cupsOf(line), 0);

@@ -18,7 +18,7 @@ import { keepWeighing } from '../../data/weighings.js';
 import { usePreparedWeights } from '../../data/queries.js';
 import { AcidTest } from './acid-test.js';
 import { GettingReady } from './getting-ready.js';
-import { useFormats } from '../../ui/habit.js';
+import { useFormats } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { sentence } from '../../ui/sentence.js';
 

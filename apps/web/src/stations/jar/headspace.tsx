@@ -1,4 +1,4 @@
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 
 /** Pixels a millimetre, as screens are made to be: 96 to the inch. */
 const PX_PER_MM = 96 / 25.4;
@@ -7,7 +7,7 @@ const RIM = 14;
 
 /** The neck of a jar at its own size, with the headspace marked in the maker's unit. */
 export function Headspace({ mm }: { readonly mm: number }) {
-  const { units } = useHabit();
+  const { units } = usePreferences();
   const inches = mm > 10 ? '½' : '¼';
   const words =
     units === 'us' ? `${inches} in (${mm.toFixed(0)} mm)` : `${mm.toFixed(0)} mm (${inches} in)`;

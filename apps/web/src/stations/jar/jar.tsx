@@ -11,9 +11,9 @@ import {
 import { useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
 import { logEvent } from '../../data/log-event.js';
-import { useKitchens } from '../../data/kitchens.js';
+import { useKitchenInUse } from '../../data/kitchens.js';
 import { useLotsOf } from '../../data/shelf.js';
-import { useFormats } from '../../ui/habit.js';
+import { useFormats } from '../../ui/preferences.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
 import { Headspace } from './headspace.js';
@@ -30,7 +30,7 @@ import { ToShelf } from './to-shelf.js';
 export function Jar() {
   const { id, balance, boil, document, formula, keeping } = useBatch();
   const formats = useFormats();
-  const gear = useKitchens().data?.[0]?.gear;
+  const gear = useKitchenInUse()?.gear;
   const { lots } = useLotsOf(id);
   const shelved = lots.length > 0;
   const planned = document.jars.map((jar) => jar.size);

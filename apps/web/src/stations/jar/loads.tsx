@@ -1,5 +1,5 @@
 import { cannerLoads, type Balance, type JarsFilled } from '@idle-kettle/core';
-import { useKitchens } from '../../data/kitchens.js';
+import { useKitchenInUse } from '../../data/kitchens.js';
 
 interface LoadsProps {
   readonly balance: Balance;
@@ -11,7 +11,7 @@ interface LoadsProps {
  * How often each canner is filled for the jars that were filled, or may be; what waits stays hot.
  */
 export function Loads({ balance, jarred, method }: LoadsProps) {
-  const canners = useKitchens().data?.[0]?.gear.canners ?? [];
+  const canners = useKitchenInUse()?.gear.canners ?? [];
   if (method === undefined) return null;
   const filled = jarred.filter(({ full }) => full > 0);
   const jars =

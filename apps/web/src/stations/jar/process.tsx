@@ -3,9 +3,9 @@ import { PROCESS_BANDS, processClock, type Keeping, MINUTE_MS } from '@idle-kett
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { PROCESS_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
-import { useKitchens } from '../../data/kitchens.js';
+import { useKitchenInUse } from '../../data/kitchens.js';
 import { useCallOut } from '../../ui/attention.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { clock } from '../../ui/now.js';
 import { capital, sentence } from '../../ui/sentence.js';
@@ -40,9 +40,9 @@ function ToProcess({
   readonly keeping: Keeping;
 }) {
   const { id, boil } = useBatch();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const formats = useFormats();
-  const gear = useKitchens().data?.[0]?.gear;
+  const gear = useKitchenInUse()?.gear;
   const band = PROCESS_BANDS.find(({ label }) => label === process.band)?.id;
   // A steam canner's dial has bands of its own; the maker wrote down what theirs shows.
   const mark =
@@ -66,7 +66,7 @@ function ToProcess({
         <span className="display text-[40px] leading-none">{process.minutes} min</span>{' '}
         <span className="text-soft">
           {PROCESS_WORDS[process.method]}
-          {place.altitude_m !== undefined && `, at ${formats.altitude(place.altitude_m)}`}
+          {kitchen.altitude_m !== undefined && `, at ${formats.altitude(kitchen.altitude_m)}`}
         </span>
       </p>
       <ul className="mt-2 list-disc space-y-1.5 pl-5">
@@ -100,7 +100,7 @@ function ToProcess({
             logEvent(id, 'processed', {
               method: process.method,
               minutes: ran,
-              altitude_m: place.altitude_m ?? null,
+              altitude_m: kitchen.altitude_m ?? null,
             });
         }}
       >

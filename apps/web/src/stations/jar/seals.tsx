@@ -14,7 +14,7 @@ import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { logEvent } from '../../data/log-event.js';
 import { outbox } from '../../data/outbox.js';
 import { useLotsOf } from '../../data/shelf.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 import { jarName, jarsOf } from '../../ui/jar-picture.js';
 import { today } from '../../data/clock.js';
 import { ProcessTimer } from './process.js';
@@ -170,7 +170,7 @@ interface OpenProps {
 /** Jars whose lids are not down: processed again in full while there is time, or into the cold. */
 function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps) {
   const { id, boil } = useBatch();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const now = useBatchNow();
   const { lots } = useLotsOf(id);
   const [again, setAgain] = useState(false);
@@ -245,7 +245,7 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
               logEvent(id, 'processed', {
                 method: boil.processed?.method ?? 'boiling-water',
                 minutes: whole,
-                altitude_m: place.altitude_m ?? null,
+                altitude_m: kitchen.altitude_m ?? null,
                 again: { size, jars },
               });
               setAgain(false);

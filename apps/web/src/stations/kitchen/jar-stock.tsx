@@ -2,7 +2,7 @@ import { findJar, JAR_SIZES, MEASURED_JAR_DOUBT } from '@idle-kettle/core';
 import type { JarStockBody } from '@idle-kettle/contract';
 import { MeasureInput } from '../../ui/measure-input.js';
 import { jarName } from '../../ui/jar-picture.js';
-import { useFormats } from '../../ui/habit.js';
+import { useFormats } from '../../ui/preferences.js';
 import { capital } from '../../ui/sentence.js';
 import { Entry, Section } from './section.js';
 import { useGear } from './use-gear.js';

@@ -7,7 +7,7 @@ import { ApiProblem } from '../../data/api.js';
 import { saveKitchen, useKitchens } from '../../data/kitchens.js';
 import { useLessons } from '../../data/queries.js';
 import { useHour } from '../../ui/now.js';
-import { formatsOf } from '../../ui/habit.js';
+import { formatsOf } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { sentence } from '../../ui/sentence.js';
 import { Loading, Page } from '../../ui/page.js';

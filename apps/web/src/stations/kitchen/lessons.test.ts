@@ -1,6 +1,6 @@
 import { learnFrom, type BoilEvidence } from '@idle-kettle/core';
 import type { LessonsView } from '@idle-kettle/contract';
-import { formatsOf } from '../../ui/habit.js';
+import { formatsOf } from '../../ui/preferences.js';
 import { helped, rowsOf } from './lessons.js';
 
 const boil = (offset: number, heat_W: number, share: number): BoilEvidence => ({

@@ -2,10 +2,10 @@ import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { LearningBody, LessonsView } from '@idle-kettle/contract';
-import { panLoss_kgPerH, type Range, type Stove } from '@idle-kettle/core';
+import { panLoss_kgPerH, type Range, type PanAndBurner } from '@idle-kettle/core';
 import { today } from '../../data/clock.js';
 import { useLessons } from '../../data/queries.js';
-import { useFormats, type Formats } from '../../ui/habit.js';
+import { useFormats, type Formats } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { useGear } from './use-gear.js';
 
@@ -30,7 +30,7 @@ interface Row {
 export function rowsOf(
   { lessons }: LessonsView,
   { difference, mass }: Formats,
-  nameOf: (stove: Stove) => string = () => '',
+  nameOf: (panAndBurner: PanAndBurner) => string = () => '',
 ): Row[] {
   const { offset_K, heat_W, stoves, yieldShare, rise_K } = lessons;
   const off = offset_K.value.mid;
@@ -59,12 +59,12 @@ export function rowsOf(
       range: to(heat_W.value, rate),
       without: to(heat_W.without, rate),
     },
-    ...stoves.map((stove) => ({
-      name: `Water boiled off, ${nameOf(stove)}`,
-      boils: stove.heat_W.boils,
-      word: `${rate(stove.heat_W.value.mid)} an hour`,
-      range: to(stove.heat_W.value, rate),
-      without: to(stove.heat_W.without, rate),
+    ...stoves.map((panAndBurner) => ({
+      name: `Water boiled off, ${nameOf(panAndBurner)}`,
+      boils: panAndBurner.heat_W.boils,
+      word: `${rate(panAndBurner.heat_W.value.mid)} an hour`,
+      range: to(panAndBurner.heat_W.value, rate),
+      without: to(panAndBurner.heat_W.without, rate),
     })),
     {
       name: 'What comes to the jars',
@@ -118,7 +118,7 @@ export function Lessons() {
   };
   if (!kitchen || (!data && !isError)) return null;
   const measured = kitchen.boilingPoint_C !== null;
-  const nameOf = ({ pan, ring }: Stove): string => {
+  const nameOf = ({ pan, ring }: PanAndBurner): string => {
     const named = (
       all: readonly { readonly id: string; readonly name: string }[],
       id: string | undefined,

@@ -4,7 +4,7 @@ import type { KitchenView } from '@idle-kettle/contract';
 import { ApiProblem, request } from '../../data/api.js';
 import { settingsOf } from '../../data/kitchens.js';
 import { keys, queryClient } from '../../data/queries.js';
-import { useFormats } from '../../ui/habit.js';
+import { useFormats } from '../../ui/preferences.js';
 
 /** The places the household cooks at; everything is computed for the one in use. */
 export function Places({ kitchens }: { readonly kitchens: readonly KitchenView[] }) {

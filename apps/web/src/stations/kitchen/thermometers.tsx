@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { boilingPointAt, type Place } from '@idle-kettle/core';
 import type { ThermometerBody } from '@idle-kettle/contract';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { MeasureInput, TextInput } from '../../ui/measure-input.js';
 import { Entry, Section } from './section.js';
 import { useGear, withEntry, withoutEntry } from './use-gear.js';
@@ -30,7 +30,7 @@ function boilingHere(place: Place): number {
  */
 export function Thermometers() {
   const { gear, change } = useGear();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const [checking, setChecking] = useState<string>();
   const use = ({ id, boiling_C, checkedAt }: ThermometerBody): void =>
     change((was) => ({ ...was, thermometerId: id }), {
@@ -98,7 +98,7 @@ export function Thermometers() {
             {checking === each.id && (
               <Check
                 thermometer={each}
-                expected={boilingHere(place)}
+                expected={boilingHere(kitchen)}
                 onDone={(checked) => {
                   change(
                     (was) => ({

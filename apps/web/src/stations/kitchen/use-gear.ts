@@ -6,7 +6,7 @@ import {
   type KitchenView,
 } from '@idle-kettle/contract';
 import { ApiProblem } from '../../data/api.js';
-import { saveKitchen, useKitchens } from '../../data/kitchens.js';
+import { saveKitchen, useKitchenInUse } from '../../data/kitchens.js';
 import { keys, queryClient } from '../../data/queries.js';
 
 /**
@@ -21,7 +21,7 @@ export function useGear(): {
     more?: Partial<KitchenSettings>,
   ) => void;
 } {
-  const kitchen = useKitchens().data?.[0];
+  const kitchen = useKitchenInUse();
   const send = async (next: KitchenView): Promise<void> => {
     try {
       await saveKitchen(next);

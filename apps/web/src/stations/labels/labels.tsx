@@ -8,7 +8,7 @@ import { useBatch } from '../../batch/batch-context.js';
 import { useLotsOf } from '../../data/shelf.js';
 import { fileName } from '../../ui/file-name.js';
 import { fruitColour } from '../../ui/fruit-colour.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 import { jarName, partWords } from '../../ui/jar-picture.js';
 import { Empty } from '../../ui/page.js';
 import { saveFile } from '../../ui/save-file.js';
@@ -61,7 +61,7 @@ const lastChoice = browserStore<Choice>({
  */
 export function Labels() {
   const { id, document, formula, balance, boil } = useBatch();
-  const { units } = useHabit();
+  const { units } = usePreferences();
   const lots = useLotsOf(id).lots.filter((lot) => lot.count > 0 && lot.keptIn !== 'opened');
   const choice = lastChoice.use();
   const [first, setFirst] = useState('1');

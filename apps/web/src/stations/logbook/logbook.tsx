@@ -12,7 +12,7 @@ import { fruitStyle } from '../../ui/fruit-colour.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
 
-const HowRight = lazy(() => import('./how-right.js'));
+const ForecastAccuracyCharts = lazy(() => import('./forecast-accuracy.js'));
 
 const PAGE = 40;
 /** Side by side on one screen. */
@@ -97,7 +97,7 @@ export function Logbook() {
       {right && (
         <div className="mb-4">
           <Suspense fallback={<Loading />}>
-            <HowRight batches={all} theme={theme} />
+            <ForecastAccuracyCharts batches={all} theme={theme} />
           </Suspense>
         </div>
       )}

@@ -1,11 +1,11 @@
 import { format } from 'date-fns';
 import { SET_WORDS } from '../../batch/words.js';
-import type { Told } from './use-told.js';
+import type { BatchStory } from './use-batch-story.js';
 
 /** What was judged and said of it. */
 export const saidRows = ({
   outcome: { tests, notes, score },
-}: Told): { readonly name: string; readonly text: string }[] => [
+}: BatchStory): { readonly name: string; readonly text: string }[] => [
   ...tests.map(({ at, way, verdict }) => ({
     name: `${format(at, 'HH:mm')}, ${way}`,
     text: verdict,

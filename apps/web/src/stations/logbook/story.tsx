@@ -6,14 +6,14 @@ import { useTheme } from '../../ui/theme.js';
 import { finishLineName, KIND_WORDS, SET_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useFormats } from '../../ui/habit.js';
+import { useFormats } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { RangeTrack } from '../../ui/range-bar.js';
 import { Loading, Page } from '../../ui/page.js';
-import { ForTheShow } from './for-the-show.js';
+import { ShowSheet } from './show-sheet.js';
 import { Photos } from './photos.js';
 import { saidRows } from './said-rows.js';
-import { useTold, type Told } from './use-told.js';
+import { useBatchStory, type BatchStory } from './use-batch-story.js';
 
 const Curve = lazy(() => import('../../batch/boil-curve.js'));
 
@@ -44,7 +44,7 @@ export function Story() {
 }
 
 function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
-  const { told, failed } = useTold(id);
+  const { told, failed } = useBatchStory(id);
   const theme = useTheme();
   if (failed && !told)
     return (
@@ -100,7 +100,7 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
         <Said told={told} />
         <Photos batchId={id} title={document.title} alone={alone} />
         <Score told={told} />
-        {alone && <ForTheShow told={told} />}
+        {alone && <ShowSheet told={told} />}
         <p className="flex flex-wrap gap-x-5">
           {(['boil', 'jar', 'shelf'] as const).map((station) => (
             <Link
@@ -117,7 +117,7 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
   );
 }
 
-function Planned({ told }: { readonly told: Told }) {
+function Planned({ told }: { readonly told: BatchStory }) {
   const formats = useFormats();
   return (
     <table className="w-full text-left">
@@ -162,7 +162,7 @@ function Planned({ told }: { readonly told: Told }) {
   );
 }
 
-function Said({ told }: { readonly told: Told }) {
+function Said({ told }: { readonly told: BatchStory }) {
   const rows = saidRows(told);
   if (rows.length === 0) return null;
   return (
@@ -178,7 +178,7 @@ function Said({ told }: { readonly told: Told }) {
 }
 
 /** How it had set and tasted once a jar was opened; a tap, and another tap changes it. */
-function Score({ told: { batch, outcome } }: { readonly told: Told }) {
+function Score({ told: { batch, outcome } }: { readonly told: BatchStory }) {
   const { set, taste } = outcome.score ?? { set: undefined, taste: undefined };
   const score = (change: { set?: number; taste?: number }): void =>
     void logEvent(batch.id, 'scored', { set: set ?? 0, taste: taste ?? 3, ...change });

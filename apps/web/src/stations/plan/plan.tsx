@@ -5,7 +5,7 @@ import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { now as clock } from '../../data/clock.js';
 import { logEvent } from '../../data/log-event.js';
-import { useKitchens } from '../../data/kitchens.js';
+import { useKitchenInUse } from '../../data/kitchens.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty } from '../../ui/page.js';
 import { capital } from '../../ui/sentence.js';
@@ -33,7 +33,7 @@ export function Plan() {
 
 function Laid() {
   const { id, document, asMade, formula, balance, keeping, boil } = useBatch();
-  const kitchen = useKitchens().data?.[0];
+  const kitchen = useKitchenInUse();
   const [crew, setCrew] = useState<readonly string[]>(['']);
   // A plan is good to the minute.
   const now = Math.floor(useBatchNow() / MINUTE_MS) * MINUTE_MS;

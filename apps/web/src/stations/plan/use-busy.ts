@@ -2,7 +2,7 @@ import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { boilFrom, busyOf, madeBatch, planOfBatch, type Busy } from '@idle-kettle/core';
 import { batchQuery, eventsQuery, useBatches } from '../../data/queries.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 
 /** More pots than this no stove has. */
 const MOST = 6;
@@ -12,7 +12,7 @@ const MOST = 6;
  * @param now to the minute
  */
 export function useBusy(batchId: string, now: number): readonly Busy[] {
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const others = (useBatches().data ?? [])
     .filter(({ id, phase }) => id !== batchId && phase !== 'done')
     .slice(0, MOST);
@@ -31,7 +31,7 @@ export function useBusy(batchId: string, now: number): readonly Busy[] {
         // One that is neither planned nor on the heat takes nobody's evening.
         if (!batch || (!boil.wish && boil.startedAt === undefined)) return [];
         const plan = planOfBatch(
-          madeBatch(batch.document, boil, place, { planned: true }),
+          madeBatch(batch.document, boil, kitchen, { planned: true }),
           boil,
           {},
           now,
@@ -39,6 +39,6 @@ export function useBusy(batchId: string, now: number): readonly Busy[] {
         );
         return plan ? busyOf(plan.schedule, batch.document.title) : [];
       }),
-    [batches, logs, place, now],
+    [batches, logs, kitchen, now],
   );
 }

@@ -19,7 +19,7 @@ import { useRemedies } from '../../batch/use-remedies.js';
 import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
 import { request } from '../../data/api.js';
 import { keys, queryClient } from '../../data/queries.js';
-import { useFormats, useHabit, type Formats } from '../../ui/habit.js';
+import { useFormats, usePreferences, type Formats } from '../../ui/preferences.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
 import { Page } from '../../ui/page.js';
@@ -36,18 +36,18 @@ const EXAMPLE = `2.4 kg damsons, pitted
  * here too.
  */
 export function Quick() {
-  const { place, units } = useHabit();
+  const { kitchen, units } = usePreferences();
   const formats = useFormats();
   const [text, setText] = useState('');
   const [altitude, setAltitude] = useState<string>();
   const written =
-    altitude ?? (place.altitude_m === undefined ? '' : formats.altitude(place.altitude_m));
+    altitude ?? (kitchen.altitude_m === undefined ? '' : formats.altitude(kitchen.altitude_m));
   const metres = metresIn(written, units);
   const here = useMemo<Place>(() => {
     if (metres === undefined) return {};
     // A boiling point measured here says nothing of another height.
-    return altitude === undefined ? { ...place, altitude_m: metres } : { altitude_m: metres };
-  }, [metres, altitude, place]);
+    return altitude === undefined ? { ...kitchen, altitude_m: metres } : { altitude_m: metres };
+  }, [metres, altitude, kitchen]);
   const imported = useMemo(() => (text.trim() === '' ? undefined : importFormula(text)), [text]);
   const takeFile = async (file: File | undefined): Promise<void> => {
     if (!file) return;
@@ -157,7 +157,7 @@ function Answer({
 }) {
   const { document, lines, statedMinutes, notes } = imported;
   const formats = useFormats();
-  const { units } = useHabit();
+  const { units } = usePreferences();
   const {
     formula,
     problems,
@@ -241,7 +241,7 @@ function Answer({
       <p className="mt-3 text-sm text-soft">
         Not a tested recipe: your extension service or food authority has the last word.
       </p>
-      <Keep document={document} whole={problems.length === 0} />
+      <SaveFormula document={document} whole={problems.length === 0} />
     </section>
   );
 }
@@ -250,7 +250,7 @@ function Answer({
 const readWords = (line: PotLine | undefined, formats: Formats): string =>
   line ? `${formats.mass(line.mass_kg.mid)} ${line.label}` : '';
 
-function Keep({
+function SaveFormula({
   document,
   whole,
 }: {

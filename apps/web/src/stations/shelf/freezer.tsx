@@ -7,7 +7,7 @@ import { ingredientById, lineFromText, readFormula } from '@idle-kettle/core';
 import { ApiProblem, request } from '../../data/api.js';
 import { today } from '../../data/clock.js';
 import { keys, queryClient } from '../../data/queries.js';
-import { useFormats } from '../../ui/habit.js';
+import { useFormats } from '../../ui/preferences.js';
 import { sentence } from '../../ui/sentence.js';
 
 /** Fruit as it is typed: an amount that weighs something, and what it is. */

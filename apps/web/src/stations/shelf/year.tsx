@@ -8,7 +8,7 @@ import { request } from '../../data/api.js';
 import { today } from '../../data/clock.js';
 import { keys } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
 import { Freezer } from './freezer.js';
@@ -29,7 +29,7 @@ const lasts = (days: number): string =>
 
 /** What the household gets through, and what to make of it when. */
 export function Year() {
-  const { southern, place } = useHabit();
+  const { southern, kitchen } = usePreferences();
   const formats = useFormats();
   const uses = useQuery({
     queryKey: [...keys.shelf, 'year'],
@@ -39,7 +39,7 @@ export function Year() {
   const rows = yearPlan(all, today().getMonth() + 1, southern);
   const toMake = rows
     .filter(({ batches }) => batches > 0)
-    .map((row) => ({ ...row, formula: readFormula(row.document, place).formula }));
+    .map((row) => ({ ...row, formula: readFormula(row.document, kitchen).formula }));
   const { lids, sugar_kg, pectin } = yearNeeds(toMake);
   return (
     <Page

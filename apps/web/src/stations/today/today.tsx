@@ -8,10 +8,10 @@ import { useTheme } from '../../ui/theme.js';
 import { useNewBatch } from '../../batch/new-batch.js';
 import { KIND_WORDS } from '../../batch/words.js';
 import { ApiProblem, request } from '../../data/api.js';
-import { useKitchens } from '../../data/kitchens.js';
+import { useKitchenInUse } from '../../data/kitchens.js';
 import { keys, queryClient, useBatches } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useFormats } from '../../ui/habit.js';
+import { useFormats } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { clock, useNow } from '../../ui/now.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
@@ -24,10 +24,12 @@ const ASKED_FOR_MS = 14 * DAY_MS;
 /** What is on the stove, on the bench, and lately finished. */
 export function Today() {
   const batches = useBatches();
-  const kitchen = useKitchens().data?.[0];
+  const kitchen = useKitchenInUse();
   const newBatch = useNewBatch();
   const all = batches.data ?? [];
-  const onStove = all.filter((batch) => batch.phase === 'on-heat' || batch.phase === 'off-heat');
+  const withPanAndBurner = all.filter(
+    (batch) => batch.phase === 'on-heat' || batch.phase === 'off-heat',
+  );
   const onBench = all.filter((batch) => batch.phase === 'cold');
   // Lids are pressed the day after, wherever the jars stand on the list.
   const pressFor = ({ sealsDueAt }: BatchSummary): number =>
@@ -72,7 +74,7 @@ export function Today() {
         </Empty>
       )}
       <div className="flex flex-col gap-7">
-        <Group title="On the stove" batches={onStove}>
+        <Group title="On the stove" batches={withPanAndBurner}>
           {(batch) => <StoveCard key={batch.id} batch={batch} />}
         </Group>
         <Group title="Done, to be jarred" batches={toJar}>

@@ -1,9 +1,9 @@
 import type { KitchenGear } from '@idle-kettle/contract';
-import { burnerHeat_W, type Stove } from '@idle-kettle/core';
+import { burnerHeat_W, type PanAndBurner } from '@idle-kettle/core';
 import { anObject, browserStore } from '../../data/browser-store.js';
-import { useKitchens } from '../../data/kitchens.js';
+import { useKitchenInUse } from '../../data/kitchens.js';
 
-const lastChosen = browserStore<Stove>({
+const lastChosen = browserStore<PanAndBurner>({
   key: 'kettle.stove',
   parse: anObject,
   otherwise: () => ({}),
@@ -16,7 +16,7 @@ const pansOf = (gear: KitchenGear): KitchenGear['vessels'] =>
  * What a boil goes on unless said otherwise: the pan and ring of the last one, else the usual pan
  * on the strongest ring.
  */
-function usualStove(gear: KitchenGear): Stove {
+function usualPanAndBurner(gear: KitchenGear): PanAndBurner {
   const last = lastChosen.get();
   const known = (
     all: readonly { readonly id: string }[],
@@ -31,30 +31,30 @@ function usualStove(gear: KitchenGear): Stove {
 }
 
 /** The pan and ring the kettle is on, and the choice of them where there are several. */
-export function useStove(): { stove: Stove; gear: KitchenGear | undefined } {
-  const gear = useKitchens().data?.[0]?.gear;
-  return { stove: gear ? usualStove(gear) : {}, gear };
+export function usePanAndBurner(): { panAndBurner: PanAndBurner; gear: KitchenGear | undefined } {
+  const gear = useKitchenInUse()?.gear;
+  return { panAndBurner: gear ? usualPanAndBurner(gear) : {}, gear };
 }
 
-interface StoveChoiceProps {
+interface PanChoiceProps {
   readonly gear: KitchenGear;
-  readonly stove: Stove;
-  readonly onChange: (stove: Stove) => void;
+  readonly panAndBurner: PanAndBurner;
+  readonly onChange: (panAndBurner: PanAndBurner) => void;
 }
 
 /**
  * Which pan on which ring: its boils teach the next ones on it. Nothing where there is nothing to
  * choose.
  */
-export function StoveChoice({ gear, stove, onChange }: StoveChoiceProps) {
-  const choose = (change: Stove): void => {
-    const next = { ...stove, ...change };
+export function PanChoice({ gear, panAndBurner, onChange }: PanChoiceProps) {
+  const choose = (change: PanAndBurner): void => {
+    const next = { ...panAndBurner, ...change };
     lastChosen.set(next);
     onChange(next);
   };
   const select = (
     name: string,
-    of: keyof Stove,
+    of: keyof PanAndBurner,
     all: readonly { readonly id: string; readonly name: string }[],
   ) =>
     all.length > 1 && (
@@ -62,10 +62,10 @@ export function StoveChoice({ gear, stove, onChange }: StoveChoiceProps) {
         <span className="w-12 text-soft">{name}</span>
         <select
           className="select w-60"
-          value={stove[of] ?? ''}
+          value={panAndBurner[of] ?? ''}
           onChange={(event) => choose({ [of]: event.target.value })}
         >
-          {stove[of] === undefined && <option value="">not said</option>}
+          {panAndBurner[of] === undefined && <option value="">not said</option>}
           {all.map((each) => (
             <option key={each.id} value={each.id}>
               {each.name}

@@ -9,15 +9,15 @@ import {
   type Computed,
 } from '@idle-kettle/core';
 import { fileName } from '../../ui/file-name.js';
-import { useHabit } from '../../ui/habit.js';
+import { usePreferences } from '../../ui/preferences.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { saveFile } from '../../ui/save-file.js';
 
 /** The formula as a file: our own document, a schema.org Recipe, or a Markdown card. */
-export function TakeOut({ formula }: { readonly formula: FormulaBody }) {
-  const { place } = useHabit();
+export function ExportFormula({ formula }: { readonly formula: FormulaBody }) {
+  const { kitchen } = usePreferences();
   const name = fileName(formula.title);
-  const made = (): Computed => computeFormula(withoutPlace(formula), place);
+  const made = (): Computed => computeFormula(withoutPlace(formula), kitchen);
   const asRecipe = (): string =>
     JSON.stringify(
       toJsonLd(

@@ -10,7 +10,7 @@ import { shortcutTarget } from '../../ui/shortcuts.js';
  * Keeps the formula for another day: as a new one, or as the next version of the one the batch was
  * made from.
  */
-export function Keep() {
+export function SaveFormula() {
   const { document, problems, formulaId, belongTo } = useBatch();
   const formulas = useFormulas().data;
   const from = formulas?.find(({ id }) => id === formulaId);

@@ -11,22 +11,23 @@ import {
   type UnitSystem,
 } from '@idle-kettle/core';
 
-/** The person's habit, and the kitchen everything is computed for. */
-export interface Habit {
+/** What the person prefers, and the kitchen everything is computed for. */
+export interface Preferences {
   readonly units: UnitSystem;
   readonly temperatureUnit: TemperatureUnit;
-  readonly place: Kitchen;
+  /** The kitchen in use, as the computation takes it. */
+  readonly kitchen: Kitchen;
   /** False until the kitchen has been read or while its altitude is not stated. */
-  readonly placeKnown: boolean;
+  readonly isPlaceKnown: boolean;
   /** South of the equator. */
   readonly southern: boolean;
 }
 
-export const HabitContext = createContext<Habit>({
+export const PreferencesContext = createContext<Preferences>({
   units: 'metric',
   temperatureUnit: 'C',
-  place: {},
-  placeKnown: false,
+  kitchen: {},
+  isPlaceKnown: false,
   southern: false,
 });
 
@@ -47,7 +48,7 @@ export interface Formats {
 export function formatsOf({
   units,
   temperatureUnit,
-}: Pick<Habit, 'units' | 'temperatureUnit'>): Formats {
+}: Pick<Preferences, 'units' | 'temperatureUnit'>): Formats {
   const inF = temperatureUnit === 'F';
   const toUnit = (temperature_C: number): number =>
     inF ? fahrenheit(temperature_C) : temperature_C;
@@ -64,5 +65,5 @@ export function formatsOf({
   };
 }
 
-export const useHabit = (): Habit => useContext(HabitContext);
-export const useFormats = (): Formats => formatsOf(useHabit());
+export const usePreferences = (): Preferences => useContext(PreferencesContext);
+export const useFormats = (): Formats => formatsOf(usePreferences());

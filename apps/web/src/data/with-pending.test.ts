@@ -1,6 +1,6 @@
 import type { LotView } from '@idle-kettle/contract';
-import type { Parcel } from './store.js';
-import { withParcels } from './with-parcels.js';
+import type { OutboxItem } from './store.js';
+import { withPending } from './with-pending.js';
 
 const lot = (more: Partial<LotView> = {}): LotView => ({
   id: 'larder',
@@ -20,7 +20,7 @@ const lot = (more: Partial<LotView> = {}): LotView => ({
   ...more,
 });
 const AT = '2026-11-05T18:00:00.000Z';
-const moved = (change: number): Parcel => ({
+const moved = (change: number): OutboxItem => ({
   id: `m${change}`,
   order: 1,
   kind: 'move',
@@ -32,16 +32,16 @@ const transferred = (
   to: string,
   keptIn: 'fridge' | 'freezer' | 'opened' | null,
   place = '',
-): Parcel => ({
+): OutboxItem => ({
   id: to,
   order: 2,
   kind: 'transfer',
   lotId,
   body: { id: to, arrivalId: `${to}-a`, to, keptIn, place, count: 2, at: AT },
 });
-const found = (parcels: readonly Parcel[], lots = [lot()]): Record<string, unknown> =>
+const found = (items: readonly OutboxItem[], lots = [lot()]): Record<string, unknown> =>
   Object.fromEntries(
-    withParcels(lots, parcels, 'New jars').map(({ id, count, keptIn, keptSince }) => [
+    withPending(lots, items, 'New jars').map(({ id, count, keptIn, keptSince }) => [
       id,
       [count, keptIn, keptSince],
     ]),
@@ -74,19 +74,19 @@ test('to another shelf of the fridge, their weeks go on counting', () => {
 });
 
 test('jars the server has not seen are for the fridge until it says how they keep', () => {
-  const put: Parcel = {
+  const put: OutboxItem = {
     id: 'new',
     order: 1,
     kind: 'put',
     body: { id: 'new', batchId: 'b2', size: 'half-pint', count: 3, madeOn: '2026-11-05' },
   };
-  expect(withParcels([], [put, put], 'New jars')).toMatchObject([
+  expect(withPending([], [put, put], 'New jars')).toMatchObject([
     { id: 'new', title: 'New jars', count: 3, keeping: { verdict: 'fridge', bestBefore: null } },
   ]);
 });
 
 test('a move of jars nobody knows changes nothing', () => {
-  expect(found([{ ...moved(-1), kind: 'move', lotId: 'elsewhere' } as Parcel])).toEqual({
+  expect(found([{ ...moved(-1), kind: 'move', lotId: 'elsewhere' } as OutboxItem])).toEqual({
     larder: [6, null, null],
   });
 });

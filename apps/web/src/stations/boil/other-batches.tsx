@@ -6,7 +6,7 @@ import { useTheme } from '../../ui/theme.js';
 import { useBatch } from '../../batch/batch-context.js';
 import { useBatches, useBatchQuery, useEvents } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { useNow } from '../../ui/now.js';
 import { timeLeft } from './readouts.js';
 import { useAdvice } from './use-advice.js';
@@ -16,7 +16,7 @@ import { useForecast } from './use-watched.js';
  * The other pots on the stove, each with its figures and what it wants: a glance, and a tap to
  * change over.
  */
-export function OtherKettles({ compact = false }: { readonly compact?: boolean }) {
+export function OtherBatches({ compact = false }: { readonly compact?: boolean }) {
   const { id } = useBatch();
   const others = (useBatches().data ?? []).filter(
     (batch) => batch.id !== id && (batch.phase === 'on-heat' || batch.phase === 'off-heat'),
@@ -37,14 +37,14 @@ export function OtherKettles({ compact = false }: { readonly compact?: boolean }
 function Other({ batch, compact }: { readonly batch: BatchSummary; readonly compact: boolean }) {
   const theme = useTheme();
   const formats = useFormats();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const document = useBatchQuery(batch.id, true).data?.document;
   const { events } = useEvents(batch.id);
   const boil = useMemo(() => boilFrom(events), [events]);
   const watched = useForecast(boil, document);
   const formula = useMemo(
-    () => document && readFormula(withoutPlace(document), place).formula,
-    [document, place],
+    () => document && readFormula(withoutPlace(document), kitchen).formula,
+    [document, kitchen],
   );
   const { next } = useAdvice(boil, formula, watched);
   const now = batchNow(boil, useNow());

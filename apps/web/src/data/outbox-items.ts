@@ -1,47 +1,47 @@
 import type { AppendResult } from '@idle-kettle/contract';
 import { request } from './api.js';
-import { jottedParcels } from './jottings.js';
-import { store, type Parcel } from './store.js';
+import { itemJournal } from './local-journal.js';
+import { store, type OutboxItem } from './store.js';
 
 /**
- * Writes parcels down: they are safe when this returns, and in the browser's database when the
+ * Writes items down: they are safe when this returns, and in the browser's database when the
  * promise resolves.
  */
-export async function keepParcels(parcels: readonly Parcel[]): Promise<void> {
-  jottedParcels.jot(parcels);
+export async function storeItems(items: readonly OutboxItem[]): Promise<void> {
+  itemJournal.jot(items);
   const transaction = (await store()).transaction('parcels', 'readwrite');
-  for (const parcel of parcels) void transaction.store.put(parcel);
+  for (const item of items) void transaction.store.put(item);
   await transaction.done;
-  jottedParcels.forget(parcels);
+  itemJournal.forget(items);
 }
 
-export async function dropParcels(parcels: readonly Parcel[]): Promise<void> {
+export async function removeItems(items: readonly OutboxItem[]): Promise<void> {
   const transaction = (await store()).transaction('parcels', 'readwrite');
-  for (const { id } of parcels) void transaction.store.delete(id);
+  for (const { id } of items) void transaction.store.delete(id);
   await transaction.done;
-  jottedParcels.forget(parcels);
+  itemJournal.forget(items);
 }
 
 /** What earlier pages left behind, in order. */
-export async function keptParcels(): Promise<Parcel[]> {
+export async function storedItems(): Promise<OutboxItem[]> {
   const kept = await (await store()).getAll('parcels');
   const had = new Set(kept.map(({ id }) => id));
-  return [...kept, ...jottedParcels.all().filter(({ id }) => !had.has(id))].sort(
+  return [...kept, ...itemJournal.all().filter(({ id }) => !had.has(id))].sort(
     (a, b) => a.order - b.order,
   );
 }
 
-export const nameOf = (parcel: Parcel): string =>
-  parcel.kind === 'event' ? `the ${parcel.event.type}` : 'the jars';
+export const nameOf = (item: OutboxItem): string =>
+  item.kind === 'event' ? `the ${item.event.type}` : 'the jars';
 
-/** Sends parcels of one kind and batch. @returns those the server will never take */
+/** Sends items of one kind and batch. @returns those the server will never take */
 export async function sendTogether(
-  first: Parcel,
-  together: readonly Parcel[],
+  first: OutboxItem,
+  together: readonly OutboxItem[],
 ): Promise<AppendResult['refused']> {
   switch (first.kind) {
     case 'event': {
-      const events = together.flatMap((parcel) => (parcel.kind === 'event' ? [parcel.event] : []));
+      const events = together.flatMap((item) => (item.kind === 'event' ? [item.event] : []));
       return (await request<AppendResult>('POST', `/batches/${first.batchId}/events`, { events }))
         .refused;
     }

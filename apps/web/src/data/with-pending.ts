@@ -1,5 +1,5 @@
 import type { LotView } from '@idle-kettle/contract';
-import type { Parcel } from './store.js';
+import type { OutboxItem } from './store.js';
 
 /** Jars the server does not know yet: it has not said how they keep. */
 const NOT_SENT: LotView['keeping'] = {
@@ -12,23 +12,23 @@ const NOT_SENT: LotView['keeping'] = {
  * The lots with what is still in the outbox counted in.
  * @param title of jars whose batch the server has not named yet
  */
-export function withParcels(
+export function withPending(
   lots: readonly LotView[],
-  parcels: readonly Parcel[],
+  items: readonly OutboxItem[],
   title: string,
 ): LotView[] {
   const shown = new Map(lots.map((lot) => [lot.id, lot]));
   const count = (lot: LotView, change: number): void =>
     void shown.set(lot.id, { ...lot, count: lot.count + change });
-  for (const parcel of parcels) {
-    if (parcel.kind === 'put' && !shown.has(parcel.id)) {
-      const { id, batchId, size, madeOn, partFill, keptIn, place } = parcel.body;
+  for (const item of items) {
+    if (item.kind === 'put' && !shown.has(item.id)) {
+      const { id, batchId, size, madeOn, partFill, keptIn, place } = item.body;
       shown.set(id, {
         id,
         batchId,
         size,
         madeOn,
-        count: parcel.body.count,
+        count: item.body.count,
         partFill: partFill ?? null,
         keptIn: keptIn ?? null,
         place: place ?? '',
@@ -40,21 +40,21 @@ export function withParcels(
         keeping: NOT_SENT,
       });
     }
-    if (parcel.kind !== 'move' && parcel.kind !== 'transfer') continue;
-    const lot = shown.get(parcel.lotId);
+    if (item.kind !== 'move' && item.kind !== 'transfer') continue;
+    const lot = shown.get(item.lotId);
     if (!lot) continue;
-    if (parcel.kind === 'move') {
-      count(lot, parcel.body.change);
+    if (item.kind === 'move') {
+      count(lot, item.body.change);
       continue;
     }
-    const { to, place, at } = parcel.body;
-    const keptIn = parcel.body.keptIn ?? null;
-    count(lot, -parcel.body.count);
+    const { to, place, at } = item.body;
+    const keptIn = item.body.keptIn ?? null;
+    count(lot, -item.body.count);
     // To another place of the same cold: their weeks go on counting.
     const keptSince = keptIn === lot.keptIn ? lot.keptSince : at;
     count(
       shown.get(to) ?? { ...lot, id: to, count: 0, keptIn, place, keptSince, cameFrom: lot.id },
-      parcel.body.count,
+      item.body.count,
     );
   }
   return [...shown.values()];

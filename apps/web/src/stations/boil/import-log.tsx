@@ -15,7 +15,7 @@ import {
 } from '@idle-kettle/core';
 import { useBatch, timeOfBatch } from '../../batch/batch-context.js';
 import { outbox } from '../../data/outbox.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 
 const COLUMN_WORDS: Readonly<Record<LogColumn, string>> = {
   time: 'time',
@@ -32,9 +32,9 @@ const SHOWN = 4;
  * A boil that another device has logged, as a CSV file: its columns matched, looked at, and taken
  * into this batch's log.
  */
-export function BringIn({ onDone }: { readonly onDone: () => void }) {
+export function ImportLog({ onDone }: { readonly onDone: () => void }) {
   const { id, boil, balance } = useBatch();
-  const { place } = useHabit();
+  const { kitchen } = usePreferences();
   const formats = useFormats();
   const [file, setFile] = useState<{ name: string; rows: string[][] }>();
   const [options, setOptions] = useState<LogOptions>();
@@ -88,8 +88,8 @@ export function BringIn({ onDone }: { readonly onDone: () => void }) {
       first && boil.startedAt === undefined
         ? [
             make('light', first.at, {
-              gelTemperature_C: balance?.finish.temperature_C.mid ?? gelTemperature_C(place),
-              boilingPoint_C: boilingPointAt(place).boilingPoint_C.mid,
+              gelTemperature_C: balance?.finish.temperature_C.mid ?? gelTemperature_C(kitchen),
+              boilingPoint_C: boilingPointAt(kitchen).boilingPoint_C.mid,
             }),
           ]
         : [];

@@ -4,7 +4,7 @@ import { JUDGED, MOST_POINTS, SHOW_RESULTS, type Judged, type ShowResult } from 
 import { RESULT_WORDS } from '../../batch/words.js';
 import { today } from '../../data/clock.js';
 import { logEvent } from '../../data/log-event.js';
-import type { Told } from './use-told.js';
+import type { BatchStory } from './use-batch-story.js';
 
 /** What judges look for. Common practice, no source. */
 const LOOKED_FOR: Readonly<Record<Judged, string>> = {
@@ -18,7 +18,7 @@ const LOOKED_FOR: Readonly<Record<Judged, string>> = {
 const POINTS = Array.from({ length: MOST_POINTS + 1 }, (_, i) => MOST_POINTS - i);
 
 /** A jar held against a judge's sheet, and what became of entries at shows. */
-export function ForTheShow({ told }: { readonly told: Told }) {
+export function ShowSheet({ told }: { readonly told: BatchStory }) {
   if (told.outcome.yield_ml.actual === undefined) return null;
   return (
     <section aria-label="For the show" className="flex flex-col gap-3">
@@ -36,7 +36,7 @@ export function ForTheShow({ told }: { readonly told: Told }) {
   );
 }
 
-function Sheet({ told: { batch, outcome } }: { readonly told: Told }) {
+function Sheet({ told: { batch, outcome } }: { readonly told: BatchStory }) {
   const [draft, setDraft] = useState<Partial<Record<Judged, number>>>({});
   const points = { ...outcome.judged, ...draft };
   const missing = JUDGED.filter((which) => points[which] === undefined);
@@ -80,7 +80,7 @@ function Sheet({ told: { batch, outcome } }: { readonly told: Told }) {
 const isWhole = (points: Partial<Record<Judged, number>>): points is Record<Judged, number> =>
   JUDGED.every((which) => points[which] !== undefined);
 
-function Entries({ told: { batch, outcome } }: { readonly told: Told }) {
+function Entries({ told: { batch, outcome } }: { readonly told: BatchStory }) {
   const [adding, setAdding] = useState(false);
   const [best] = outcome.shows;
   return (

@@ -2,7 +2,7 @@ import { useBatch } from '../../batch/batch-context.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 
 /** What is in the formula and did not go in: a forgotten lemon changes how it keeps, at once. */
-export function LeftOut({ onLeftOut }: { readonly onLeftOut: (ingredient: string) => void }) {
+export function Omissions({ onLeftOut }: { readonly onLeftOut: (ingredient: string) => void }) {
   const { document, boil } = useBatch();
   const gone = boil.log.flatMap(({ event, undone }) =>
     !undone && event.type === 'omission' ? [event.body.ingredient] : [],

@@ -1,4 +1,4 @@
-import type { Draft, Parcel } from './store.js';
+import type { Draft, OutboxItem } from './store.js';
 
 /**
  * A log that is brought in has its file to begin again from; jotting down thousands would stop the
@@ -10,7 +10,7 @@ const MOST = 20;
  * Where things are safe the moment they are written, until the browser's database has them: it
  * takes a while, and a page can be closed in between.
  */
-class Jotter<T> {
+class LocalJournal<T> {
   constructor(
     private readonly prefix: string,
     private readonly idOf: (thing: T) => string,
@@ -54,13 +54,13 @@ class Jotter<T> {
   }
 }
 
-export const jottedParcels = new Jotter<Parcel>(
+export const itemJournal = new LocalJournal<OutboxItem>(
   'kettle.jotted.',
   ({ id }) => id,
   () => true,
 );
 
-export const jottedDrafts = new Jotter<Draft>(
+export const draftJournal = new LocalJournal<Draft>(
   'kettle.draft.',
   ({ batchId }) => batchId,
   (jotted, draft) => jotted.editedAt <= draft.editedAt,

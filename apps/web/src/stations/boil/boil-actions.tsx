@@ -5,7 +5,7 @@ import { useBatch } from '../../batch/batch-context.js';
 /** What a tap opens to be filled in. */
 export type Opened = 'test' | 'addition' | 'measure' | 'flame' | 'note' | 'pause';
 
-interface PotActionsProps {
+interface BoilActionsProps {
   readonly onLog: <T extends EventType>(
     batchId: string,
     type: T,
@@ -15,7 +15,7 @@ interface PotActionsProps {
 }
 
 /** What can be done at the pot as it stands: on the heat or off it, put off, or done. */
-export function PotActions({ onLog, onOpen }: PotActionsProps) {
+export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
   const { id, boil, formula } = useBatch();
   const back = (primary: boolean) => (
     <Wide name="Back on the heat" primary={primary} onClick={() => onLog(id, 'on-heat', {})} />

@@ -81,7 +81,7 @@ export function rightWords(judged: readonly ForecastResult[], what: What): strin
   return `${within} of ${count} came out within what was foretold; ${count === 1 ? 'it' : 'the middle one'} missed its middle by ${(missed * 100).toFixed(0)} %.`;
 }
 
-interface HowRightProps {
+interface ForecastAccuracyProps {
   /** The newest first. */
   readonly batches: readonly BatchSummary[];
   readonly theme: Theme;
@@ -91,7 +91,7 @@ interface HowRightProps {
  * What was foretold of each batch as a bar, what came as a mark on it; both as shares of the middle
  * that was foretold.
  */
-export default function HowRight({ batches, theme }: HowRightProps) {
+export default function ForecastAccuracyCharts({ batches, theme }: ForecastAccuracyProps) {
   return (
     <div className="grid gap-4 md:grid-cols-2">
       {(['yield_ml', 'boil_min'] as const).map((what) => (

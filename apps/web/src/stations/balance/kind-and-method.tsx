@@ -9,9 +9,9 @@ import {
   type Method,
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
-import { useKitchens } from '../../data/kitchens.js';
+import { useKitchenInUse } from '../../data/kitchens.js';
 import { useLessons } from '../../data/queries.js';
-import { useFormats, useHabit } from '../../ui/habit.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { sentence } from '../../ui/sentence.js';
 import { FINISH_WORDS, KIND_WORDS, METHOD_WORDS } from '../../batch/words.js';
 import { shortcutTarget, type ShortcutId } from '../../ui/shortcuts.js';
@@ -72,7 +72,7 @@ function Choice<T extends string>({
 }
 
 /** Kind, way to a set, and how the finish is judged. */
-export function Way() {
+export function KindAndMethod() {
   const { document, change, problems } = useBatch();
   const { kind, method, finish } = document;
   const usual = USUAL_FINISHES[method];
@@ -183,9 +183,9 @@ const SAME_RISE_K = 0.15;
  */
 function AsLiked({ onTake }: { readonly onTake: (rise: string) => void }) {
   const { formula } = useBatch();
-  const kitchen = useKitchens().data?.[0];
+  const kitchen = useKitchenInUse();
   const lessons = useLessons().data;
-  const { temperatureUnit } = useHabit();
+  const { temperatureUnit } = usePreferences();
   const formats = useFormats();
   const { finish } = formula;
   if (
