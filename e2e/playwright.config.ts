@@ -27,7 +27,7 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     launchOptions: {
       // The same browser without a window to draw: a quarter less work for two cores.
-      executablePath: '/usr/bin/chromium-headless-shell',
+      executablePath: process.env.KETTLE_CHROMIUM ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-dev-shm-usage',

@@ -4,6 +4,7 @@ import assert from 'node:assert/strict';
 import { spawn, spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -177,6 +178,27 @@ test('a port that is taken is said, with what to do', async () => {
     refused.stderr,
     new RegExp(`port ${port} is taken by another program.*KETTLE_PORT=${port + 1}`, 's'),
   );
+});
+
+test('another server that takes the port meanwhile is not announced as ours', async () => {
+  const elsewhere = mkdtempSync(join(tmpdir(), 'kettle-race-'));
+  chmodSync(elsewhere, 0o755);
+  const contested = await freePort();
+  const kettle = begin('start', { KETTLE_DATA: elsewhere, KETTLE_PORT: String(contested) });
+  const ready = kettle.ready.then(
+    () => 'announced',
+    (error) => error.message,
+  );
+  // The port has been looked at by the time the database is made.
+  while (!existsSync(join(elsewhere, 'postgres')) && !existsSync(join(elsewhere, 'postgres-folder')))
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  const other = createHttpServer((_, response) =>
+    response.end(JSON.stringify({ status: 'ok', database: 'ok', instance: 'another' })),
+  ).listen(contested, '127.0.0.1');
+  assert.match(await ready, /the server did not start/);
+  assert.equal(await kettle.ended, 1);
+  other.close();
+  rmSync(elsewhere, { recursive: true, force: true });
 });
 
 test('a port that is none, and a command that is none, are said', () => {

@@ -19,13 +19,20 @@ install_debian() {
   step "Installing $what" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends "$@"
 }
 
-has_chromium() { [ -x /usr/bin/chromium-headless-shell ]; }
+CHROMIUM="${KETTLE_CHROMIUM:-/usr/bin/chromium-headless-shell}"
+export KETTLE_CHROMIUM="$CHROMIUM"
+has_chromium() {
+  [ -x "$CHROMIUM" ] && return 0
+  [ "$CHROMIUM" = /usr/bin/chromium-headless-shell ] || die "KETTLE_CHROMIUM is $CHROMIUM, where there is no program"
+  return 1
+}
 
 ensure_chromium() { has_chromium || install_debian "Chromium, for the tests" chromium-headless-shell; }
 
 debian_for_tests() {
   local missing=()
-  find_postgres || {
+  # Somebody's own PostgreSQL needs none of Debian's.
+  [ -n "${DATABASE_URL:-}" ] || find_postgres || {
     prepare_for_postgres
     missing+=(postgresql)
   }

@@ -3,10 +3,11 @@
 PORT="${KETTLE_PORT:-4780}"
 ADDRESS="http://127.0.0.1:$PORT"
 
-# The server of this data folder, if it runs: sets SERVER_PID and SERVER_ADDRESS.
+# The server of this data folder, if it runs: sets SERVER_PID, SERVER_ADDRESS and SERVER_INSTANCE.
 running_server() {
   SERVER_PID="$(sed -n 1p "$DATA/server.pid" 2>/dev/null || true)"
   SERVER_ADDRESS="$(sed -n 2p "$DATA/server.pid" 2>/dev/null || true)"
+  SERVER_INSTANCE="$(sed -n 3p "$DATA/server.pid" 2>/dev/null || true)"
   # A pid may by now be another program's; ours has our main.js on its command line.
   [ -n "$SERVER_PID" ] && [ -d "/proc/$SERVER_PID" ] && tr '\0' ' ' <"/proc/$SERVER_PID/cmdline" 2>/dev/null | grep -qF "$ROOT/apps/server/dist/main.js"
 }
@@ -33,12 +34,20 @@ stop_everything() {
   say "${was:+Stopped $was. }Idle Kettle is not running."
 }
 
-healthy() { node -e 'fetch(process.argv[1] + "/api/health", { signal: AbortSignal.timeout(2000) }).then((r) => process.exit(r.ok ? 0 : 1), () => process.exit(1))' "$1"; }
+# healthy ADDRESS INSTANCE: whether the server that was started as INSTANCE answers there, and no other.
+healthy() {
+  node -e '
+    const [address, instance] = process.argv.slice(1);
+    fetch(address + "/api/health", { signal: AbortSignal.timeout(2000) })
+      .then(async (r) => process.exit(r.ok && (await r.json()).instance === instance ? 0 : 1))
+      .catch(() => process.exit(1));
+  ' "$1" "$2"
+}
 
 serve() {
   ensure_node
   if running_server; then
-    if healthy "$SERVER_ADDRESS"; then
+    if healthy "$SERVER_ADDRESS" "$SERVER_INSTANCE"; then
       say "Idle Kettle is already running at $SERVER_ADDRESS (./kettle stop ends it)."
       return 0
     fi
@@ -55,17 +64,19 @@ serve() {
   trap 'shut_down 130' INT
   trap 'shut_down 143' TERM HUP
   start_postgres
-  KETTLE_PORT="$PORT" KETTLE_WEB_FOLDER="$ROOT/apps/web/dist" KETTLE_DEMO="$([ "$1" = demo ] && echo 1 || echo 0)" NODE_ENV=production \
+  local instance
+  instance="$(node -p 'crypto.randomUUID()')"
+  KETTLE_INSTANCE="$instance" KETTLE_PORT="$PORT" KETTLE_WEB_FOLDER="$ROOT/apps/web/dist" KETTLE_DEMO="$([ "$1" = demo ] && echo 1 || echo 0)" NODE_ENV=production \
     node "$ROOT/apps/server/dist/main.js" >>"$DATA/server.log" 2>&1 &
   SERVER_PID=$!
-  printf '%s\n%s\n' "$SERVER_PID" "$ADDRESS" >"$DATA/server.pid"
+  printf '%s\n%s\n%s\n' "$SERVER_PID" "$ADDRESS" "$instance" >"$DATA/server.pid"
   local i
   for i in $(seq 60); do
-    healthy "$ADDRESS" && break
+    healthy "$ADDRESS" "$instance" && break
     kill -0 "$SERVER_PID" 2>/dev/null || break
     sleep 0.3
   done
-  if ! kill -0 "$SERVER_PID" 2>/dev/null || ! healthy "$ADDRESS"; then
+  if ! kill -0 "$SERVER_PID" 2>/dev/null || ! healthy "$ADDRESS" "$instance"; then
     tail -n 5 "$DATA/server.log" >&2
     rm -f "$DATA/server.pid"
     [ -z "$PG_STARTED" ] || stop_postgres
@@ -97,8 +108,17 @@ shut_down() {
   exit "$1"
 }
 
+# test [STAGE...]: every check, or some stages. "quick": types, and the unit tests of what changed.
 run_tests() {
   ensure_node
+  if [ "${1:-}" = quick ]; then
+    ensure_modules
+    start_postgres
+    [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
+    cd "$ROOT"
+    TEST_SERVER_URL="$PG_SERVER_URL" node scripts/test.mjs quick
+    return
+  fi
   ensure_for_tests
   ensure_build
   start_postgres

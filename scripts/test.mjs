@@ -37,31 +37,53 @@ const npmScript = async (name) => {
   return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
 };
 
+/** Unit tests; nothing else runs beside them. */
+async function jest(more) {
+  const file = join(reports, 'jest.json');
+  await run('npx', [
+    'jest',
+    '--json',
+    `--outputFile=${file}`,
+    '--forceExit',
+    '--silent=false',
+    '--testTimeout=20000',
+    '--maxWorkers=100%',
+    ...more,
+  ]);
+  const report = readReport('jest.json');
+  if (!report) return { passed: 0, failed: 1 };
+  return {
+    passed: report.numPassedTests,
+    failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+  };
+}
+
+/** Tests of files changed since the last commit; with nothing changed, those of that commit. */
+async function changedTests() {
+  const { output } = await run('git', ['status', '--porcelain'], { quiet: true });
+  return jest([output.trim() === '' ? '--changedSince=HEAD~1' : '--onlyChanged', '--passWithNoTests']);
+}
+
+/** Stages that are only run when they are named. */
+const BY_NAME = {
+  async quick() {
+    const types = await STAGES.types();
+    const changed = await changedTests();
+    return {
+      passed: types.passed + changed.passed,
+      failed: types.failed + changed.failed,
+    };
+  },
+};
+
 /** Each stage answers how many checks passed and failed. */
 const STAGES = {
   types: () => npmScript('typecheck'),
   lint: () => npmScript('lint'),
   format: () => npmScript('format:check'),
   rooms: () => npmScript('deps:check'),
-  async unit() {
-    const file = join(reports, 'jest.json');
-    await run('npx', [
-      'jest',
-      '--json',
-      `--outputFile=${file}`,
-      '--forceExit',
-      '--silent=false',
-      '--testTimeout=20000',
-      // Nothing else runs in this stage.
-      '--maxWorkers=100%',
-    ]);
-    const report = readReport('jest.json');
-    if (!report) return { passed: 0, failed: 1 };
-    return {
-      passed: report.numPassedTests,
-      failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
-    };
-  },
+  dependencies: () => npmScript('deps:used'),
+  unit: () => jest([]),
   async script() {
     const { code, output } = await run(
       'node',
@@ -96,10 +118,11 @@ const STAGES = {
 };
 
 const wanted = process.argv.slice(2);
-const unknown = wanted.filter((name) => !(name in STAGES));
+const ALL = { ...STAGES, ...BY_NAME };
+const unknown = wanted.filter((name) => !(name in ALL));
 if (unknown.length > 0) {
   console.error(
-    `kettle: there is no stage ${unknown.join(', ')}; known are ${Object.keys(STAGES).join(', ')}`,
+    `kettle: there is no stage ${unknown.join(', ')}; known are ${Object.keys(ALL).join(', ')}`,
   );
   process.exit(2);
 }
@@ -108,18 +131,20 @@ const total = { passed: 0, failed: 0 };
 const lines = [];
 async function conduct(name) {
   const began = Date.now();
-  const { passed, failed } = await STAGES[name]();
+  const { passed, failed } = await ALL[name]();
   total.passed += passed;
   total.failed += failed;
   lines.push(
-    `${name.padEnd(8)} ${String(passed).padStart(4)} passed ${String(failed).padStart(3)} failed  ${((Date.now() - began) / 1000).toFixed(0).padStart(4)} s`,
+    `${name.padEnd(12)} ${String(passed).padStart(4)} passed ${String(failed).padStart(3)} failed  ${((Date.now() - began) / 1000).toFixed(0).padStart(4)} s`,
   );
   console.log(lines.at(-1));
 }
 
+const READS_ONLY = new Set(['types', 'lint', 'format', 'rooms', 'dependencies']);
 // What only reads the source goes side by side; what starts servers goes one after the other.
-const chosen = Object.keys(STAGES).filter((name) => wanted.length === 0 || wanted.includes(name));
-const reading = chosen.filter((name) => ['types', 'lint', 'format', 'rooms'].includes(name));
+const chosen =
+  wanted.length === 0 ? Object.keys(STAGES) : Object.keys(ALL).filter((name) => wanted.includes(name));
+const reading = chosen.filter((name) => READS_ONLY.has(name));
 console.log(`\n== ${reading.join(', ')}`);
 await Promise.all(reading.map(conduct));
 // The start script mostly waits for what it starts, each in a folder of its own: it goes beside the

@@ -49,6 +49,12 @@ export default defineConfig({
       },
     }),
   ],
-  server: { proxy: { '/api': 'http://127.0.0.1:4780' } },
+  // Working on it; see ./kettle dev.
+  server: {
+    host: '127.0.0.1',
+    port: Number(process.env.KETTLE_DEV_PORT ?? 4783),
+    strictPort: true,
+    proxy: { '/api': `http://127.0.0.1:${process.env.KETTLE_PORT ?? 4780}` },
+  },
   build: { target: 'es2022', sourcemap: false },
 });

@@ -6,7 +6,7 @@ import { CalcError } from './args.js';
 export type ReadText = (name: string) => string;
 
 /** The JSON of a file, or a mistake that names it. @throws CalcError */
-export function readDocument(name: string, readText: ReadText): unknown {
+function readDocument(name: string, readText: ReadText): unknown {
   let text: string;
   try {
     text = readText(name);

@@ -11,7 +11,7 @@ import { InstrumentModule } from './instruments/instrument.module.js';
 import { KitchenModule } from './kitchens/kitchen.module.js';
 import { LearningModule } from './learning/learning.module.js';
 import { LiveModule } from './live/live.module.js';
-import type { Settings } from './settings.js';
+import { SETTINGS, type Settings } from './settings.js';
 import { FreezerModule } from './freezer/freezer.module.js';
 import { PhotoModule } from './photos/photo.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
@@ -45,6 +45,7 @@ export class AppModule {
         LiveModule.with(settings.databaseUrl),
       ],
       controllers: [HealthController],
+      providers: [{ provide: SETTINGS, useValue: settings }],
     };
   }
 }

@@ -8,6 +8,8 @@ export interface Settings {
   /** Folder of the built web app; none in API tests. */
   readonly webFolder: string | undefined;
   readonly demo: boolean;
+  /** What the one who started this server knows it by; told at /api/health. */
+  readonly instance: string;
   readonly logLevel: string;
 }
 
@@ -39,6 +41,7 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
       .filter((name) => name !== ''),
     webFolder: env.KETTLE_WEB_FOLDER,
     demo: env.KETTLE_DEMO === '1',
+    instance: env.KETTLE_INSTANCE ?? '',
     logLevel,
   };
 }

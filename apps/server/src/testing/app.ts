@@ -28,6 +28,7 @@ export async function startTestApp(databaseUrl: string): Promise<TestApp> {
     allowedHosts: [],
     webFolder: undefined,
     demo: false,
+    instance: 'test',
     logLevel: 'silent',
   });
   await app.listen(0, '127.0.0.1');

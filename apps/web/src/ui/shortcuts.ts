@@ -18,7 +18,7 @@ interface Shortcut {
  * goes to that element: a field is selected, a button pressed. What the others do is given to
  * {@link useShortcuts}. The `?` list is made from here.
  */
-export const SHORTCUTS = {
+const SHORTCUTS = {
   list: { where: 'everywhere', with: 'none', key: '?', words: 'show or hide this list' },
   'new-batch': { where: 'everywhere', with: 'alt', key: 'b', words: 'a new batch' },
   line: { where: 'balance', with: 'alt', key: 'l', words: 'type a line' },
@@ -75,7 +75,7 @@ const heldWith = ({ altKey, ctrlKey, metaKey, shiftKey }: KeyboardEvent): Shortc
 };
 
 /** The shortcuts a key press may mean; single keys never while something is typed, but for Escape. */
-export function shortcutsOf(event: KeyboardEvent): ShortcutId[] {
+function shortcutsOf(event: KeyboardEvent): ShortcutId[] {
   const held = heldWith(event);
   const typing = isTyping(event.target);
   if (typing && held !== 'alt' && event.key !== 'Escape') return [];

@@ -1,7 +1,15 @@
-import { ACID_KEYS, meanCharge, noAcid, pHOf, protons, VALENCE, type AcidContent } from './charge.js';
+import {
+  ACID_KEYS,
+  meanCharge,
+  noAcid,
+  pHOf,
+  protons,
+  VALENCE,
+  type AcidContent,
+} from './charge.js';
 
 /** Grams of citric acid that give one equivalent. 192.12 g/mol over three protons. */
-export const CITRIC_G_PER_EQ = 64.04;
+const CITRIC_G_PER_EQ = 64.04;
 
 /** Shares of the titratable acid, in equivalents. */
 export interface Shares {
@@ -14,7 +22,7 @@ export interface Shares {
 /**
  * Equivalents of acid in a kilogram at a titratable acidity given as citric acid, per cent by mass.
  */
-export const equivalents = (titratablePercent: number): number =>
+const equivalents = (titratablePercent: number): number =>
   (titratablePercent * 10) / CITRIC_G_PER_EQ;
 
 /** The end point of a titration with phenolphthalein. */

@@ -1,5 +1,5 @@
 /** How sharp a spread tastes and how its pectin takes it, from sharpest to dullest. */
-export const SHARPNESS_WORDS = ['very sharp', 'sharp', 'balanced', 'mild', 'flat'] as const;
+const SHARPNESS_WORDS = ['very sharp', 'sharp', 'balanced', 'mild', 'flat'] as const;
 export type SharpnessWord = (typeof SHARPNESS_WORDS)[number];
 
 /**

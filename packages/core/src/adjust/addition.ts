@@ -1,5 +1,11 @@
 import { ingredientById, massOf } from '../produce/index.js';
-import { parseAmount, unitById, writeAddition, writeAmount, type UnitSystem } from '../quantity/index.js';
+import {
+  parseAmount,
+  unitById,
+  writeAddition,
+  writeAmount,
+  type UnitSystem,
+} from '../quantity/index.js';
 import type { FormulaDocument } from '../formula/index.js';
 import type { Edit } from './edit.js';
 

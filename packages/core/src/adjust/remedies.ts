@@ -1,6 +1,11 @@
 import type { PreparedPot, SetReasonCode } from '../balance/index.js';
 import type { FormulaDocument, Kitchen, WarningCode } from '../formula/index.js';
-import { KEEPING_VERDICTS, worstPH, type KeepingOptions, type KeepingReasonCode } from '../keeping/index.js';
+import {
+  KEEPING_VERDICTS,
+  worstPH,
+  type KeepingOptions,
+  type KeepingReasonCode,
+} from '../keeping/index.js';
 import { ingredientById } from '../produce/index.js';
 import type { UnitSystem } from '../quantity/index.js';
 import { edited, type Edit } from './edit.js';

@@ -1,7 +1,19 @@
-import { batchesForPectin, FILL_BEFORE_FOAM, fillOfPan, panForFoam_l, preparePot, volumeInPan_l } from '../balance/index.js';
+import {
+  batchesForPectin,
+  FILL_BEFORE_FOAM,
+  fillOfPan,
+  panForFoam_l,
+  preparePot,
+  volumeInPan_l,
+} from '../balance/index.js';
 import { massOf } from '../produce/index.js';
 import { parseAmount } from '../quantity/index.js';
-import { readFormula, type FormulaDocument, type PotFormula, type Kitchen } from '../formula/index.js';
+import {
+  readFormula,
+  type FormulaDocument,
+  type PotFormula,
+  type Kitchen,
+} from '../formula/index.js';
 import { fillVolume_ml, QUARTER_INCH_MM, type JarSize } from '../jars/index.js';
 import { amountOf, edited, scaledAmount } from './edit.js';
 

@@ -58,14 +58,7 @@ export function addInto(sum: Contents, part: Contents, factor = 1): Contents {
 }
 
 /** What may be uncertain about a line. */
-export const LINE_INPUTS = [
-  'mass',
-  'soluble',
-  'insoluble',
-  'ripeness',
-  'acidity',
-  'pectin',
-] as const;
+const LINE_INPUTS = ['mass', 'soluble', 'insoluble', 'ripeness', 'acidity', 'pectin'] as const;
 export type LineInput = (typeof LINE_INPUTS)[number];
 
 /**

@@ -1,7 +1,13 @@
 import { within, type Range } from '../range/index.js';
 import { titratablePercentOf } from '../acid/index.js';
 import { INVERSION_FACTOR, inversionRate_perMin, syrupDensity_kgPerM3 } from '../syrup/index.js';
-import { butterFirmness, curdFirmness, highMethoxylFirmness, lowMethoxylFirmness, pectinLeft } from '../pectin/index.js';
+import {
+  butterFirmness,
+  curdFirmness,
+  highMethoxylFirmness,
+  lowMethoxylFirmness,
+  pectinLeft,
+} from '../pectin/index.js';
 import { fillInOrder } from '../jars/index.js';
 import type { PotFormula } from '../formula/index.js';
 import { pHOfContents, type Contents } from './contents.js';
@@ -51,7 +57,7 @@ const MEAN_RISE = 0.55;
 export type SetModel = 'high-methoxyl' | 'low-methoxyl' | 'consistency' | 'egg' | 'none';
 
 /** The doubts of the whole pot, beside those of its lines. */
-export const POT_INPUTS = [
+const POT_INPUTS = [
   'finish',
   'curve',
   'inversion',

@@ -1,7 +1,33 @@
 export { balance, type Balance } from './balance.js';
-export { addInto, type Contents, contentsAt, type LineInput, linePoint, type LinePoint, middleOf, nothing, pHOfContents } from './contents.js';
-export { AIR_SHARE, evaluate, FILL_C, FILM_KG, FOAM_SHARE, JAR_DOUBT, type Outcome, type PotInput, type SetModel } from './evaluate.js';
-export { FILL_BEFORE_FOAM, FILL_WITHOUT_FOAM, fillOfPan, panForFoam_l, volumeInPan_l } from './pan-fill.js';
+export {
+  addInto,
+  type Contents,
+  contentsAt,
+  type LineInput,
+  linePoint,
+  type LinePoint,
+  middleOf,
+  nothing,
+  pHOfContents,
+} from './contents.js';
+export {
+  AIR_SHARE,
+  evaluate,
+  FILL_C,
+  FILM_KG,
+  FOAM_SHARE,
+  JAR_DOUBT,
+  type Outcome,
+  type PotInput,
+  type SetModel,
+} from './evaluate.js';
+export {
+  FILL_BEFORE_FOAM,
+  FILL_WITHOUT_FOAM,
+  fillOfPan,
+  panForFoam_l,
+  volumeInPan_l,
+} from './pan-fill.js';
 export { batchesForPectin } from './pectin-measure.js';
 export { type BalanceOptions, type PreparedPot, preparePot } from './prepare.js';
 export type { SetReasonCode } from './set-reasons.js';

@@ -2,8 +2,25 @@ import type { Range } from '../range/index.js';
 import { fillVolume_ml } from '../jars/index.js';
 import { evaporation_perH } from '../thermal/index.js';
 import { softeningIn, type PotFormula } from '../formula/index.js';
-import { addInto, contentsAt, linePoint, middleOf, nothing, type Contents, type LinePoint } from './contents.js';
-import { evaluate, hexoseShare, ORDINARY_INVERSION, potInputs, setModelOf, type Outcome, type PotInput, type PotRules } from './evaluate.js';
+import {
+  addInto,
+  contentsAt,
+  linePoint,
+  middleOf,
+  nothing,
+  type Contents,
+  type LinePoint,
+} from './contents.js';
+import {
+  evaluate,
+  hexoseShare,
+  ORDINARY_INVERSION,
+  potInputs,
+  setModelOf,
+  type Outcome,
+  type PotInput,
+  type PotRules,
+} from './evaluate.js';
 import { finishRule, type FinishRule } from './finish.js';
 
 export interface BalanceOptions {

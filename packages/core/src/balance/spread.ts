@@ -1,5 +1,12 @@
 import type { Range } from '../range/index.js';
-import { addInto, contentsAt, middleOf, type Contents, type LineInput, type LinePoint } from './contents.js';
+import {
+  addInto,
+  contentsAt,
+  middleOf,
+  type Contents,
+  type LineInput,
+  type LinePoint,
+} from './contents.js';
 import { evaluate, type Outcome, type PotInput } from './evaluate.js';
 import type { PreparedPot } from './prepare.js';
 

@@ -1,7 +1,7 @@
 import type { Kind, Method } from '../formula/index.js';
 
 /** How thick a spread comes out beside what is usual for its kind. */
-export const SOLIDS_WORDS = ['thin', 'full', 'heavy'] as const;
+const SOLIDS_WORDS = ['thin', 'full', 'heavy'] as const;
 export type SolidsWord = (typeof SOLIDS_WORDS)[number];
 
 /**

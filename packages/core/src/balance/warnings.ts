@@ -1,4 +1,12 @@
-import { softeningIn, STAGES, usualStage, type PotFormula, type PotLine, type Warning, type WarningCode } from '../formula/index.js';
+import {
+  softeningIn,
+  STAGES,
+  usualStage,
+  type PotFormula,
+  type PotLine,
+  type Warning,
+  type WarningCode,
+} from '../formula/index.js';
 import { HALF_PINT_ML } from '../jars/index.js';
 import type { Range } from '../range/index.js';
 import { inHalfPints } from './bracket.js';
@@ -261,7 +269,7 @@ const LEFT_BEHIND = 0.05;
 const YIELD_WITHIN = 0.1;
 
 /** Whether the yield a recipe states can be, and whether it is likely. */
-export function statedYieldWarning(
+function statedYieldWarning(
   { claims: { statedYield } }: PotFormula,
   { yieldBracket, solubleSolids_kg, massIn_kg, finish }: Audited,
 ): Warning | undefined {
@@ -297,7 +305,7 @@ export function statedYieldWarning(
 const SAME_AMOUNT = 0.12;
 
 /** Whether two amounts of one line say different things. */
-export function twoAmountsWarning(line: PotLine): Warning | undefined {
+function twoAmountsWarning(line: PotLine): Warning | undefined {
   const also = line.alsoStated_kg;
   if (!also) return undefined;
   const agree =

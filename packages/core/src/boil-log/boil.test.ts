@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { boilFrom, inOrder, timeOnHeat_ms } from './boil.js';
-import type { BatchEvent, EventBodies, EventType } from './event.js';
+import type { BatchEvent, EventBodies, EventType } from './boil-events.js';
 
 const START = Date.parse('2026-09-12T18:00:00Z');
 let made = 0;

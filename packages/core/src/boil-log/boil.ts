@@ -1,6 +1,5 @@
 import { MINUTE_MS } from '../quantity/index.js';
-import { emptyDraft, reduceEvent } from './boil-reducers.js';
-import type { BatchEvent, EventType } from './event.js';
+import { emptyDraft, reduceEvent, type BatchEvent, type EventType } from './boil-events.js';
 import type { Boil } from './boil-state.js';
 import { filterReadings } from './reading-filter.js';
 

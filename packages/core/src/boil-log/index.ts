@@ -1,7 +1,35 @@
 export { batchNow } from './batch-clock.js';
-export type { Boil, BoilPhase, LogEntry } from './boil-state.js';
+export {
+  type BatchEvent,
+  type BoilPhase,
+  EVENT_TYPES,
+  type EventBodies,
+  type EventType,
+  type JarsFilled,
+  type Judged,
+  JUDGED,
+  MOST_POINTS,
+  type Pause,
+  PAUSES,
+  SET_WORDS,
+  SHOW_RESULTS,
+  type ShowResult,
+  type SimulatedErrors,
+  TEST_VERDICTS,
+  TEST_WAYS,
+  type TestVerdict,
+  type TestWay,
+  UNSEALED_PLACES,
+  type UnsealedPlace,
+} from './boil-events.js';
+export type { Boil, LogEntry } from './boil-state.js';
 export { boilFrom, inOrder, timeOnHeat_ms } from './boil.js';
 export { CookingClock } from './cooking-clock.js';
-export { type BatchEvent, EVENT_TYPES, type EventBodies, type EventType, type JarsFilled, type Judged, JUDGED, MOST_POINTS, type Pause, PAUSES, SET_WORDS, SHOW_RESULTS, type ShowResult, type SimulatedErrors, TEST_VERDICTS, TEST_WAYS, type TestVerdict, type TestWay, UNSEALED_PLACES, type UnsealedPlace } from './event.js';
-export { type PotValues, VALUE_LIMITS, type ValueEvent, valueEvents, type ValueName } from './instrument-values.js';
+export {
+  type PotValues,
+  VALUE_LIMITS,
+  type ValueEvent,
+  valueEvents,
+  type ValueName,
+} from './instrument-values.js';
 export type { LoggedReading, RejectedReading } from './reading-filter.js';

@@ -1,4 +1,4 @@
-import type { EventBodies } from './event.js';
+import type { EventBodies } from './boil-events.js';
 
 /**
  * What an instrument shows: of the pot's temperature, of what is in it on a scale, of a cooled drop

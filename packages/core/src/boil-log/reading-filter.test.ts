@@ -2,7 +2,7 @@ import { logFrom } from '../testing/log.js';
 import { boilFrom } from './boil.js';
 import type { Boil } from './boil-state.js';
 import { probeTroubles } from '../instruments/index.js';
-import type { BatchEvent } from './event.js';
+import type { BatchEvent } from './boil-events.js';
 
 const START = Date.parse('2026-10-03T15:00:00.000Z');
 const HOUR = 3600;

@@ -5,7 +5,7 @@ import { boilingPointAt } from '../water/index.js';
 import type { WatchedBoil } from './watch-boil.js';
 
 /** How far one piece of evidence says the pan is, from the least to the most. */
-export const DONENESS = ['not-yet', 'near', 'there', 'past'] as const;
+const DONENESS = ['not-yet', 'near', 'there', 'past'] as const;
 export type Doneness = (typeof DONENESS)[number];
 export type EvidenceSource = 'thermometer' | 'scale' | 'refractometer' | TestWay;
 

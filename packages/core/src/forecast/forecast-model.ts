@@ -1,6 +1,18 @@
 import { HOUR_S } from '../quantity/index.js';
 import { Z90, type Range } from '../range/index.js';
-import { BoilingCurve, boilingCurve, advance, type AddedMidBoil, massOfPot, PAN_DIAMETER_M, putInto, shortOfBoil_K, solidsOf, type PanModel, type PotState } from '../thermal/index.js';
+import {
+  BoilingCurve,
+  boilingCurve,
+  advance,
+  type AddedMidBoil,
+  massOfPot,
+  PAN_DIAMETER_M,
+  putInto,
+  shortOfBoil_K,
+  solidsOf,
+  type PanModel,
+  type PotState,
+} from '../thermal/index.js';
 import { binObservations, type Bin, type Observation } from './observations.js';
 
 /**

@@ -1,8 +1,24 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { GEL_RISE_C, panLoss_kgPerH, saturationTemperature_C, standardPressure_kPa } from '../water/index.js';
+import {
+  GEL_RISE_C,
+  panLoss_kgPerH,
+  saturationTemperature_C,
+  standardPressure_kPa,
+} from '../water/index.js';
 import { syrupBoilingPoint_C } from '../syrup/index.js';
 import { forecastBefore, quantile, trialBoil } from '../testing/boils.js';
-import { BoilingCurve, boilingCurve, burnerHeat_W, hoursToLose, massOfPot, rates, simulateBoil, solidsOf, type PanModel, type PotState } from '../thermal/index.js';
+import {
+  BoilingCurve,
+  boilingCurve,
+  burnerHeat_W,
+  hoursToLose,
+  massOfPot,
+  rates,
+  simulateBoil,
+  solidsOf,
+  type PanModel,
+  type PotState,
+} from '../thermal/index.js';
 import { forecast } from './forecast.js';
 import type { ForecastInput } from './forecast-model.js';
 import { errorsAgainst, report } from '../testing/report.js';

@@ -1,7 +1,14 @@
 import { Z90, type Range } from '../range/index.js';
 import { massOfPot, solidsOf } from '../thermal/index.js';
 import { costOf, fitModel, sumOfSquares, type Fit } from './fit.js';
-import { FITTED, ForecastModel, indexOf, MOST_AHEAD_S, type ForecastInput, type Fitted } from './forecast-model.js';
+import {
+  FITTED,
+  ForecastModel,
+  indexOf,
+  MOST_AHEAD_S,
+  type ForecastInput,
+  type Fitted,
+} from './forecast-model.js';
 
 export interface Forecast {
   /** Seconds left; 0 when it is there. The range is 5-95 %. */

@@ -1,7 +1,16 @@
 import type { PreparedPot } from '../balance/index.js';
 import { HOUR_MIN, MINUTE_S } from '../quantity/index.js';
 import { boilingPointAt, gelTemperature_C } from '../water/index.js';
-import { boilingCurve, PAN_DIAMETER_M, shortOfBoil_K, type PanModel, type PotState, simulateBoil, type SimulateOptions, type Simulation } from '../thermal/index.js';
+import {
+  boilingCurve,
+  PAN_DIAMETER_M,
+  shortOfBoil_K,
+  type PanModel,
+  type PotState,
+  simulateBoil,
+  type SimulateOptions,
+  type Simulation,
+} from '../thermal/index.js';
 
 /**
  * What is in the pot of a formula when it goes on the heat.
@@ -22,7 +31,7 @@ export function startOf({ contents }: PreparedPot, temperature_C: number): PotSt
  * The finish of a formula as something a boil can be watched for; a timed one counts from the first
  * full boil.
  */
-export function finishWatch(
+function finishWatch(
   { formula, outcome, contents, rule }: PreparedPot,
   pan: PanModel,
 ): (state: Readonly<PotState>, time_s: number) => boolean {

@@ -4,7 +4,12 @@ import { STARTERS } from '../starters/index.js';
 import { quantile } from '../testing/boils.js';
 import { report } from '../testing/report.js';
 import { seeded } from '../random/index.js';
-import { boilingPointAt, gelTemperature_C, saturationTemperature_C, standardPressure_kPa } from '../water/index.js';
+import {
+  boilingPointAt,
+  gelTemperature_C,
+  saturationTemperature_C,
+  standardPressure_kPa,
+} from '../water/index.js';
 import { logFrom } from '../testing/log.js';
 import { boilFrom, type BatchEvent } from '../boil-log/index.js';
 import { adviceFor } from './advice.js';

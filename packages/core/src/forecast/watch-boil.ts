@@ -1,5 +1,10 @@
 import type { PreparedPot } from '../balance/index.js';
-import { withPanAndBurner, type FormulaDocument, type Kitchen, type PotFormula } from '../formula/index.js';
+import {
+  withPanAndBurner,
+  type FormulaDocument,
+  type Kitchen,
+  type PotFormula,
+} from '../formula/index.js';
 import { boilingPointAt, LATENT_J_PER_KG, saturationTemperature_C } from '../water/index.js';
 import { type Boil, CookingClock } from '../boil-log/index.js';
 import { forecast, type Forecast } from './forecast.js';

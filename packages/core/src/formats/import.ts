@@ -1,6 +1,16 @@
 import { readAmount } from '../quantity/index.js';
 import { ingredientById } from '../produce/index.js';
-import { emptyFormula, lineFromText, readFormula, readJarCount, USUAL_FINISHES, type FormulaDocument, type FormulaLine, type Kind, type Method } from '../formula/index.js';
+import {
+  emptyFormula,
+  lineFromText,
+  readFormula,
+  readJarCount,
+  USUAL_FINISHES,
+  type FormulaDocument,
+  type FormulaLine,
+  type Kind,
+  type Method,
+} from '../formula/index.js';
 import { jsonLdBlocks, plainText, recipeFromJsonLd } from './json-ld.js';
 import { LARGEST_IMPORT, recipeFromText, type FoundRecipe } from './recipe.js';
 

@@ -117,7 +117,7 @@ export function jsonLdBlocks(html: string): unknown[] {
   return blocks;
 }
 
-export const amountText = ({ amount }: FormulaDocument['lines'][number]): string =>
+const amountText = ({ amount }: FormulaDocument['lines'][number]): string =>
   typeof amount === 'string' ? amount : `${amount.value} ${amount.unit}`;
 
 /** Lines of a document as a cook reads them: "2.4 kg damsons", "1 lemon", "half a lemon". */

@@ -1,6 +1,12 @@
 import { parseAmount, type Decimal } from '../quantity/index.js';
 import { findJar, type JarSize } from '../jars/index.js';
-import { fingerprint, PROCESSINGS, type FormulaDocument, type MeasuredPH, type Processing } from './document.js';
+import {
+  fingerprint,
+  PROCESSINGS,
+  type FormulaDocument,
+  type MeasuredPH,
+  type Processing,
+} from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
 
@@ -139,7 +145,7 @@ function readStatedYield(
 }
 
 /** A jar size as people name it: "half-pints", "454 g jars", "8 oz". */
-export function jarCalled(text: string): JarSize | undefined {
+function jarCalled(text: string): JarSize | undefined {
   const said = text
     .toLowerCase()
     .replace(/\bjars?\b/g, '')

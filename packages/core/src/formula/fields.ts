@@ -1,6 +1,21 @@
 import { JAR_SIZES } from '../jars/index.js';
 import { FORMS, RIPENESS } from '../produce/index.js';
-import { FINISHES, KINDS, MAIN_ACIDS, METHODS, PROCESSINGS, STAGES, type CustomComposition, type DocumentFinish, type DocumentJar, type FormulaDocument, type FormulaLine, type MeasuredPH, type Overrides, type TestedSource } from './document.js';
+import {
+  FINISHES,
+  KINDS,
+  MAIN_ACIDS,
+  METHODS,
+  PROCESSINGS,
+  STAGES,
+  type CustomComposition,
+  type DocumentFinish,
+  type DocumentJar,
+  type FormulaDocument,
+  type FormulaLine,
+  type MeasuredPH,
+  type Overrides,
+  type TestedSource,
+} from './document.js';
 
 /** What a field of the formula document may hold. Lengths in characters, both ends allowed. */
 export type Field = {

@@ -1,8 +1,35 @@
 export { readJarCount } from './claims.js';
 export { differences } from './difference.js';
-export { emptyFormula, fingerprint, type FinishType, firstFruit, type FormulaDocument, type FormulaLine, type Kind, KINDS, type MainAcid, type Method, METHODS, METHODS_OF_KIND, type Processing, PROCESSINGS, type Stage, STAGES, USUAL_FINISHES, withoutPlace } from './document.js';
+export {
+  emptyFormula,
+  fingerprint,
+  type FinishType,
+  firstFruit,
+  type FormulaDocument,
+  type FormulaLine,
+  type Kind,
+  KINDS,
+  type MainAcid,
+  type Method,
+  METHODS,
+  METHODS_OF_KIND,
+  type Processing,
+  PROCESSINGS,
+  type Stage,
+  STAGES,
+  USUAL_FINISHES,
+  withoutPlace,
+} from './document.js';
 export { type Field, type FieldsOf, FORMULA_FIELDS, type Part } from './fields.js';
-export { isSamePanAndBurner, type Kitchen, MEASURED_JAR_DOUBT, ORDINARY_POT_KG, type Pan, type PanAndBurner, withPanAndBurner } from './kitchen.js';
+export {
+  isSamePanAndBurner,
+  type Kitchen,
+  MEASURED_JAR_DOUBT,
+  ORDINARY_POT_KG,
+  type Pan,
+  type PanAndBurner,
+  withPanAndBurner,
+} from './kitchen.js';
 export { lineFromText } from './line.js';
 export { RISE_LIMITS_K } from './pot-finish.js';
 export { OWN_INGREDIENT, type PotLine } from './pot-line.js';

@@ -1,7 +1,14 @@
 import { within, type Range } from '../range/index.js';
 import { celsius, parseMeasure } from '../quantity/index.js';
 import { checkPlace, GEL_RISE_C, type Place } from '../water/index.js';
-import { findJar, HALF_INCH_MM, JAR_SIZES, QUARTER_INCH_MM, type JarChoice, type JarSize } from '../jars/index.js';
+import {
+  findJar,
+  HALF_INCH_MM,
+  JAR_SIZES,
+  QUARTER_INCH_MM,
+  type JarChoice,
+  type JarSize,
+} from '../jars/index.js';
 import { FINISHES, USUAL_FINISHES, type FinishType, type Kind, type Method } from './document.js';
 import { MOST_IN_A_LINE_KG } from './pot-line.js';
 import type { MeasuredJar } from './kitchen.js';
@@ -25,7 +32,7 @@ export type PotJar = JarChoice & { readonly size: string };
  */
 export const RISE_LIMITS_K: Limits = { least: 0.5, most: 15 };
 /** Where a curd is taken off: 170 F. Common practice; eggs are cooked by then. */
-export const CURD_C = celsius(170);
+const CURD_C = celsius(170);
 /** Temperatures a curd may be cooked to, C: it sets from about 74 to 82. Common practice. */
 const CURD_LIMITS_C: Limits = { least: 60, most: 95 };
 /** Solids where a finish by solids does not say how many, per cent. */
@@ -204,7 +211,7 @@ export function readJars(
  * Headspace by kind: 1/2 in for curds and syrups, else 1/4 in. National Center for Home Food
  * Preservation, from memory.
  */
-export const usualHeadspace_mm = (kind: Kind): number =>
+const usualHeadspace_mm = (kind: Kind): number =>
   kind === 'curd' || kind === 'syrup' ? HALF_INCH_MM : QUARTER_INCH_MM;
 
 function readHeadspace(reader: Reader, path: string, value: unknown, usual: number): number {

@@ -1,6 +1,17 @@
 import { within, type Range, type Sourced } from '../range/index.js';
 import { unitById, type Amount } from '../quantity/index.js';
-import { compositionOf, FORMS, massOf, readName, RIPENESS, withProfile, withWeighings, type Composition, type Form, type Ingredient } from '../produce/index.js';
+import {
+  compositionOf,
+  FORMS,
+  massOf,
+  readName,
+  RIPENESS,
+  withProfile,
+  withWeighings,
+  type Composition,
+  type Form,
+  type Ingredient,
+} from '../produce/index.js';
 import { MAIN_ACIDS, STAGES, type MainAcid, type Stage } from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';

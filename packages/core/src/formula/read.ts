@@ -1,6 +1,13 @@
 import { isProduce } from '../produce/index.js';
 import type { Place } from '../water/index.js';
-import { KINDS, METHODS, METHODS_OF_KIND, type FormulaDocument, type Kind, type Method } from './document.js';
+import {
+  KINDS,
+  METHODS,
+  METHODS_OF_KIND,
+  type FormulaDocument,
+  type Kind,
+  type Method,
+} from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
 import { readFinish, readJars, readPlace, type Finish, type PotJar } from './pot-finish.js';
 import { OWN_INGREDIENT, readLine, type PotLine } from './pot-line.js';

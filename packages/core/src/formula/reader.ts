@@ -1,5 +1,12 @@
 import type { Warning } from './warning.js';
-import { nearest, parseAmount, parseMeasure, type Amount, type Decimal, type MeasureName } from '../quantity/index.js';
+import {
+  nearest,
+  parseAmount,
+  parseMeasure,
+  type Amount,
+  type Decimal,
+  type MeasureName,
+} from '../quantity/index.js';
 import type { Limits } from './fields.js';
 
 /** What is wrong, and where in the document: `lines[2].amount`. */

@@ -2,7 +2,7 @@
  * What is worth knowing of a formula that can be computed. A code stands for one kind of warning;
  * whoever shows it has a title for each.
  */
-export const WARNING_CODES = [
+const WARNING_CODES = [
   // While the document is read.
   'altitude-needed',
   'no-fruit',

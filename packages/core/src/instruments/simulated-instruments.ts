@@ -3,7 +3,16 @@ import { Z90 } from '../range/index.js';
 import { seeded } from '../random/index.js';
 import { boilingPointAt } from '../water/index.js';
 import { type Boil, CookingClock } from '../boil-log/index.js';
-import { boilingCurve, PANTRY_C, putInto, type PanModel, openSurface_m, heatIntoPan_W, simulateBoil, type Change } from '../thermal/index.js';
+import {
+  boilingCurve,
+  PANTRY_C,
+  putInto,
+  type PanModel,
+  openSurface_m,
+  heatIntoPan_W,
+  simulateBoil,
+  type Change,
+} from '../thermal/index.js';
 import { startOf } from '../forecast/index.js';
 import { panContents } from '../made-batch/index.js';
 
@@ -18,7 +27,7 @@ export interface SimulatedObservation {
 }
 
 /** The simulated probe speaks this often by the batch's clock, s. */
-export const SIMULATED_EVERY_S = 10;
+const SIMULATED_EVERY_S = 10;
 /** A simulated pot is followed no further than this, s: longer than any butter cooks. */
 const MOST_S = 40 * 3600;
 /**

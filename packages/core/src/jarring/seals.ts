@@ -5,9 +5,9 @@ import { HOUR_MS } from '../quantity/index.js';
  * Jars cool untouched so long before a lid is pressed, ms: 12 to 24 h. USDA Complete Guide, Guide
  * 1, from memory.
  */
-export const COOLING_MS = 12 * HOUR_MS;
+const COOLING_MS = 12 * HOUR_MS;
 /** A jar that has not sealed is processed again within so long, ms. Same source. */
-export const REPROCESS_MS = 24 * HOUR_MS;
+const REPROCESS_MS = 24 * HOUR_MS;
 
 /** One full jar and its lid. */
 export interface JarSeal {

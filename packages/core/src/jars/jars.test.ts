@@ -1,5 +1,12 @@
 import { fillInOrder, jarsToHaveHot, jarWords } from './fill.js';
-import { fillVolume_ml, findJar, HALF_INCH_MM, JAR_SIZES, QUARTER_INCH_MM, type JarSize } from './sizes.js';
+import {
+  fillVolume_ml,
+  findJar,
+  HALF_INCH_MM,
+  JAR_SIZES,
+  QUARTER_INCH_MM,
+  type JarSize,
+} from './sizes.js';
 
 const jar = (id: string): JarSize => {
   const found = findJar(id);

@@ -1,4 +1,14 @@
-import { addInto, contentsAt, linePoint, middleOf, nothing, pHOfContents, type Contents, type LineInput, type LinePoint } from '../balance/index.js';
+import {
+  addInto,
+  contentsAt,
+  linePoint,
+  middleOf,
+  nothing,
+  pHOfContents,
+  type Contents,
+  type LineInput,
+  type LinePoint,
+} from '../balance/index.js';
 import type { PotFormula, PotLine } from '../formula/index.js';
 
 /**

@@ -1,5 +1,12 @@
 import { balance, type Balance } from '../balance/index.js';
-import { notUnderstoodIn, readFormula, type FormulaDocument, type PotFormula, type Problem, type Kitchen } from '../formula/index.js';
+import {
+  notUnderstoodIn,
+  readFormula,
+  type FormulaDocument,
+  type PotFormula,
+  type Problem,
+  type Kitchen,
+} from '../formula/index.js';
 import { assessKeeping, type Keeping } from './assess.js';
 import type { KeepingOptions } from './rules.js';
 

@@ -2,7 +2,17 @@ export { worstPH } from './acid-gate.js';
 export { assessKeeping, type Keeping } from './assess.js';
 export { PROCESS_BANDS, processBand } from './band.js';
 export { type Computed, computeFormula } from './compute.js';
-export { canGo, type Kept, KEPT_IN, keptAsMade, type KeptIn, keptIn, lastDay, PART_JAR, withOpenLids } from './kept.js';
+export {
+  canGo,
+  type Kept,
+  KEPT_IN,
+  keptAsMade,
+  type KeptIn,
+  keptIn,
+  lastDay,
+  PART_JAR,
+  withOpenLids,
+} from './kept.js';
 export type { KeepingReasonCode } from './reason.js';
 export type { Process } from './row.js';
 export type { KeepingOptions } from './rules.js';

@@ -1,6 +1,24 @@
 import fc from 'fast-check';
-import { FIGS, keep, LEMON_CURD, MEASURED, SUGAR, TESTED, TODAY, type Case } from '../testing/keeping.js';
-import { BUTTER, CALCIUM, CURD, documentOf, LIQUID, pot, POWDER, type Lines } from '../testing/formula.js';
+import {
+  FIGS,
+  keep,
+  LEMON_CURD,
+  MEASURED,
+  SUGAR,
+  TESTED,
+  TODAY,
+  type Case,
+} from '../testing/keeping.js';
+import {
+  BUTTER,
+  CALCIUM,
+  CURD,
+  documentOf,
+  LIQUID,
+  pot,
+  POWDER,
+  type Lines,
+} from '../testing/formula.js';
 import { fingerprint, type FormulaDocument } from '../formula/index.js';
 import { edited } from '../adjust/index.js';
 import { INGREDIENTS } from '../produce/index.js';

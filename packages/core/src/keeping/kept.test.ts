@@ -1,4 +1,13 @@
-import { canGo, KEPT_IN, keptAsMade, keptIn, lastDay, PART_JAR, withOpenLids, type KeptIn } from './kept.js';
+import {
+  canGo,
+  KEPT_IN,
+  keptAsMade,
+  keptIn,
+  lastDay,
+  PART_JAR,
+  withOpenLids,
+  type KeptIn,
+} from './kept.js';
 
 const SHELF = keptAsMade('shelf', 'acid and sweet enough', 12);
 const FRIDGE = keptAsMade('fridge', 'not processed', 1);

@@ -36,7 +36,7 @@ export interface KeepingReason {
 }
 
 /** Where a rule comes from, for the reason it gives. */
-export const RULES =
+const RULES =
   'rules of safe home canning: USDA Complete Guide to Home Canning and the US National Center for Home Food Preservation, from memory';
 export const ACIDIFIED = '21 CFR 114: pH 4.6 divides; 4.2 leaves the usual margin';
 export const PRACTICE = 'common practice, no source';

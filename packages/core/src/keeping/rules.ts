@@ -23,9 +23,9 @@ export interface KeepingOptions {
  * Highest worst pH of acid fruit on the shelf: 0.2 under the line of 4.6. 21 CFR 114 with a margin
  * of ours.
  */
-export const ACID_LIMIT = 4.4;
+const ACID_LIMIT = 4.4;
 /** The same for fruit whose published range reaches up to 4.6. */
-export const BORDERLINE_LIMIT = 4.2;
+const BORDERLINE_LIMIT = 4.2;
 /** A trace of fat against foam: about 1/2 tsp a batch, kg. Common practice. */
 const FAT_TRACE_KG = 0.0026;
 /** Drops of a flavouring oil, kg. Common practice. */

@@ -1,5 +1,11 @@
 import { AIR_SHARE, FILL_C, FILM_KG, FOAM_SHARE, JAR_DOUBT } from '../balance/index.js';
-import { ORDINARY_POT_KG, type FormulaDocument, type Kitchen, type PotFormula, type PanAndBurner } from '../formula/index.js';
+import {
+  ORDINARY_POT_KG,
+  type FormulaDocument,
+  type Kitchen,
+  type PotFormula,
+  type PanAndBurner,
+} from '../formula/index.js';
 import { AT_THE_END_MS, volumeFilled_ml } from '../made-batch/index.js';
 import { forecast, modelledPot, type ForecastInput, type Observation } from '../forecast/index.js';
 import type { Boil } from '../boil-log/index.js';

@@ -1,5 +1,11 @@
 import { balance } from '../balance/index.js';
-import { readFormula, RISE_LIMITS_K, withoutPlace, type FormulaDocument, type Kitchen } from '../formula/index.js';
+import {
+  readFormula,
+  RISE_LIMITS_K,
+  withoutPlace,
+  type FormulaDocument,
+  type Kitchen,
+} from '../formula/index.js';
 import { boilFrom, type Boil } from '../boil-log/index.js';
 import { volumeFilled_ml, volumePlanned_ml } from '../made-batch/index.js';
 import { watchBoil } from '../forecast/index.js';

@@ -1,5 +1,10 @@
 import { JAR_DOUBT } from '../balance/index.js';
-import { isSamePanAndBurner, withPanAndBurner, type Kitchen, type PanAndBurner } from '../formula/index.js';
+import {
+  isSamePanAndBurner,
+  withPanAndBurner,
+  type Kitchen,
+  type PanAndBurner,
+} from '../formula/index.js';
 import { heatIntoPan_W } from '../thermal/index.js';
 import { Z90 } from '../range/index.js';
 import { boilingPointAt, GEL_RISE_C } from '../water/index.js';

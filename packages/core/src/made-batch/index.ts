@@ -1,5 +1,13 @@
 export { AT_THE_END_MS, madeBatch, type MadeBatch } from './made-batch.js';
 export { outcomeRows } from './outcome-rows.js';
-export { AT_THE_BOIL_K, type BatchOutcome, byResult, forecastAccuracy, type ForecastResult, isWithin, outcomeOf } from './outcome.js';
+export {
+  AT_THE_BOIL_K,
+  type BatchOutcome,
+  byResult,
+  forecastAccuracy,
+  type ForecastResult,
+  isWithin,
+  outcomeOf,
+} from './outcome.js';
 export { laterSugar, panContents } from './pan-contents.js';
 export { volumeFilled_ml, volumePlanned_ml } from './volumes.js';

@@ -1,5 +1,15 @@
 import { balance, type Balance } from '../balance/index.js';
-import { lineFromText, notUnderstoodIn, readFormula, RISE_LIMITS_K, withoutPlace, type Kitchen, type FormulaDocument, type PotFormula, type Problem } from '../formula/index.js';
+import {
+  lineFromText,
+  notUnderstoodIn,
+  readFormula,
+  RISE_LIMITS_K,
+  withoutPlace,
+  type Kitchen,
+  type FormulaDocument,
+  type PotFormula,
+  type Problem,
+} from '../formula/index.js';
 import { assessKeeping, KEEPING_VERDICTS, type Keeping } from '../keeping/index.js';
 import { findJar } from '../jars/index.js';
 import { boilingPointAt } from '../water/index.js';

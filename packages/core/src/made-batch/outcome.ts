@@ -1,5 +1,11 @@
 import { balance } from '../balance/index.js';
-import { withPanAndBurner, readFormula, withoutPlace, type FormulaDocument, type Kitchen } from '../formula/index.js';
+import {
+  withPanAndBurner,
+  readFormula,
+  withoutPlace,
+  type FormulaDocument,
+  type Kitchen,
+} from '../formula/index.js';
 import type { Range } from '../range/index.js';
 import { type Boil, SHOW_RESULTS } from '../boil-log/index.js';
 import { isSettledUnsealed, sealsOf } from '../jarring/index.js';

@@ -1,5 +1,16 @@
 import { preparePot, type PreparedPot } from '../balance/index.js';
-import { lineFromText, readFormula, softeningIn, STAGES, usualStage, withoutPlace, type FormulaDocument, type Kitchen, type PotFormula, type PotLine } from '../formula/index.js';
+import {
+  lineFromText,
+  readFormula,
+  softeningIn,
+  STAGES,
+  usualStage,
+  withoutPlace,
+  type FormulaDocument,
+  type Kitchen,
+  type PotFormula,
+  type PotLine,
+} from '../formula/index.js';
 import type { Boil, CookingClock } from '../boil-log/index.js';
 import type { AddedMidBoil } from '../thermal/index.js';
 

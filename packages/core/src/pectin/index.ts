@@ -1,2 +1,17 @@
-export { ALCOHOL_TEST_RESULTS, type AlcoholTestResult, PECTIN_BY_ALCOHOL_TEST } from './alcohol-test.js';
-export { butterFirmness, curdFirmness, FIRMNESS_BANDS, FIRMNESS_WORDS, firmnessWord, type FirmnessWord, highMethoxylFirmness, highMethoxylLimit, lowMethoxylFirmness, pectinLeft } from './firmness.js';
+export {
+  ALCOHOL_TEST_RESULTS,
+  type AlcoholTestResult,
+  PECTIN_BY_ALCOHOL_TEST,
+} from './alcohol-test.js';
+export {
+  butterFirmness,
+  curdFirmness,
+  FIRMNESS_BANDS,
+  FIRMNESS_WORDS,
+  firmnessWord,
+  type FirmnessWord,
+  highMethoxylFirmness,
+  highMethoxylLimit,
+  lowMethoxylFirmness,
+  pectinLeft,
+} from './firmness.js';

@@ -1,9 +1,23 @@
 import fc from 'fast-check';
 import { balance } from '../balance/index.js';
-import { BUTTER, CALCIUM, documentOf, LIQUID, pot, POWDER, type Lines } from '../testing/formula.js';
+import {
+  BUTTER,
+  CALCIUM,
+  documentOf,
+  LIQUID,
+  pot,
+  POWDER,
+  type Lines,
+} from '../testing/formula.js';
 import type { FormulaDocument } from '../formula/index.js';
 import { ALCOHOL_TEST_RESULTS, PECTIN_BY_ALCOHOL_TEST } from './alcohol-test.js';
-import { firmnessWord, highMethoxylFirmness, highMethoxylLimit, lowMethoxylFirmness, pectinLeft } from './firmness.js';
+import {
+  firmnessWord,
+  highMethoxylFirmness,
+  highMethoxylLimit,
+  lowMethoxylFirmness,
+  pectinLeft,
+} from './firmness.js';
 import { report } from '../testing/report.js';
 
 const set = (

@@ -1,4 +1,13 @@
-import { about, ACIDS, fromHandbooks, fromPhList, fromPractice, fromRefuse, fromTables, type Ingredient } from './ingredient.js';
+import {
+  about,
+  ACIDS,
+  fromHandbooks,
+  fromPhList,
+  fromPractice,
+  fromRefuse,
+  fromTables,
+  type Ingredient,
+} from './ingredient.js';
 import { FRUIT_ROWS, VEGETABLE_ROWS, type ProduceRow } from './fruit.table.js';
 
 const produce =

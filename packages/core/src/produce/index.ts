@@ -1,6 +1,20 @@
 export { ALLERGENS, cautionsOf } from './cautions.js';
-export { displayName, ingredientById, INGREDIENTS, type NameReading, nearestIngredients, readName } from './find.js';
-export { type AcidClass, type Form, FORMS, type Ingredient, type Ripeness, RIPENESS } from './ingredient.js';
+export {
+  displayName,
+  ingredientById,
+  INGREDIENTS,
+  type NameReading,
+  nearestIngredients,
+  readName,
+} from './find.js';
+export {
+  type AcidClass,
+  type Form,
+  FORMS,
+  type Ingredient,
+  type Ripeness,
+  RIPENESS,
+} from './ingredient.js';
 export { type Composition, compositionOf, isProduce, knownForms, massOf } from './mass.js';
 export { type PreparedWeight, withWeighings } from './prepared.js';
 export { type PectinProfile, PROFILED, type Profiled, withProfile } from './profile.js';

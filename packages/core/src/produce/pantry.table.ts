@@ -1,6 +1,17 @@
 import type { Sourced } from '../range/index.js';
 import type { Three } from './fruit.table.js';
-import { type ACIDS, from, fromHandbooks, fromPractice, fromTables, type AcidClass, type Category, type Caution, type Form, type PectinProduct } from './ingredient.js';
+import {
+  type ACIDS,
+  from,
+  fromHandbooks,
+  fromPractice,
+  fromTables,
+  type AcidClass,
+  type Category,
+  type Caution,
+  type Form,
+  type PectinProduct,
+} from './ingredient.js';
 
 const definition = from('pure substance');
 const fromLabels = from(

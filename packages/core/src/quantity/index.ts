@@ -1,7 +1,24 @@
-export { figures, formatAltitude, formatMass, formatTemperature, formatVolume, kitchenFraction, type UnitSystem } from './format.js';
+export {
+  figures,
+  formatAltitude,
+  formatMass,
+  formatTemperature,
+  formatVolume,
+  kitchenFraction,
+  type UnitSystem,
+} from './format.js';
 export { celsius, fahrenheit, FOOT_M, type MeasureName, parseMeasure } from './measure.js';
 export { nearest } from './nearest.js';
 export { type Amount, type Decimal, parseAmount, readAmount } from './parse.js';
 export { writeAddition, writeAmount } from './style.js';
-export { DAY_MIN, DAY_MS, HOUR_MIN, HOUR_MS, HOUR_S, MINUTE_MS, MINUTE_S, SECOND_MS } from './time.js';
+export {
+  DAY_MIN,
+  DAY_MS,
+  HOUR_MIN,
+  HOUR_MS,
+  HOUR_S,
+  MINUTE_MS,
+  MINUTE_S,
+  SECOND_MS,
+} from './time.js';
 export { findUnit, type Unit, unitById } from './units.js';

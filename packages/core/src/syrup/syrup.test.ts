@@ -1,6 +1,11 @@
 import fc from 'fast-check';
 import { saturationTemperature_C } from '../water/index.js';
-import { boilingPointElevation_K, solidsAtRise, syrupBoilingPoint_C, waterActivity } from './boiling.js';
+import {
+  boilingPointElevation_K,
+  solidsAtRise,
+  syrupBoilingPoint_C,
+  waterActivity,
+} from './boiling.js';
 import { inversionAfter } from './inversion.js';
 import { solidsFromRefractometer_percent } from './refractometer.js';
 import { syrupDensity_kgPerM3 } from './density.js';

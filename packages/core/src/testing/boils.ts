@@ -1,7 +1,12 @@
 import type { Range } from '../range/index.js';
 import { saturationTemperature_C, standardPressure_kPa } from '../water/index.js';
 import { BoilingCurve, simulateBoil, type PotState, type Simulation } from '../thermal/index.js';
-import { forecast, type Forecast, type ForecastInput, type Observation } from '../forecast/index.js';
+import {
+  forecast,
+  type Forecast,
+  type ForecastInput,
+  type Observation,
+} from '../forecast/index.js';
 import { seeded } from '../random/index.js';
 
 /** One made-up kitchen and pot whose truth differs from the model that is fitted to it. */

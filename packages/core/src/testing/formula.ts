@@ -1,4 +1,9 @@
-import { readFormula, type FormulaDocument, type FormulaLine, type PotFormula } from '../formula/index.js';
+import {
+  readFormula,
+  type FormulaDocument,
+  type FormulaLine,
+  type PotFormula,
+} from '../formula/index.js';
 import type { Place } from '../water/index.js';
 
 export type Lines = readonly (readonly [amount: string, ingredient: string, form?: string])[];

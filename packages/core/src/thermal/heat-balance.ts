@@ -1,6 +1,12 @@
 import type { Range } from '../range/index.js';
 import { INVERSION_FACTOR, inversionRate_perMin } from '../syrup/index.js';
-import { heatForLoss_W, LATENT_J_PER_KG, LOSS_W_PER_K, ROOM_C, saturationPressure_kPa } from '../water/index.js';
+import {
+  heatForLoss_W,
+  LATENT_J_PER_KG,
+  LOSS_W_PER_K,
+  ROOM_C,
+  saturationPressure_kPa,
+} from '../water/index.js';
 import type { BoilingCurve } from './boiling-curve.js';
 
 /**
@@ -34,10 +40,10 @@ export interface PanModel {
 }
 
 /** A pan this near to its boiling point boils, K. A choice of ours, for the steps of the model. */
-export const BOILS_WITHIN_K = 0.05;
+const BOILS_WITHIN_K = 0.05;
 
 /** Where the liquid of a pan boils, C. */
-export const boilingPointOf_C = (state: Readonly<PotState>, { curve }: PanModel): number =>
+const boilingPointOf_C = (state: Readonly<PotState>, { curve }: PanModel): number =>
   curve.at(solidsOf(state), state.invertShare);
 
 /** Kelvin a pan is short of the boil; 0 or less while it boils. */
@@ -191,7 +197,7 @@ export type Vessel = (typeof VESSELS)[number];
  * Water lost, kg an hour. Common practice and a guess. A pan at a rolling boil: {@link
  * panLoss_kgPerH}.
  */
-export const VESSEL_LOSS_KG_PER_H: Readonly<Record<Exclude<Vessel, 'pan'>, Range>> = {
+const VESSEL_LOSS_KG_PER_H: Readonly<Record<Exclude<Vessel, 'pan'>, Range>> = {
   'slow-cooker-lid-on': { low: 0.01, mid: 0.02, high: 0.03 },
   'slow-cooker-lid-ajar': { low: 0.06, mid: 0.09, high: 0.12 },
   'slow-cooker-lid-off': { low: 0.15, mid: 0.22, high: 0.3 },

@@ -1,6 +1,13 @@
 import { HOUR_S } from '../quantity/index.js';
 import { seeded, type Random } from '../random/index.js';
-import { advance, massOfPot, shortOfBoil_K, solidsOf, type PanModel, type PotState } from './heat-balance.js';
+import {
+  advance,
+  massOfPot,
+  shortOfBoil_K,
+  solidsOf,
+  type PanModel,
+  type PotState,
+} from './heat-balance.js';
 
 /** How the instruments of a simulated boil err. */
 export interface Instruments {

@@ -1,5 +1,15 @@
 import { Z90, type Range } from '../range/index.js';
-import { addInto, contentsAt, evaluate, nothing, preparePot, type BalanceOptions, type LineInput, type Outcome, type PotInput } from '../balance/index.js';
+import {
+  addInto,
+  contentsAt,
+  evaluate,
+  nothing,
+  preparePot,
+  type BalanceOptions,
+  type LineInput,
+  type Outcome,
+  type PotInput,
+} from '../balance/index.js';
 import type { PotFormula } from '../formula/index.js';
 import { jarsToHaveHot } from '../jars/index.js';
 import { firmnessWord, type FirmnessWord } from '../pectin/index.js';

@@ -2,7 +2,11 @@ import fc from 'fast-check';
 import { loadIapws97 } from '../testing/iapws97.js';
 import { errorsAgainst } from '../testing/report.js';
 import { boilingPointAt, checkPlace, gelTemperature_C, thermometerOffset_K } from './place.js';
-import { saturationPressure_kPa, saturationTemperature_C, waterDensity_kgPerM3 } from './saturation.js';
+import {
+  saturationPressure_kPa,
+  saturationTemperature_C,
+  waterDensity_kgPerM3,
+} from './saturation.js';
 import { standardAltitude_m, standardPressure_kPa } from './atmosphere.js';
 
 const psychrolib = jest.requireActual<{

@@ -1,95 +1,11 @@
 import { format } from 'date-fns';
 import { Undo2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import {
-  JUDGED,
-  kitchenFraction,
-  MOST_POINTS,
-  type BatchEvent,
-  type Boil,
-  type LogEntry,
-} from '@idle-kettle/core';
-import { nameOfLine } from '../../batch/line-edit.js';
-import { VESSEL_WORDS } from '../../batch/vessel-choice.js';
-import { PROCESS_WORDS, RESULT_WORDS, SET_WORDS } from '../../batch/words.js';
+import { type BatchEvent, type Boil, type LogEntry } from '@idle-kettle/core';
 import { useOutbox } from '../../data/queries.js';
 import { useFormats, type Formats } from '../../ui/preferences.js';
-import { jarName, jarsOf } from '../../ui/jar-picture.js';
+import { eventWords } from './event-words.js';
 import { clock } from '../../ui/now.js';
-
-/** What happened, in words. */
-export function eventWords(event: BatchEvent, formats: Formats): string {
-  switch (event.type) {
-    case 'planned':
-      return `Planned: ${event.body.by === 'ready' ? 'jars on the counter' : 'begin'} ${format(new Date(event.body.at), 'd MMM HH:mm')}`;
-    case 'step':
-      return `Step done: ${event.body.code.replaceAll('-', ' ')}`;
-    case 'light':
-      return `On the heat; finish near ${formats.temperature(event.body.gelTemperature_C)}`;
-    case 'reading':
-      return formats.temperature(event.body.temperature_C);
-    case 'weighed':
-      return `On the scale ${formats.mass(event.body.mass_kg)}`;
-    case 'brix':
-      return `Refractometer ${event.body.percent.toFixed(1)} %`;
-    case 'sugar-in':
-      return 'The sugar is in';
-    case 'heat':
-      return event.body.turned === 'up' ? 'Flame turned up' : 'Flame turned down';
-    case 'test':
-      return `${{ plate: 'Plate', sheet: 'Sheet', finger: 'Finger' }[event.body.way]} test: ${event.body.verdict}`;
-    case 'addition':
-      return `Added: ${event.body.text}`;
-    case 'omission':
-      return `Left out: ${nameOfLine({ ingredient: event.body.ingredient, amount: '' })}`;
-    case 'note':
-      return event.body.text;
-    case 'minute':
-      return 'The hard minute began';
-    case 'vessel':
-      return `In ${VESSEL_WORDS[event.body.vessel]}`;
-    case 'stirred':
-      return 'Stirred';
-    case 'paused':
-      return event.body.kept === 'fridge' ? 'Put off, in the fridge' : 'Put off, covered';
-    case 'simulated':
-      return event.body.speed === 1
-        ? 'Simulated instruments'
-        : `Simulated instruments, ${event.body.speed} times as fast`;
-    case 'off-heat':
-      return 'Off the heat';
-    case 'on-heat':
-      return 'Back on the heat';
-    case 'done':
-      return 'It is done';
-    case 'jarred':
-      return `Jars counted: ${event.body.jars.map((jar) => jarsOf(kitchenFraction(jar.full + jar.part), jar.size)).join(', ')}`;
-    case 'process-begun':
-      return `The process began: ${event.body.minutes} min`;
-    case 'process-lost':
-      return 'The boil was lost; the process counts from zero again';
-    case 'processed':
-      return event.body.again
-        ? `Processed again, with new lids: ${jarsOf(String(event.body.again.jars.length), event.body.again.size, event.body.again.jars.length)}, ${event.body.minutes} min`
-        : `Processed ${event.body.minutes} min ${PROCESS_WORDS[event.body.method]}`;
-    case 'lids':
-      return `Lids: ${event.body.out} laid out, ${event.body.left} left`;
-    case 'seals':
-      return event.body.failed.length === 0
-        ? `Lids pressed, ${jarName(event.body.size, 2)}: all down`
-        : `Lids pressed: ${jarsOf(String(event.body.failed.length), event.body.size, event.body.failed.length)} not sealed`;
-    case 'scored':
-      return `Opened and tasted: set ${SET_WORDS[event.body.set + 2] ?? ''}, taste ${event.body.taste} of 5`;
-    case 'judged':
-      return `Judged: ${JUDGED.reduce((sum, each) => sum + event.body[each], 0)} of ${JUDGED.length * MOST_POINTS} points`;
-    case 'shown':
-      return `At ${event.body.show}, ${event.body.class}: ${RESULT_WORDS[event.body.result]}`;
-    case 'unsealed':
-      return `Not sealed, ${event.body.kept === 'thrown-out' ? 'thrown out' : `into the ${event.body.kept}`}: ${jarsOf(String(event.body.jars.length), event.body.size, event.body.jars.length)}`;
-    case 'undo':
-      return 'Taken back';
-  }
-}
 
 interface EventListProps {
   readonly boil: Boil;

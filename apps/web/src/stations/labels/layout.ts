@@ -35,7 +35,7 @@ export interface LabelLayout {
 export const DESIGNS = ['band', 'frame', 'plain'] as const;
 export type Design = (typeof DESIGNS)[number];
 
-export const PARTS = ['dates', 'net', 'storage', 'shares', 'ingredients', 'licence'] as const;
+const PARTS = ['dates', 'net', 'storage', 'shares', 'ingredients', 'licence'] as const;
 export type Part = (typeof PARTS)[number] | 'code';
 /** Never left off: a label too small for them is too small. */
 const NEEDED: ReadonlySet<Part> = new Set(['dates', 'net', 'storage']);

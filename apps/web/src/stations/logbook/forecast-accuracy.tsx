@@ -74,7 +74,7 @@ const judgedBy = (batches: readonly BatchSummary[], what: What): Judged[] =>
     .reverse();
 
 /** How right forecasts were, in a sentence. */
-export function rightWords(judged: readonly ForecastResult[], what: What): string {
+function rightWords(judged: readonly ForecastResult[], what: What): string {
   const { count, within, missed } = forecastAccuracy(judged);
   if (count === 0)
     return `Nothing to show ${WHAT[what]} yet: it takes a finished batch whose log says so.`;

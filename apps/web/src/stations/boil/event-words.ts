@@ -1,0 +1,80 @@
+import { format } from 'date-fns';
+import {
+  JUDGED,
+  kitchenFraction,
+  MOST_POINTS,
+  type BatchEvent,
+  type EventBodies,
+  type EventType,
+  type TestWay,
+} from '@idle-kettle/core';
+import { nameOfLine } from '../../batch/line-edit.js';
+import { VESSEL_WORDS } from '../../batch/vessel-choice.js';
+import { PROCESS_WORDS, RESULT_WORDS, SET_WORDS } from '../../batch/words.js';
+import { jarName, jarsOf } from '../../ui/jar-picture.js';
+import type { Formats } from '../../ui/preferences.js';
+
+const TEST_WAY_WORDS: Readonly<Record<TestWay, string>> = {
+  plate: 'Plate',
+  sheet: 'Sheet',
+  finger: 'Finger',
+};
+
+const jarCount = (jars: readonly number[], size: string): string =>
+  jarsOf(String(jars.length), size, jars.length);
+
+/** What each type of event is called in the log; one without words does not compile. */
+const EVENT_WORDS: {
+  readonly [T in EventType]: (body: EventBodies[T], formats: Formats) => string;
+} = {
+  planned: ({ by, at }) =>
+    `Planned: ${by === 'ready' ? 'jars on the counter' : 'begin'} ${format(new Date(at), 'd MMM HH:mm')}`,
+  step: ({ code }) => `Step done: ${code.replaceAll('-', ' ')}`,
+  light: ({ gelTemperature_C }, { temperature }) =>
+    `On the heat; finish near ${temperature(gelTemperature_C)}`,
+  reading: ({ temperature_C }, { temperature }) => temperature(temperature_C),
+  weighed: ({ mass_kg }, { mass }) => `On the scale ${mass(mass_kg)}`,
+  brix: ({ percent }) => `Refractometer ${percent.toFixed(1)} %`,
+  'sugar-in': () => 'The sugar is in',
+  heat: ({ turned }) => (turned === 'up' ? 'Flame turned up' : 'Flame turned down'),
+  test: ({ way, verdict }) => `${TEST_WAY_WORDS[way]} test: ${verdict}`,
+  addition: ({ text }) => `Added: ${text}`,
+  omission: ({ ingredient }) => `Left out: ${nameOfLine({ ingredient, amount: '' })}`,
+  note: ({ text }) => text,
+  minute: () => 'The hard minute began',
+  vessel: ({ vessel }) => `In ${VESSEL_WORDS[vessel]}`,
+  stirred: () => 'Stirred',
+  paused: ({ kept }) => (kept === 'fridge' ? 'Put off, in the fridge' : 'Put off, covered'),
+  simulated: ({ speed }) =>
+    speed === 1 ? 'Simulated instruments' : `Simulated instruments, ${speed} times as fast`,
+  'off-heat': () => 'Off the heat',
+  'on-heat': () => 'Back on the heat',
+  done: () => 'It is done',
+  jarred: ({ jars }) =>
+    `Jars counted: ${jars.map(({ full, part, size }) => jarsOf(kitchenFraction(full + part), size)).join(', ')}`,
+  'process-begun': ({ minutes }) => `The process began: ${minutes} min`,
+  'process-lost': () => 'The boil was lost; the process counts from zero again',
+  processed: ({ minutes, method, again }) =>
+    again
+      ? `Processed again, with new lids: ${jarCount(again.jars, again.size)}, ${minutes} min`
+      : `Processed ${minutes} min ${PROCESS_WORDS[method]}`,
+  lids: ({ out, left }) => `Lids: ${out} laid out, ${left} left`,
+  seals: ({ failed, size }) =>
+    failed.length === 0
+      ? `Lids pressed, ${jarName(size, 2)}: all down`
+      : `Lids pressed: ${jarCount(failed, size)} not sealed`,
+  scored: ({ set, taste }) =>
+    `Opened and tasted: set ${SET_WORDS[set + 2] ?? ''}, taste ${taste} of 5`,
+  judged: (points) =>
+    `Judged: ${JUDGED.reduce((sum, each) => sum + points[each], 0)} of ${JUDGED.length * MOST_POINTS} points`,
+  shown: (entry) => `At ${entry.show}, ${entry.class}: ${RESULT_WORDS[entry.result]}`,
+  unsealed: ({ kept, jars, size }) =>
+    `Not sealed, ${kept === 'thrown-out' ? 'thrown out' : `into the ${kept}`}: ${jarCount(jars, size)}`,
+  undo: () => 'Taken back',
+};
+
+/** What happened, in words. */
+export function eventWords(event: BatchEvent, formats: Formats): string {
+  const words: (body: never, formats: Formats) => string = EVENT_WORDS[event.type];
+  return words(event.body as never, formats);
+}
