@@ -33,7 +33,15 @@ export default tseslint.config(
     ignores: TABLES,
     rules: {
       'no-warning-comments': ['error', { terms: ['prettier-ignore'], location: 'anywhere' }],
-      'max-len': ['error', { code: 140, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true }],
+      'max-len': [
+        'error',
+        {
+          code: 140,
+          ignoreStrings: true,
+          ignoreTemplateLiterals: true,
+          ignoreRegExpLiterals: true,
+        },
+      ],
     },
   },
   {

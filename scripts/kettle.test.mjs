@@ -190,7 +190,10 @@ test('another server that takes the port meanwhile is not announced as ours', as
     (error) => error.message,
   );
   // The port has been looked at by the time the database is made.
-  while (!existsSync(join(elsewhere, 'postgres')) && !existsSync(join(elsewhere, 'postgres-folder')))
+  while (
+    !existsSync(join(elsewhere, 'postgres')) &&
+    !existsSync(join(elsewhere, 'postgres-folder'))
+  )
     await new Promise((resolve) => setTimeout(resolve, 20));
   const other = createHttpServer((_, response) =>
     response.end(JSON.stringify({ status: 'ok', database: 'ok', instance: 'another' })),

@@ -61,7 +61,10 @@ async function jest(more) {
 /** Tests of files changed since the last commit; with nothing changed, those of that commit. */
 async function changedTests() {
   const { output } = await run('git', ['status', '--porcelain'], { quiet: true });
-  return jest([output.trim() === '' ? '--changedSince=HEAD~1' : '--onlyChanged', '--passWithNoTests']);
+  return jest([
+    output.trim() === '' ? '--changedSince=HEAD~1' : '--onlyChanged',
+    '--passWithNoTests',
+  ]);
 }
 
 /** Stages that are only run when they are named. */
@@ -143,7 +146,9 @@ async function conduct(name) {
 const READS_ONLY = new Set(['types', 'lint', 'format', 'rooms', 'dependencies']);
 // What only reads the source goes side by side; what starts servers goes one after the other.
 const chosen =
-  wanted.length === 0 ? Object.keys(STAGES) : Object.keys(ALL).filter((name) => wanted.includes(name));
+  wanted.length === 0
+    ? Object.keys(STAGES)
+    : Object.keys(ALL).filter((name) => wanted.includes(name));
 const reading = chosen.filter((name) => READS_ONLY.has(name));
 console.log(`\n== ${reading.join(', ')}`);
 await Promise.all(reading.map(conduct));

@@ -284,7 +284,9 @@ describe('a batch that was only planned', () => {
 
 describe('the door', () => {
   test('health asks the database', async () => {
-    await kitchen.http.get('/api/health').expect(200, { status: 'ok', database: 'ok' });
+    await kitchen.http
+      .get('/api/health')
+      .expect(200, { status: 'ok', database: 'ok', instance: 'test' });
   });
 
   test.each([
