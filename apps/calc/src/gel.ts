@@ -36,11 +36,11 @@ A measured boiling point beats pressure, which beats altitude. The process band 
       const text = options[option];
       if (text === undefined) continue;
       const reading = parseMeasure(measure, text);
-      const wrong = !reading.ok
-        ? reading.message
-        : field
-          ? checkPlace({ [field]: reading.value })[0]?.message
-          : undefined;
+      if (!reading.ok) {
+        problems.push(`--${option}: ${reading.message}`);
+        continue;
+      }
+      const wrong = field && checkPlace({ [field]: reading.value })[0]?.message;
       if (wrong !== undefined) problems.push(`--${option}: ${wrong}`);
       else if (reading.ok && field) place[field] = reading.value;
       else if (reading.ok) rise = reading.value;

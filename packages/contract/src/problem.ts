@@ -57,11 +57,8 @@ export interface ProblemBody {
 /** class-validator's tree of errors as one flat list of paths. */
 export function flattenErrors(errors: readonly ValidationError[], parent = ''): FieldProblem[] {
   return errors.flatMap((error) => {
-    const step = /^\d+$/.test(error.property)
-      ? `[${error.property}]`
-      : parent === ''
-        ? error.property
-        : `.${error.property}`;
+    const name = parent === '' ? error.property : `.${error.property}`;
+    const step = /^\d+$/.test(error.property) ? `[${error.property}]` : name;
     const path = `${parent}${step}`;
     const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
       path,

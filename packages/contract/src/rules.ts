@@ -46,7 +46,7 @@ const POT_VALUE_WORDS: Readonly<Record<ValueName, string>> = {
 /** A value in the pot, within what is taken. */
 export const PotValue = (name: ValueName): PropertyDecorator =>
   Within(VALUE_LIMITS[name][0], VALUE_LIMITS[name][1], POT_VALUE_WORDS[name]);
-const Percent = (): PropertyDecorator => Within(0, 100, 'write a per cent from 0 to 100');
+
 /** Text of at most so many letters. */
 export const Text = (most: number, message: string): PropertyDecorator =>
   all(

@@ -9,16 +9,17 @@ export const NotFound = () => (
   </Page>
 );
 
+function detailOf(error: unknown): string {
+  if (isRouteErrorResponse(error)) return error.statusText;
+  return error instanceof Error ? error.message : String(error);
+}
+
 /**
  * A screen that failed: what was typed and logged is safe in the outbox, so a reload is the remedy.
  */
 export function ScreenFailed() {
   const error = useRouteError();
-  const detail = isRouteErrorResponse(error)
-    ? error.statusText
-    : error instanceof Error
-      ? error.message
-      : String(error);
+  const detail = detailOf(error);
   return (
     <Page title="This screen boiled over" lead="What you typed and logged is kept on this device.">
       <p className="mb-4 text-soft">{detail}</p>

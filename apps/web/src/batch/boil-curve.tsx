@@ -53,6 +53,12 @@ const INK = {
 } as const;
 const FONT = { family: 'Atkinson Hyperlegible Next Variable', size: 13 };
 
+/** Degrees between two lines of the scale, so that a handful of them fit. */
+function stepFor(degrees: number): number {
+  if (degrees > 30) return 20;
+  return degrees > 12 ? 5 : 2;
+}
+
 interface CurveProps {
   readonly boil: Boil;
   readonly gel_C: number;
@@ -186,7 +192,7 @@ export default function Curve({
     (high, { temperature_C }) => Math.max(high, temperature_C),
     (curdles_C ?? gel_C) + 1.5,
   );
-  const step = most - least > 30 ? 20 : most - least > 12 ? 5 : 2;
+  const step = stepFor(most - least);
   // Four equal stretches of whole minutes.
   const longest = Math.max(Math.ceil((minutes + 2) / 20) * 20, 20);
   const options: ChartOptions<'line'> = {

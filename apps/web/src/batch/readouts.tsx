@@ -188,11 +188,8 @@ function KeepingReadout({
   const { word, tone } = KEEPING_WORDS[verdict];
   const formats = useFormats();
   const { kitchen } = usePreferences();
-  const told = process
-    ? `${process.minutes} min ${PROCESS_WORDS[process.method]}`
-    : verdict === 'stop'
-      ? 'do not keep it'
-      : 'not for the shelf';
+  const notKept = verdict === 'stop' ? 'do not keep it' : 'not for the shelf';
+  const told = process ? `${process.minutes} min ${PROCESS_WORDS[process.method]}` : notKept;
   const [first, ...rest] = reasons;
   return (
     <RangeBar

@@ -33,12 +33,12 @@ const ROWS: readonly (readonly [string, (made: Computed, formats: Formats) => st
   ],
   [
     'set',
-    ({ balance }) =>
-      balance?.set.model === 'none'
-        ? 'pours'
-        : balance
-          ? `${SET_WORDS[balance.set.verdict].word}, ${balance.set.firmness.low.toFixed(1)} – ${balance.set.firmness.high.toFixed(1)}`
-          : '–',
+    ({ balance }) => {
+      if (!balance) return '–';
+      const { model, verdict, firmness } = balance.set;
+      if (model === 'none') return 'pours';
+      return `${SET_WORDS[verdict].word}, ${firmness.low.toFixed(1)} – ${firmness.high.toFixed(1)}`;
+    },
   ],
   [
     'sharpness',

@@ -54,22 +54,25 @@ export function useDocument(batchId: string): EditedDocument {
   useLayoutEffect(() => {
     latest.current = { document, keep };
   });
-  const change = useCallback((label: string, make: (document: FormulaBody) => FormulaBody) => {
-    const { document: current, keep: keepCurrent } = latest.current;
-    if (!current) return;
-    const at = now();
-    setHistory((was) => {
-      const sameStep =
-        label !== '' && was.label === label && at - was.at < STEP_PAUSE_MS && was.past.length > 0;
-      return {
-        past: sameStep ? was.past : [...was.past, current].slice(-MOST_STEPS),
-        future: [],
-        label,
-        at,
-      };
-    });
-    keepCurrent(make(current));
-  }, []);
+  const change = useCallback(
+    (label: string, make: (document: FormulaBody) => FormulaBody) => {
+      const { document: current, keep: keepCurrent } = latest.current;
+      if (!current) return;
+      const at = now();
+      setHistory((was) => {
+        const sameStep =
+          label !== '' && was.label === label && at - was.at < STEP_PAUSE_MS && was.past.length > 0;
+        return {
+          past: sameStep ? was.past : [...was.past, current].slice(-MOST_STEPS),
+          future: [],
+          label,
+          at,
+        };
+      });
+      keepCurrent(make(current));
+    },
+    [setHistory],
+  );
 
   const step = (from: 'past' | 'future'): (() => void) | undefined => {
     const target = from === 'past' ? history.past.at(-1) : history.future.at(-1);

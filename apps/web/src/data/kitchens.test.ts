@@ -32,8 +32,8 @@ beforeEach(() => {
       const answer = async (status = 200): Promise<void> => {
         if (method === 'PUT' && status === 200)
           stored = { ...stored, ...(JSON.parse(body as string) as object) };
-        const said =
-          status === 200 ? (method === 'PUT' ? stored : before) : { status, detail: 'no' };
+        const found = method === 'PUT' ? stored : before;
+        const said = status === 200 ? found : { status, detail: 'no' };
         resolve(
           new Response(JSON.stringify(said), {
             status,

@@ -159,8 +159,10 @@ function merged(lots: readonly LotView[], items: readonly OutboxItem[], known: b
 }
 
 /** Jars that only change place stay as many. */
-const comeOrGone = (item: OutboxItem): number =>
-  item.kind === 'put' ? item.body.count : item.kind === 'move' ? item.body.change : 0;
+function comeOrGone(item: OutboxItem): number {
+  if (item.kind === 'put') return item.body.count;
+  return item.kind === 'move' ? item.body.change : 0;
+}
 
 const withJars = (overview: ShelfOverview, items: readonly OutboxItem[]): ShelfOverview => ({
   ...overview,

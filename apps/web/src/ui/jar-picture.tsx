@@ -61,5 +61,6 @@ export const jarsOf = (count: string, size: string, many = 2): string => {
 
 /** "⅓ full" and its like, for a part jar. */
 export function partWords(part: number): string {
-  return part > 0.87 ? 'nearly full' : part < 0.13 ? 'a spoonful' : `${shareWords(part)} full`;
+  if (part > 0.87) return 'nearly full';
+  return part < 0.13 ? 'a spoonful' : `${shareWords(part)} full`;
 }

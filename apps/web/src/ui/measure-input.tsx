@@ -111,13 +111,12 @@ export function MeasureInput({
       return onChange(undefined);
     }
     const reading = read(typed, of, temperatureUnit);
-    const message = !reading.ok
-      ? reading.message
-      : reading.value < least || reading.value > most
-        ? `write ${write(least, of, units, temperatureUnit)} to ${write(most, of, units, temperatureUnit)}`
-        : undefined;
-    setWrong(message);
-    if (message !== undefined || !reading.ok) return;
+    if (!reading.ok) return setWrong(reading.message);
+    if (reading.value < least || reading.value > most)
+      return setWrong(
+        `write ${write(least, of, units, temperatureUnit)} to ${write(most, of, units, temperatureUnit)}`,
+      );
+    setWrong(undefined);
     setTyped(undefined);
     // Finer than any kitchen measures, and free of the tails of unit conversion.
     onChange(Number(reading.value.toPrecision(5)));

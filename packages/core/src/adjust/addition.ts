@@ -9,6 +9,17 @@ import {
 import type { FormulaDocument } from '../formula/index.js';
 import type { Edit } from './edit.js';
 
+/** Parts that a measure is rounded up to; the others are whole. */
+const FINEST: Readonly<Record<string, number>> = {
+  cup: 8,
+  kg: 100,
+  l: 100,
+  lb: 100,
+  quart: 100,
+  tbsp: 2,
+  tsp: 2,
+};
+
 /**
  * So many grams of an ingredient as a kitchen measures it: what pours by volume, the rest by
  * weight. Rounded up.
@@ -50,14 +61,7 @@ export function addition(
       // Rounded up, so that it stays enough.
       if (had.amount.unit.id === 'tbsp' && total > (units === 'metric' ? 5 : 8))
         return { op: 'set', line, amount: amountFor(id, total * each, units) };
-      const fine =
-        had.amount.unit.id === 'cup'
-          ? 8
-          : ['kg', 'l', 'lb', 'quart'].includes(had.amount.unit.id)
-            ? 100
-            : ['tbsp', 'tsp'].includes(had.amount.unit.id)
-              ? 2
-              : 1;
+      const fine = FINEST[had.amount.unit.id] ?? 1;
       return {
         op: 'set',
         line,

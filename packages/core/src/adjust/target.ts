@@ -51,14 +51,13 @@ export function readScaleTarget(text: string, document: FormulaDocument): Target
   if (!parseAmount(amount === '' ? bare : amount, document.decimal).ok)
     return { ok: false, message: WRITE };
   const named = ingredient === '' ? undefined : readName(ingredient);
-  const line =
-    named === undefined
-      ? formula.lines
-          .filter((each) => isProduce(each.ingredient))
-          .toSorted((a, b) => b.mass_kg.mid - a.mass_kg.mid)[0]
-      : named.ok
-        ? formula.lines.find((each) => each.ingredient.id === named.ingredient.id)
-        : undefined;
+  const [mostFruit] = formula.lines
+    .filter((each) => isProduce(each.ingredient))
+    .toSorted((a, b) => b.mass_kg.mid - a.mass_kg.mid);
+  const namedLine = formula.lines.find(
+    (each) => named?.ok === true && each.ingredient.id === named.ingredient.id,
+  );
+  const line = named === undefined ? mostFruit : namedLine;
   if (!line)
     return {
       ok: false,

@@ -175,12 +175,10 @@ describe('properties', () => {
       { finish: p.finish },
     );
 
-  const numbers = (value: unknown): number[] =>
-    typeof value === 'number'
-      ? [value]
-      : typeof value === 'object' && value !== null
-        ? Object.values(value).flatMap(numbers)
-        : [];
+  const numbers = (value: unknown): number[] => {
+    if (typeof value === 'number') return [value];
+    return typeof value === 'object' && value !== null ? Object.values(value).flatMap(numbers) : [];
+  };
 
   test('never NaN, never negative, ranges in order, the middle inside the bracket', () => {
     fc.assert(

@@ -58,8 +58,7 @@ export function addInto(sum: Contents, part: Contents, factor = 1): Contents {
 }
 
 /** What may be uncertain about a line. */
-const LINE_INPUTS = ['mass', 'soluble', 'insoluble', 'ripeness', 'acidity', 'pectin'] as const;
-export type LineInput = (typeof LINE_INPUTS)[number];
+export type LineInput = 'mass' | 'soluble' | 'insoluble' | 'ripeness' | 'acidity' | 'pectin';
 
 /**
  * A line as numbers: a kilogram of it at the middle, and how each of its uncertain inputs moves it.

@@ -57,19 +57,17 @@ const MEAN_RISE = 0.55;
 export type SetModel = 'high-methoxyl' | 'low-methoxyl' | 'consistency' | 'egg' | 'none';
 
 /** The doubts of the whole pot, beside those of its lines. */
-const POT_INPUTS = [
-  'finish',
-  'curve',
-  'inversion',
-  'evaporation',
-  'film',
-  'foam',
-  'air',
-  'jar',
-  'pectinModel',
-  'pHModel',
-] as const;
-export type PotInput = (typeof POT_INPUTS)[number];
+export type PotInput =
+  | 'finish'
+  | 'curve'
+  | 'inversion'
+  | 'evaporation'
+  | 'film'
+  | 'foam'
+  | 'air'
+  | 'jar'
+  | 'pectinModel'
+  | 'pHModel';
 
 /**
  * Ranges of the pot's own doubts. `finish` is what {@link FinishRule} says.

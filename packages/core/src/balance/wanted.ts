@@ -1,8 +1,7 @@
 import type { Kind, Method } from '../formula/index.js';
 
 /** How thick a spread comes out beside what is usual for its kind. */
-const SOLIDS_WORDS = ['thin', 'full', 'heavy'] as const;
-export type SolidsWord = (typeof SOLIDS_WORDS)[number];
+export type SolidsWord = 'thin' | 'full' | 'heavy';
 
 /**
  * Soluble solids one wants at the finish, per cent: jams and jellies 60 to 68, calcium gels 20 to

@@ -261,8 +261,7 @@ const outcomes = CASES.map(([name, lines, rest, least, most]) => {
   const made = balance(pot(documentOf(lines, rest)));
   if (!made) throw new Error(name);
   const count = made.jars[0]?.count ?? { low: NaN, mid: NaN, high: NaN };
-  const error =
-    count.mid < least ? count.mid / least - 1 : count.mid > most ? count.mid / most - 1 : 0;
+  const error = count.mid / Math.min(Math.max(count.mid, least), most) - 1;
   const possible = most >= made.yieldBracket.least && least <= made.yieldBracket.most;
   return {
     name,
@@ -279,10 +278,12 @@ const possible = outcomes.filter((outcome) => outcome.possible);
 const share = (test: (outcome: (typeof outcomes)[number]) => boolean): number =>
   possible.filter(test).length / possible.length;
 
+const heldWords = (held: boolean): string => (held ? 'held  ' : 'missed');
+
 test('published yields: within 12 % on three in four, within 20 % on nine in ten, the 90 % range holds four in five', () => {
   const lines = outcomes.map(
     ({ name, least, most, count, error, held, possible: can }) =>
-      `${can ? (held ? 'held  ' : 'missed') : 'cannot'} ${(error * 100).toFixed(0).padStart(4)} %  ${count.low.toFixed(1)}/${count.mid.toFixed(1)}/${count.high.toFixed(1)} against ${least}${most === least ? '' : `-${most}`}  ${name}`,
+      `${can ? heldWords(held) : 'cannot'} ${(error * 100).toFixed(0).padStart(4)} %  ${count.low.toFixed(1)}/${count.mid.toFixed(1)}/${count.high.toFixed(1)} against ${least}${most === least ? '' : `-${most}`}  ${name}`,
   );
   const within = (limit: number): number => share(({ error }) => Math.abs(error) <= limit);
   report(

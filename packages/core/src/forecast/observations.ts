@@ -9,12 +9,19 @@ export type Observation =
  * to. Common practice.
  */
 const SD = { temperature_K: 0.32, mass_kg: 0.02, solids_percent: 0.7 } as const;
-const sdOf = (observation: Observation): number =>
-  'temperature_C' in observation
-    ? SD.temperature_K
-    : 'mass_kg' in observation
-      ? (observation.sd_kg ?? SD.mass_kg)
-      : SD.solids_percent;
+/** An observation as its kind, its value and the standard deviation of it. */
+function measured(observation: Observation): {
+  kind: 'temperature' | 'mass' | 'solids';
+  value: number;
+  sd: number;
+} {
+  if ('temperature_C' in observation)
+    return { kind: 'temperature', value: observation.temperature_C, sd: SD.temperature_K };
+  if ('mass_kg' in observation)
+    return { kind: 'mass', value: observation.mass_kg, sd: observation.sd_kg ?? SD.mass_kg };
+  return { kind: 'solids', value: observation.solidsPercent, sd: SD.solids_percent };
+}
+
 /** Looks close together, taken as one: their mean and its standard deviation. */
 export interface Bin {
   readonly kind: 'temperature' | 'mass' | 'solids';
@@ -53,14 +60,7 @@ export function binObservations(observations: readonly Observation[]): Bin[] {
     open.delete(kind);
   };
   for (const observation of observations) {
-    const kind =
-      'temperature_C' in observation ? 'temperature' : 'mass_kg' in observation ? 'mass' : 'solids';
-    const value =
-      'temperature_C' in observation
-        ? observation.temperature_C
-        : 'mass_kg' in observation
-          ? observation.mass_kg
-          : observation.solidsPercent;
+    const { kind, value, sd } = measured(observation);
     if (!Number.isFinite(value) || observation.time_s < 0) continue;
     const group = open.get(kind);
     if (group && observation.time_s - group.from <= ALIKE_S) {
@@ -74,7 +74,7 @@ export function binObservations(observations: readonly Observation[]): Bin[] {
         time: observation.time_s,
         sum: value,
         count: 1,
-        one: sdOf(observation),
+        one: sd,
       });
     }
   }

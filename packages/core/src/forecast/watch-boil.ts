@@ -178,12 +178,8 @@ export function modelledPot(
     ? ((from === 'measured' ? boil.boilingPoint_C : undefined) ?? boilingPoint_C.mid) -
       saturationTemperature_C(pressure_kPa)
     : 0;
-  const doubt =
-    from === 'measured'
-      ? CHECKED_K
-      : from === 'learned'
-        ? boilingPoint_C.high - boilingPoint_C.mid
-        : TRUSTED_K;
+  const unmeasured = from === 'learned' ? boilingPoint_C.high - boilingPoint_C.mid : TRUSTED_K;
+  const doubt = from === 'measured' ? CHECKED_K : unmeasured;
   // The vessel it began in; a lid laid ajar or off since is a change of known size.
   const net_W = heatIntoPan_W(formula, whole.contents.mass, boil.vessels[0]?.vessel);
   const start = startOf(atFirst, first ? first.temperature_C - offset : PANTRY_C);

@@ -38,6 +38,12 @@ const SAYS: readonly (readonly [LogColumn, RegExp])[] = [
   ['brix', /brix|solids|refract|°bx/i],
 ];
 
+/** The unit a heading names, else kilograms. */
+function weightUnitOf(heading: string): LogOptions['weight'] {
+  if (/\blbs?\b|pound/i.test(heading)) return 'lb';
+  return /\bg\b|gram/i.test(heading) ? 'g' : 'kg';
+}
+
 /**
  * The columns by their headings, each once; the first that resembles a time is the time. What is
  * not known is ignored.
@@ -59,11 +65,7 @@ export function guessLogColumns(heading: readonly string[]): LogOptions {
     temperature: /°?\s*\bF\b|fahrenheit/i.test(says('temperature').replaceAll('_', ' '))
       ? 'F'
       : 'C',
-    weight: /\blbs?\b|pound/i.test(says('weight').replaceAll('_', ' '))
-      ? 'lb'
-      : /\bg\b|gram/i.test(says('weight').replaceAll('_', ' '))
-        ? 'g'
-        : 'kg',
+    weight: weightUnitOf(says('weight').replaceAll('_', ' ')),
     begins: NaN,
   };
 }

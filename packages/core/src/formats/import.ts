@@ -161,6 +161,18 @@ const METHOD_OF_INGREDIENT: Readonly<Record<string, Method>> = {
   'jam-sugar-three-to-one': 'jam-sugar',
 };
 
+/** What sets it follows from the kind alone. */
+const METHOD_OF_KIND: Readonly<Partial<Record<Kind, Method>>> = {
+  curd: 'egg',
+  'fruit-butter': 'no-gel',
+  syrup: 'no-gel',
+};
+/** Minutes of a hard boil, where not one; common practice. */
+const HARD_BOIL_MIN: Readonly<Partial<Record<Method, number>>> = {
+  'jam-sugar': 4,
+  'calcium-pectin': 2,
+};
+
 /** "3 lb (about 6 cups) plums" as its amount and the second one. */
 function twoAmounts(text: string): { text: string; alsoStated: string | undefined } {
   const found = /^(.*?)\s*[(,]\s*(?:about |approx\.? |or )?([^(),]+?)\s*[),]\s*(.*)$/i.exec(text);
@@ -194,12 +206,7 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
   });
   const methods = lines.flatMap(({ line }) => METHOD_OF_INGREDIENT[line.ingredient ?? ''] ?? []);
   const kind = KIND_WORDS.find(([words]) => words.test(recipe.title))?.[1] ?? 'jam';
-  const method: Method =
-    kind === 'curd'
-      ? 'egg'
-      : kind === 'fruit-butter' || kind === 'syrup'
-        ? 'no-gel'
-        : (methods[0] ?? 'long-boil');
+  const method = METHOD_OF_KIND[kind] ?? methods[0] ?? 'long-boil';
   const type = USUAL_FINISHES[method][0] ?? 'gel-temperature';
   const claimed = recipe.statedYield === undefined ? undefined : readJarCount(recipe.statedYield);
   const notes =
@@ -210,10 +217,7 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
     ...emptyFormula(recipe.title.slice(0, 120), claimed?.jar.id),
     kind,
     method,
-    finish:
-      type === 'hard-boil'
-        ? { type, minutes: method === 'jam-sugar' ? 4 : method === 'calcium-pectin' ? 2 : 1 }
-        : { type },
+    finish: type === 'hard-boil' ? { type, minutes: HARD_BOIL_MIN[method] ?? 1 } : { type },
     lines: lines.map(({ line }) => line),
     ...(claimed && { statedYield: `${claimed.count} ${claimed.jar.id}` }),
     ...(recipe.steps.length > 0 && { steps: recipe.steps.map((step) => step.slice(0, 1000)) }),

@@ -7,9 +7,12 @@ type Json = Readonly<Record<string, unknown>>;
 const isObject = (value: unknown): value is Json =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const textOf = (value: unknown): string =>
-  typeof value === 'string' ? value : typeof value === 'number' ? String(value) : '';
-const list = (value: unknown): unknown[] =>
-  Array.isArray(value) ? value : value === undefined ? [] : [value];
+  typeof value === 'string' || typeof value === 'number' ? String(value) : '';
+
+function list(value: unknown): unknown[] {
+  if (Array.isArray(value)) return value;
+  return value === undefined ? [] : [value];
+}
 
 /** Objects nested deeper than this are not looked into. */
 const DEEPEST = 12;
@@ -88,12 +91,8 @@ export function plainText(html: string): string {
     .replace(
       /&(?:#(\d{1,6})|#x([\da-f]{1,6})|([a-z\d]{2,8}));/gi,
       (whole, decimal?: string, hex?: string, name?: string) => {
-        const code =
-          decimal !== undefined
-            ? Number(decimal)
-            : hex !== undefined
-              ? parseInt(hex, 16)
-              : undefined;
+        const fromHex = hex === undefined ? undefined : parseInt(hex, 16);
+        const code = decimal === undefined ? fromHex : Number(decimal);
         if (code !== undefined)
           return code > 31 && code < 0x110000 ? String.fromCodePoint(code) : ' ';
         return ENTITIES[name?.toLowerCase() ?? ''] ?? whole;

@@ -2,6 +2,11 @@ import { isProduce, type Form, type Ingredient } from '../produce/index.js';
 import type { Kind, Method, Stage } from './document.js';
 
 const SOFT_FORMS: ReadonlySet<Form> = new Set(['juice', 'puree']);
+/** When pectin goes in, where not before the sugar. */
+const PECTIN_STAGE: Readonly<Partial<Record<Method, Stage>>> = {
+  'liquid-pectin': 'after-sugar',
+  'calcium-pectin': 'full-boil',
+};
 /** Flavours that boil away, and what must not boil. */
 const LATE: ReadonlySet<string> = new Set(['vanilla', 'essential-oil', 'liqueur', 'nuts']);
 
@@ -20,12 +25,7 @@ export function usualStage(
 ): Stage {
   if (LATE.has(id)) return id === 'nuts' ? 'near-end' : 'off-heat';
   if (kind === 'curd') return id === 'butter' ? 'near-end' : 'start';
-  if (category === 'pectin')
-    return method === 'liquid-pectin'
-      ? 'after-sugar'
-      : method === 'calcium-pectin'
-        ? 'full-boil'
-        : 'before-sugar';
+  if (category === 'pectin') return PECTIN_STAGE[method] ?? 'before-sugar';
   if (category === 'sweetener') {
     if (method === 'liquid-pectin' || method === 'jam-sugar') return 'start';
     if (method === 'powdered-pectin' || method === 'calcium-pectin') return 'full-boil';

@@ -2,35 +2,33 @@
  * What is worth knowing of a formula that can be computed. A code stands for one kind of warning;
  * whoever shows it has a title for each.
  */
-const WARNING_CODES = [
+export type WarningCode =
   // While the document is read.
-  'altitude-needed',
-  'no-fruit',
-  'oz-is-weight',
-  'sea-level-assumed',
-  'unusual-finish',
+  | 'altitude-needed'
+  | 'no-fruit'
+  | 'oz-is-weight'
+  | 'sea-level-assumed'
+  | 'unusual-finish'
   // Of the contents of the pan and its finish.
-  'already-past-finish',
-  'finish-below-solids',
-  'pan-too-small',
-  'may-crystallise',
-  'may-weep',
+  | 'already-past-finish'
+  | 'finish-below-solids'
+  | 'pan-too-small'
+  | 'may-crystallise'
+  | 'may-weep'
   // Of the setting method.
-  'batch-doubled',
-  'liquid-pectin-first',
-  'no-calcium-pectin',
-  'no-jam-sugar',
-  'pectin-in-long-boil',
-  'sugar-before-pectin',
-  'sugar-before-soft',
-  'sugar-cut',
-  'sweet-without-solids',
+  | 'batch-doubled'
+  | 'liquid-pectin-first'
+  | 'no-calcium-pectin'
+  | 'no-jam-sugar'
+  | 'pectin-in-long-boil'
+  | 'sugar-before-pectin'
+  | 'sugar-before-soft'
+  | 'sugar-cut'
+  | 'sweet-without-solids'
   // Of what a recipe claims.
-  'stated-amounts-disagree',
-  'stated-yield-impossible',
-  'stated-yield-unlikely',
-] as const;
-export type WarningCode = (typeof WARNING_CODES)[number];
+  | 'stated-amounts-disagree'
+  | 'stated-yield-impossible'
+  | 'stated-yield-unlikely';
 
 export interface Warning {
   readonly code: WarningCode;

@@ -174,13 +174,10 @@ test.each([
         temperature_C > 95 && Math.abs((all[i + 1]?.temperature_C ?? 0) - temperature_C) < 0.3,
     )?.temperature_C ?? 0;
   const mass = watchBoil(boilFrom(log), document, KITCHEN, START)?.finishMass_kg ?? 0;
-  const end = all.find(({ temperature_C, mass_kg }) =>
-    type === 'curd'
-      ? temperature_C >= 77
-      : type === 'consistency'
-        ? mass_kg <= mass
-        : temperature_C >= rolling,
-  );
+  const end = all.find(({ temperature_C, mass_kg }) => {
+    if (type === 'consistency') return mass_kg <= mass;
+    return temperature_C >= (type === 'curd' ? 77 : rolling);
+  });
   const done = ((end?.at ?? NaN) - START) / 1000 + (type === 'hard-boil' ? 60 : 0);
   const now = done * 0.7;
   const weights = all

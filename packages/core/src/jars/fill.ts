@@ -43,7 +43,8 @@ export function jarWords(count: number): string {
   const part = count - whole;
   if (part < 0.1) return `${whole}`;
   if (part >= 0.9) return `${whole + 1}`;
-  if (whole === 0) return part < 0.4 ? 'a bit' : part < 0.65 ? 'half of one' : 'nearly 1';
+  if (whole === 0 && part < 0.4) return 'a bit';
+  if (whole === 0) return part < 0.65 ? 'half of one' : 'nearly 1';
   if (part < 0.4) return `${whole} and a bit`;
   if (part < 0.65) return `${whole}½`;
   return `nearly ${whole + 1}`;

@@ -25,6 +25,11 @@ const GUIDE =
 const PINT_ML = 473.2;
 const QUART_ML = 946.4;
 
+function jarNameUpTo(ml: number): string {
+  if (ml === HALF_PINT_ML) return 'half-pint';
+  return ml === PINT_ML ? 'pint' : 'quart';
+}
+
 const row = (
   id: string,
   name: string,
@@ -35,7 +40,7 @@ const row = (
   id,
   name,
   upTo_ml,
-  jarName: upTo_ml === HALF_PINT_ML ? 'half-pint' : upTo_ml === PINT_ML ? 'pint' : 'quart',
+  jarName: jarNameUpTo(upTo_ml),
   minutes,
   headspace_mm: QUARTER_INCH_MM,
   preSterilised: false,

@@ -67,14 +67,15 @@ export function madeBatch<D extends FormulaDocument>(
   const made = balance(formula);
   const { processed } = boil;
   const { claims } = formula;
+  const keepsClaim = planned || claims.processing === 'hot-fill';
   const judged: PotFormula = {
     ...formula,
     jars: size === undefined ? formula.jars : formula.jars.filter((jar) => isSame(jar.size, size)),
-    claims: processed
-      ? { ...claims, processing: processed.method, processMinutes: processed.minutes }
-      : planned || claims.processing === 'hot-fill'
-        ? claims
-        : { ...claims, processing: 'none' },
+    claims: {
+      ...claims,
+      ...(!processed && !keepsClaim && { processing: 'none' as const }),
+      ...(processed && { processing: processed.method, processMinutes: processed.minutes }),
+    },
   };
   const options = {
     notUnderstood: [...notUnderstood, ...notUnderstoodIn(document, problems)],

@@ -20,8 +20,10 @@ const SHIFT_MS = 5 * MINUTE_MS;
 /** Further apart than this they are not one evening. */
 const FURTHEST_MS = 16 * 60 * MINUTE_MS;
 
-const takes = ({ code, attention }: PlanStep): Busy['of'] | undefined =>
-  code.startsWith('process-') ? 'canner' : attention === 'cannot-leave' ? 'cook' : undefined;
+function takes({ code, attention }: PlanStep): Busy['of'] | undefined {
+  if (code.startsWith('process-')) return 'canner';
+  return attention === 'cannot-leave' ? 'cook' : undefined;
+}
 
 /**
  * When a plan needs a cook who does not leave, and when the canner. What is done is over.

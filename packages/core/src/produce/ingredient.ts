@@ -40,8 +40,7 @@ export type Ripeness = (typeof RIPENESS)[number];
  * - `seasoning`: used by the spoon; beyond `seasoningShare` of the pot it counts as low-acid
  * - `refused`: not for the shelf at home in a spread at any share
  */
-const ACID_CLASSES = ['acid', 'borderline', 'low-acid', 'neutral', 'seasoning', 'refused'] as const;
-export type AcidClass = (typeof ACID_CLASSES)[number];
+export type AcidClass = 'acid' | 'borderline' | 'low-acid' | 'neutral' | 'seasoning' | 'refused';
 
 /** Acids that are reckoned with; shares are of the titratable acid, in equivalents. */
 export interface AcidShares {

@@ -163,6 +163,9 @@ export function compositionOf(
   const pectinFactor =
     ripe.pectin * dry * (juice ? PECTIN_INTO_JUICE : 1) * (form === 'stored' ? STORED_PECTIN : 1);
   const free = 1 / (1 - insoluble.mid / 100);
+  const insolubleSolids = peel
+    ? percent({ low: 7, mid: CITRUS_PEEL.insoluble, high: 11 })
+    : percent(insoluble, dry);
   return {
     soluble: juice
       ? {
@@ -171,11 +174,7 @@ export function compositionOf(
           high: (soluble.high * free * ripe.sugar) / 100,
         }
       : percent(soluble, grown ? ripe.sugar * dry : 1),
-    insoluble: juice
-      ? { low: 0, mid: 0.002, high: 0.005 }
-      : peel
-        ? percent({ low: 7, mid: CITRUS_PEEL.insoluble, high: 11 })
-        : percent(insoluble, dry),
+    insoluble: juice ? { low: 0, mid: 0.002, high: 0.005 } : insolubleSolids,
     invertShare: ingredient.invertShare,
     ...(acidity && {
       acidity: {
@@ -206,6 +205,13 @@ export function compositionOf(
   };
 }
 
+/** How far a cup or spoon of it may be off. */
+function measureDoubt(ingredient: Ingredient, form: Form): Doubt {
+  if (ingredient.liquid) return DOUBT.liquid;
+  if (!isProduce(ingredient)) return DOUBT.dry;
+  return LOOSE_FORMS.has(form) ? DOUBT.wholeFruit : DOUBT.fruit;
+}
+
 function gramsPerCup(
   ingredient: Ingredient,
   form: Form,
@@ -217,13 +223,7 @@ function gramsPerCup(
   if (known !== undefined)
     return {
       grams: known,
-      doubt: ingredient.liquid
-        ? DOUBT.liquid
-        : !isProduce(ingredient)
-          ? DOUBT.dry
-          : LOOSE_FORMS.has(form)
-            ? DOUBT.wholeFruit
-            : DOUBT.fruit,
+      doubt: measureDoubt(ingredient, form),
     };
   if (form === 'juice')
     return {

@@ -32,7 +32,8 @@ export function nearest(typed: string, known: readonly string[], most = 3): stri
     .map((candidate) => {
       const starts = word.length >= 3 && candidate.startsWith(word);
       const contains = word.length >= 4 && candidate.includes(word);
-      return { candidate, distance: starts ? 0.5 : contains ? 1.5 : editDistance(word, candidate) };
+      if (starts) return { candidate, distance: 0.5 };
+      return { candidate, distance: contains ? 1.5 : editDistance(word, candidate) };
     })
     .filter(
       ({ candidate, distance }) =>

@@ -47,7 +47,8 @@ function near(value: number, unit: Unit): { text: string; value: number } | unde
  * The rest of a measure in the next smaller one: cups to an eighth, spoons to a half or a quarter.
  */
 function restIn(rest: number, unit: Unit): string {
-  const of = unit.id === 'cup' ? 8 : unit.id === 'tsp' && rest < 2 ? 4 : 2;
+  const ofSpoon = unit.id === 'tsp' && rest < 2 ? 4 : 2;
+  const of = unit.id === 'cup' ? 8 : ofSpoon;
   const parts = Math.round(rest * of);
   return parts === 0 ? '' : ` ${fraction(parts, of)} ${unit.name[parts / of <= 1 ? 0 : 1]}`;
 }

@@ -1,5 +1,5 @@
 import { Redo2, TriangleAlert, Undo2 } from 'lucide-react';
-import { memo, useDeferredValue, useEffect, type ReactNode } from 'react';
+import { memo, useDeferredValue, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { cautionsOf } from '@idle-kettle/core';
 import { BatchContext, useBatch } from '../../batch/batch-context.js';

@@ -207,6 +207,9 @@ function Arrow({
   // Beside the head of an arrow that goes up, under one that goes across.
   const across = Math.abs(ux) > 0.7;
   const leftward = to[0] > WIDTH - 110;
+  const aside = leftward ? -8 : 8;
+  const below = leftward ? 0 : -8;
+  const besideTip = across ? below : aside;
   return (
     <g>
       <path
@@ -217,7 +220,7 @@ function Arrow({
         strokeLinecap="round"
       />
       <text
-        x={to[0] + (leftward ? (across ? 0 : -8) : across ? -8 : 8)}
+        x={to[0] + besideTip}
         y={Math.max(across ? to[1] + 22 : to[1] + uy * 10 + 4, 30)}
         textAnchor={leftward ? 'end' : 'start'}
         fontSize="13"

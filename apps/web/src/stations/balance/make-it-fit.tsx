@@ -21,8 +21,8 @@ export function MakeItFit() {
   const reading = text.trim() === '' ? undefined : readScaleTarget(text, document);
   const result: ScaleResult | undefined =
     reading?.ok === true ? scaleFormula(document, reading.target, kitchen) : undefined;
-  const wrong =
-    reading?.ok === false ? reading.message : result?.ok === false ? result.message : undefined;
+  const refused = [reading, result].find((each) => each?.ok === false);
+  const wrong = refused?.ok === false ? refused.message : undefined;
   const fit = ({ document: scaled, factor }: ScaleResult & { ok: true }): void => {
     let before = document;
     change('', (current) => {

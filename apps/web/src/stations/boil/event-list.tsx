@@ -3,7 +3,7 @@ import { Undo2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { type BatchEvent, type Boil, type LogEntry } from '@idle-kettle/core';
 import { useOutbox } from '../../data/queries.js';
-import { useFormats, type Formats } from '../../ui/preferences.js';
+import { useFormats } from '../../ui/preferences.js';
 import { eventWords } from './event-words.js';
 import { clock } from '../../ui/now.js';
 
@@ -100,10 +100,10 @@ function Spoken({
   readonly boil: Boil;
 }) {
   const formats = useFormats();
-  const said =
-    low === undefined || high === undefined
-      ? eventWords(last.event, formats)
-      : count === 1
+  let said = eventWords(last.event, formats);
+  if (low !== undefined && high !== undefined)
+    said =
+      count === 1
         ? formats.temperature(low)
         : `${formats.degrees(low)} to ${formats.temperature(high)}`;
   return (
@@ -136,15 +136,14 @@ function Entry({ entry: { event, at, undone }, boil, isWaiting, onUndo }: EntryP
   const formats = useFormats();
   const reason = boil.rejectedReadings.find((reading) => reading.id === event.id)?.reason;
   const since = boil.startedAt === undefined ? '' : clock(at - boil.startedAt);
+  const weight = event.type === 'reading' ? 'font-semibold' : '';
   return (
     <li className="flex min-h-[48px] items-center gap-3 border-b border-line last:border-b-0">
       <span className="w-14 shrink-0 text-right text-sm text-soft">{since}</span>
       <span className="hidden w-14 shrink-0 text-sm text-soft sm:inline">
         {format(at, 'HH:mm')}
       </span>
-      <span
-        className={`min-w-0 flex-1 break-words ${undone ? 'text-soft line-through' : event.type === 'reading' ? 'font-semibold' : ''}`}
-      >
+      <span className={`min-w-0 flex-1 break-words ${undone ? 'text-soft line-through' : weight}`}>
         {eventWords(event, formats)}
         {reason !== undefined && (
           <span className="block text-sm font-normal text-watch">Set apart: {reason}</span>

@@ -28,6 +28,16 @@ const LARGEST_BYTES = 5_000_000;
 const MOST_ROWS = 50_000;
 const SHOWN = 4;
 
+/** A column chosen: what it says stands in one column, so another that said it is left out. */
+const withColumn = (
+  columns: readonly LogColumn[],
+  index: number,
+  chosen: LogColumn,
+): LogColumn[] => {
+  const others = columns.map((was) => (was === chosen ? 'ignored' : was));
+  return others.with(index, chosen);
+};
+
 /**
  * A boil that another device has logged, as a CSV file: its columns matched, looked at, and taken
  * into this batch's log.
@@ -134,16 +144,10 @@ export function ImportLog({ onDone }: { readonly onDone: () => void }) {
                         value={options.columns[i]}
                         onChange={(event) => {
                           const chosen = event.target.value as LogColumn;
-                          // A thing is in one column.
+
                           setOptions({
                             ...options,
-                            columns: options.columns.map((was, k) =>
-                              k === i
-                                ? chosen
-                                : was === chosen && chosen !== 'ignored'
-                                  ? 'ignored'
-                                  : was,
-                            ),
+                            columns: withColumn(options.columns, i, chosen),
                           });
                         }}
                       >

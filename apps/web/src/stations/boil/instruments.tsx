@@ -72,6 +72,7 @@ export function Instruments() {
         {instruments.map((each) => {
           const trouble = troubles.find(({ instrument }) => instrument === each.id);
           const here = each.batchId === id;
+          const elsewhere = each.batchId === null ? 'in no pot' : 'in another pot';
           return (
             <li
               key={each.id}
@@ -83,9 +84,7 @@ export function Instruments() {
               />
               <span className="min-w-0 flex-1">
                 {each.name}
-                <span className="block text-sm text-soft">
-                  {here ? 'in this pot' : each.batchId === null ? 'in no pot' : 'in another pot'}
-                </span>
+                <span className="block text-sm text-soft">{here ? 'in this pot' : elsewhere}</span>
               </span>
               <button
                 type="button"
@@ -151,11 +150,12 @@ function Simulate() {
   return (
     <div className="mt-3 border-t border-line pt-3">
       <p className="mb-2 text-soft">
-        {running
-          ? played
-            ? `Simulated instruments boil this very batch${running.speed === 1 ? '' : `; its clock runs ${running.speed} times as fast`}. Everything logged counts: sugar, water, the flame, off and on.`
-            : 'Simulated instruments boil this batch from another device.'
-          : 'Simulated instruments boil this very batch, on a burner of their own, so that everything can be tried. Such a batch is marked in its log.'}
+        {!running &&
+          'Simulated instruments boil this very batch, on a burner of their own, so that everything can be tried. Such a batch is marked in its log.'}
+        {running && !played && 'Simulated instruments boil this batch from another device.'}
+        {running &&
+          played &&
+          `Simulated instruments boil this very batch${running.speed === 1 ? '' : `; its clock runs ${running.speed} times as fast`}. Everything logged counts: sugar, water, the flame, off and on.`}
       </p>
       <div className="flex flex-wrap items-start gap-3">
         {field('noise_K', 'noise, °C', 0, 5)}

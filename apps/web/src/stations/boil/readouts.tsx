@@ -50,6 +50,26 @@ interface ReadoutsProps {
   readonly curdles_C: number | undefined;
 }
 
+const PHASE_HEADS: Readonly<Record<Boil['phase'], string>> = {
+  cold: 'on the heat',
+  'on-heat': 'on the heat',
+  paused: 'on the heat, put off now',
+  'off-heat': 'on the heat, standing',
+  done: 'was on the heat',
+};
+
+/** What the large clock counts: the hard minute, the time left, or the time on the heat. */
+function headOf(phase: Boil['phase'], minuteLeft_ms: number, timeLeft: string | undefined): string {
+  if (minuteLeft_ms > 0) return 'of the hard minute, left';
+  return timeLeft === undefined ? PHASE_HEADS[phase] : 'time left';
+}
+
+/** How old the last reading is, min. */
+function ageOf(ago: number, phase: Boil['phase']): string {
+  if (phase === 'done' || ago > 90) return 'last reading';
+  return ago === 0 ? 'now' : `${ago} min ago`;
+}
+
 /** The figures one looks for from two metres: time on the heat, now, what is missing. */
 export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C }: ReadoutsProps) {
   const now = useBatchNow();
@@ -60,6 +80,12 @@ export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C 
   const elapsed = timeOnHeat_ms(boil, now);
   const told = boil.phase === 'on-heat' ? timeLeft(watched, now) : undefined;
   const minuteLeft = boil.minute && boil.phase === 'on-heat' ? boil.minute.endsAt - now : 0;
+  const onHeat =
+    elapsed > DAY_MS && boil.startedAt !== undefined
+      ? `since ${format(boil.startedAt, 'd MMM')}`
+      : `${clock(elapsed)}${told !== undefined ? ' on the heat' : ''}`;
+  const distance = (kelvin: number): string =>
+    kelvin <= 0.05 ? 'reached' : formats.difference(kelvin);
   const ago = last ? Math.max(Math.floor((now - last.at) / MINUTE_MS), 0) : 0;
   return (
     <section
@@ -67,19 +93,7 @@ export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C 
       className="panel grid h-full grid-cols-2 content-between gap-x-4 gap-y-2 p-4"
     >
       <div className="col-span-2">
-        <p className="text-soft">
-          {minuteLeft > 0
-            ? 'of the hard minute, left'
-            : told !== undefined
-              ? 'time left'
-              : boil.phase === 'paused'
-                ? 'on the heat, put off now'
-                : boil.phase === 'off-heat'
-                  ? 'on the heat, standing'
-                  : boil.phase === 'done'
-                    ? 'was on the heat'
-                    : 'on the heat'}
-        </p>
+        <p className="text-soft">{headOf(boil.phase, minuteLeft, told)}</p>
         {told !== undefined && minuteLeft <= 0 && (
           <p
             aria-label={`Time left: ${told}`}
@@ -97,31 +111,17 @@ export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C 
               : `display text-[58px] leading-none sm:text-[76px] ${minuteLeft > 0 ? 'text-watch' : ''}`
           }
         >
-          {minuteLeft > 0
-            ? clock(minuteLeft + 999)
-            : elapsed > DAY_MS && boil.startedAt !== undefined
-              ? `since ${format(boil.startedAt, 'd MMM')}`
-              : `${clock(elapsed)}${told !== undefined ? ' on the heat' : ''}`}
+          {minuteLeft > 0 ? clock(minuteLeft + 999) : onHeat}
         </p>
       </div>
-      <Readout
-        name={
-          last
-            ? boil.phase === 'done' || ago > 90
-              ? 'last reading'
-              : ago === 0
-                ? 'now'
-                : `${ago} min ago`
-            : 'no reading yet'
-        }
-      >
+      <Readout name={last ? ageOf(ago, boil.phase) : 'no reading yet'}>
         {last ? formats.degrees(last.temperature_C) : '–'}
       </Readout>
       <Readout
         name={missing !== undefined && missing <= 0 ? line : `to the ${line}`}
         tone={missing !== undefined && missing <= 0 ? 'text-good' : 'text-secondary'}
       >
-        {missing === undefined ? '–' : missing <= 0.05 ? 'reached' : formats.difference(missing)}
+        {missing === undefined ? '–' : distance(missing)}
       </Readout>
       <p className="col-span-2 text-soft">
         {byTemperature ? 'stop at' : stop.lead}{' '}

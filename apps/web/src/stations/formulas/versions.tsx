@@ -70,11 +70,9 @@ export function Versions({ view, onCompare, onBringBack }: VersionsProps) {
                 </p>
               ))}
               <p className="mt-0.5">
-                {before
-                  ? changes.length === 0
-                    ? 'Kept again, with nothing changed.'
-                    : changes.map(sentence).join(' ')
-                  : 'As it was first kept.'}
+                {!before && 'As it was first kept.'}
+                {before && changes.length === 0 && 'Kept again, with nothing changed.'}
+                {before && changes.map(sentence).join(' ')}
               </p>
             </li>
           );

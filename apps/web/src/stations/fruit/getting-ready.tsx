@@ -17,7 +17,10 @@ function span({ least, most }: PreparationStep['minutes']): string {
 /** "today from 21:00", "tomorrow from 07:30". */
 function readyFrom(minutes: number, now: number): string {
   const at = addMinutes(now, minutes);
-  return `${isSameDay(at, now) ? 'today' : isSameDay(at, addMinutes(now, 24 * HOUR)) ? 'tomorrow' : format(at, 'EEEE')} from ${format(at, 'HH:mm')}`;
+  const from = `from ${format(at, 'HH:mm')}`;
+  if (isSameDay(at, now)) return `today ${from}`;
+  if (isSameDay(at, addMinutes(now, 24 * HOUR))) return `tomorrow ${from}`;
+  return `${format(at, 'EEEE')} ${from}`;
 }
 
 /** What is done before the pot goes on, with the time it takes one pair of hands. */

@@ -2,6 +2,13 @@ import { useState } from 'react';
 import { useBatch } from '../../batch/batch-context.js';
 import { logEvent } from '../../data/log-event.js';
 
+function countWords(used: number, jars: number): string {
+  if (used === jars) return `${jars} used, ${jars} jars: one on each.`;
+  return used > jars
+    ? `${used} used on ${jars} jars: two may cling together on one. Lift the bands and look.`
+    : `${used} used on ${jars} jars: a jar without a new flat, or a count that slipped.`;
+}
+
 /**
  * Lids laid out against jars lidded: two flats can cling together on one jar, and then neither
  * seals well.
@@ -40,11 +47,7 @@ export function Lids() {
         {field('flats left', left, setLeft)}
         {known && (
           <p role="status" className={`flex-1 ${used === jars ? 'text-good' : 'text-watch'}`}>
-            {used === jars
-              ? `${jars} used, ${jars} jars: one on each.`
-              : used > jars
-                ? `${used} used on ${jars} jars: two may cling together on one. Lift the bands and look.`
-                : `${used} used on ${jars} jars: a jar without a new flat, or a count that slipped.`}
+            {countWords(used, jars)}
           </p>
         )}
       </div>

@@ -7,6 +7,16 @@ interface LoadsProps {
   readonly method: 'boiling-water' | 'steam' | undefined;
 }
 
+function loadWords(
+  found: ReturnType<typeof cannerLoads>,
+  method: 'boiling-water' | 'steam',
+): string {
+  if (found === undefined) return 'how many of these jars fit is not written down at Kitchen.';
+  if (found.loads === 1)
+    return `one load.${method === 'steam' ? ' No spacer jars are needed for a part load.' : ''}`;
+  return `${found.loads} loads, about ${found.first} jars in the first. The others stay hot meanwhile: the pot lidded on its lowest heat, the jars in hot water.`;
+}
+
 /**
  * How often each canner is filled for the jars that were filled, or may be; what waits stays hot.
  */
@@ -21,14 +31,9 @@ export function Loads({ balance, jarred, method }: LoadsProps) {
   return canners
     .filter((canner) => canner.method === method)
     .map((canner) => {
-      const found = cannerLoads(canner, jars);
       return (
         <p key={canner.id} className="mt-2">
-          {found === undefined
-            ? `${canner.name}: how many of these jars fit is not written down at Kitchen.`
-            : found.loads === 1
-              ? `${canner.name}: one load.${method === 'steam' ? ' No spacer jars are needed for a part load.' : ''}`
-              : `${canner.name}: ${found.loads} loads, about ${found.first} jars in the first. The others stay hot meanwhile: the pot lidded on its lowest heat, the jars in hot water.`}
+          {canner.name}: {loadWords(cannerLoads(canner, jars), method)}
         </p>
       );
     });

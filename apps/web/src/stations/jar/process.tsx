@@ -10,6 +10,14 @@ import { Notice } from '../../ui/notice.js';
 import { clock } from '../../ui/now.js';
 import { capital, sentence } from '../../ui/sentence.js';
 
+/** What the jars are once they were processed. */
+const PROCESSED_WORDS: Readonly<Record<Keeping['verdict'], string>> = {
+  shelf: 'Processed: for the shelf',
+  fridge: 'Processed, yet for the fridge',
+  freezer: 'Processed, yet for the fridge',
+  stop: 'Processed too short',
+};
+
 /**
  * What the filled jars go through, from the published table at the stated altitude, and the record
  * that they did.
@@ -59,6 +67,8 @@ function ToProcess({
       : Math.max(counted.minutes, process.minutes);
   const ran = minutes === '' ? byClock : Number(minutes);
   const runs = Number.isFinite(ran) && ran >= 1 && ran <= 240;
+  const stopped = runs ? `Stopped early, after ${ran} min` : 'It has only begun';
+  const through = `The jars went through ${runs ? `${ran} min` : 'it'}`;
   return (
     <section aria-label="Process" className="panel p-4">
       <h2 className="text-xl">Process</h2>
@@ -122,11 +132,7 @@ function ToProcess({
           className="btn btn-secondary h-[56px] flex-1"
           disabled={!runs || boil.jarred.length === 0}
         >
-          {counted.phase === 'running' && minutes === ''
-            ? runs
-              ? `Stopped early, after ${ran} min`
-              : 'It has only begun'
-            : `The jars went through ${runs ? `${ran} min` : 'it'}`}
+          {counted.phase === 'running' && minutes === '' ? stopped : through}
         </button>
       </form>
       {boil.jarred.length === 0 && <p className="mt-1 text-sm text-soft">Count the jars first.</p>}
@@ -236,13 +242,7 @@ function Processed({ keeping }: { readonly keeping: Keeping }) {
   const good = keeping.verdict === 'shelf';
   return (
     <Notice
-      title={
-        good
-          ? 'Processed: for the shelf'
-          : keeping.verdict === 'stop'
-            ? 'Processed too short'
-            : 'Processed, yet for the fridge'
-      }
+      title={PROCESSED_WORDS[keeping.verdict]}
       tone={good ? 'plain' : 'care'}
       actions={
         <button

@@ -31,6 +31,11 @@ const STATE_WORDS: Readonly<Record<JarSeal['state'], string>> = {
 
 const moment = (at: number): string => format(at, 'EEE d MMM, HH:mm');
 
+function unsealedWords(place: UnsealedPlace, inTime: boolean): string {
+  if (place === 'thrown-out') return 'Thrown out';
+  return inTime ? `Into the ${place}` : `It was in the ${place} in time`;
+}
+
 /**
  * The lids: left alone while the jars cool, then pressed one by one; what has not sealed is seen to
  * within 24 hours.
@@ -118,12 +123,9 @@ function SizeSeals({ size, jars, asks }: SizeSealsProps) {
       <ul className="mt-1 flex flex-wrap gap-2">
         {jars.map(({ number, state }) => {
           const isOpen = asks ? failed.includes(number) : state === 'open';
-          const words =
-            asks && !isSettledUnsealed(state)
-              ? isOpen
-                ? 'not sealed'
-                : 'down'
-              : STATE_WORDS[state];
+          const pressed = isOpen ? 'not sealed' : 'down';
+          const words = asks && !isSettledUnsealed(state) ? pressed : STATE_WORDS[state];
+          const settledTone = state === 'sealed' ? 'text-good' : 'text-soft';
           return (
             <li key={number}>
               <button
@@ -135,11 +137,7 @@ function SizeSeals({ size, jars, asks }: SizeSealsProps) {
                 onClick={() => toggle(number)}
               >
                 <span className="text-lg font-bold">{number}</span>
-                <span
-                  className={`text-xs ${isOpen ? 'text-bad' : state === 'sealed' ? 'text-good' : 'text-soft'}`}
-                >
-                  {words}
-                </span>
+                <span className={`text-xs ${isOpen ? 'text-bad' : settledTone}`}>{words}</span>
               </button>
             </li>
           );
@@ -278,11 +276,7 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
         )}
         {UNSEALED_PLACES.map((kept) => (
           <button key={kept} type="button" className="btn h-14 flex-1" onClick={() => put(kept)}>
-            {kept === 'thrown-out'
-              ? 'Thrown out'
-              : inTime
-                ? `Into the ${kept}`
-                : `It was in the ${kept} in time`}
+            {unsealedWords(kept, inTime)}
           </button>
         ))}
       </div>

@@ -70,15 +70,21 @@ export function readForm(
     pressure_kPa !== null &&
     was.pressure_kPa !== null &&
     Math.abs(pressure_kPa - was.pressure_kPa) < 0.06;
+  const taken = (
+    value: number | null,
+    isAsBefore: boolean,
+    before: string | null,
+  ): string | null => {
+    if (value === null) return null;
+    return isAsBefore ? before : now.toISOString();
+  };
   const settings = plainToInstance(KitchenSettings, {
     name: form.name.trim(),
     altitude_m: measured('altitude', 'length', form.units === 'metric' ? 'm' : 'ft'),
     boilingPoint_C: unchanged ? was.boilingPoint_C : boilingPoint_C,
-    boilingPointMeasuredAt:
-      boilingPoint_C === null ? null : unchanged ? was.boilingPointMeasuredAt : now.toISOString(),
+    boilingPointMeasuredAt: taken(boilingPoint_C, unchanged, was.boilingPointMeasuredAt),
     pressure_kPa,
-    pressureReadAt:
-      pressure_kPa === null ? null : samePressure ? was.pressureReadAt : now.toISOString(),
+    pressureReadAt: taken(pressure_kPa, samePressure, was.pressureReadAt),
     southern: form.southern === 'south',
     units: form.units,
     temperatureUnit: form.temperatureUnit,

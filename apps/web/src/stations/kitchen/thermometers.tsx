@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { boilingPointAt, type Place } from '@idle-kettle/core';
 import type { ThermometerBody } from '@idle-kettle/contract';
-import { useFormats, usePreferences } from '../../ui/preferences.js';
+import { useFormats, usePreferences, type Formats } from '../../ui/preferences.js';
 import { MeasureInput, TextInput } from '../../ui/measure-input.js';
 import { Entry, Section } from './section.js';
 import { useGear, withEntry, withoutEntry } from './use-gear.js';
@@ -14,6 +14,15 @@ import { today } from '../../data/clock.js';
 const SAME_K = 0.3;
 /** A thermometer this far off is not mended by allowing for it, K. */
 const USELESS_K = 4;
+
+/** What a check in boiling water says of a thermometer that reads this much too high, K. */
+function errorWords(off: number, formats: Formats): string {
+  if (Math.abs(off) < SAME_K) return 'It reads right.';
+  const error = `It reads ${formats.difference(Math.abs(off))} ${off > 0 ? 'high' : 'low'}`;
+  return Math.abs(off) > USELESS_K
+    ? `${error}: too far to trust, unless the altitude is wrong.`
+    : `${error} at the boil; where to stop allows for it.`;
+}
 
 /**
  * Boiling water here as it should be: by pressure, else altitude; the thermometer itself is what is
@@ -192,11 +201,7 @@ function Check({ thermometer, expected, onDone }: CheckProps) {
       {off !== undefined && (
         <li>
           <p role="status">
-            {Math.abs(off) < SAME_K
-              ? 'It reads right.'
-              : Math.abs(off) > USELESS_K
-                ? `It reads ${formats.difference(Math.abs(off))} ${off > 0 ? 'high' : 'low'}: too far to trust, unless the altitude is wrong.`
-                : `It reads ${formats.difference(Math.abs(off))} ${off > 0 ? 'high' : 'low'} at the boil; where to stop allows for it.`}
+            {errorWords(off, formats)}
             {ice !== undefined &&
               Math.abs(ice - off) > 1 &&
               ' Its errors in ice and at the boil differ: only the one at the boil is used.'}

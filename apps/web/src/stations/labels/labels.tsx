@@ -3,7 +3,13 @@ import { format, parseISO } from 'date-fns';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import type { LotView } from '@idle-kettle/contract';
-import { firstFruit, findSheet, labelContent, LABEL_SHEETS } from '@idle-kettle/core';
+import {
+  firstFruit,
+  findSheet,
+  labelContent,
+  LABEL_SHEETS,
+  type UnitSystem,
+} from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { useLotsOf } from '../../data/shelf.js';
 import { fileName } from '../../ui/file-name.js';
@@ -34,6 +40,17 @@ const PART_WORDS: Readonly<Record<Part, string>> = {
 };
 /** Ounces in a gram. */
 const OZ = 1 / 28.349523125;
+const KEPT_WORDS: Readonly<Record<LotView['keeping']['verdict'], string>> = {
+  shelf: 'for the shelf',
+  freezer: 'frozen',
+  fridge: 'for the fridge',
+  stop: 'for the fridge',
+};
+
+function netWords(net_g: number, units: UnitSystem): string {
+  const ounces = `${(net_g * OZ).toFixed(1)} oz`;
+  return units === 'us' ? `Net about ${ounces} (${net_g} g)` : `Net about ${net_g} g (${ounces})`;
+}
 const CHOICE = 'kettle.labels';
 
 interface Choice {
@@ -89,12 +106,7 @@ export function Labels() {
       ...(net_g !== undefined && { net_g }),
     });
     if (!content) return [];
-    const net =
-      content.net_g === undefined
-        ? jarName(lot.size, 1)
-        : units === 'us'
-          ? `Net about ${(content.net_g * OZ).toFixed(1)} oz (${content.net_g} g)`
-          : `Net about ${content.net_g} g (${(content.net_g * OZ).toFixed(1)} oz)`;
+    const net = content.net_g === undefined ? jarName(lot.size, 1) : netWords(content.net_g, units);
     return [
       {
         lot,
@@ -201,13 +213,7 @@ export function Labels() {
             <span>
               {jarName(lot.size, 2)}
               {lot.partFill !== null && `, ${partWords(lot.partFill)}`}
-              <span className="block text-sm text-soft">
-                {lot.keeping.verdict === 'shelf'
-                  ? 'for the shelf'
-                  : lot.keeping.verdict === 'freezer'
-                    ? 'frozen'
-                    : 'for the fridge'}
-              </span>
+              <span className="block text-sm text-soft">{KEPT_WORDS[lot.keeping.verdict]}</span>
             </span>
           </label>
         ))}

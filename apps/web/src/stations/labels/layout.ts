@@ -45,6 +45,10 @@ const EDGE = 6;
 /** The band of a design at its left, or its frame, pt. */
 export const BAND = 11;
 const FRAME = 4;
+/** What each design takes of the left of a label, pt. */
+const LEFT: Readonly<Record<Design, number>> = { band: BAND, frame: FRAME, plain: 0 };
+/** Of what is not body text, pt, before it is scaled with the rest. */
+const SMALL_SIZES: Readonly<Partial<Record<Part, number>>> = { net: 7.6, licence: 5.6 };
 /**
  * A code with its white edge is read from about 13 mm up, printed at 300 dots to the inch, pt.
  * Common practice.
@@ -121,7 +125,7 @@ export function layOutLabel(
   measure: Measure,
 ): LabelLayout | undefined {
   const [width, height] = [cell.width * PT_PER_MM, cell.height * PT_PER_MM];
-  const left = EDGE + (design === 'band' ? BAND : design === 'frame' ? FRAME : 0);
+  const left = EDGE + LEFT[design];
   const inset = EDGE + (design === 'frame' ? FRAME : 0);
   const inner = height - 2 * inset;
   const all: readonly Part[] = PARTS.filter(
@@ -197,10 +201,7 @@ function attempt(
   }
   y += 2 * scale;
   for (const part of parts) {
-    const body = Math.max(
-      (part === 'net' ? 7.6 : part === 'licence' ? 5.6 : 6.6) * scale,
-      LEAST_TEXT,
-    );
+    const body = Math.max((SMALL_SIZES[part] ?? 6.6) * scale, LEAST_TEXT);
     if (!add(partText(part, words), part === 'net' ? 'bold' : 'text', body, 12)) return undefined;
     y += 0.8 * scale;
   }

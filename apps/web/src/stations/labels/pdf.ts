@@ -46,7 +46,10 @@ async function lettersOf(pdf: PDFDocument, face: Face): Promise<Letters> {
   return {
     usual: await pdf.embedFont(usual, { subset: true }),
     others: await pdf.embedFont(others, { subset: true }),
-    has: (letter) => (has[0]?.(letter) ? 'usual' : has[1]?.(letter) ? 'others' : undefined),
+    has: (letter) => {
+      if (has[0]?.(letter)) return 'usual';
+      return has[1]?.(letter) ? 'others' : undefined;
+    },
   };
 }
 

@@ -40,14 +40,12 @@ function Kept({ lot }: { readonly lot: LotView }) {
 
 function SealWords({ lot: { seals, batchId } }: { readonly lot: LotView }) {
   if (seals.open === 0 && (seals.state === 'none' || seals.state === 'sealed')) return null;
+  const cooling =
+    seals.state === 'due' ? 'Their lids are to be pressed' : 'Cooling: lids to be pressed tomorrow';
   return (
     <p className="text-sm">
       <Link to={`/batches/${batchId}/jar`} className="underline">
-        {seals.open > 0
-          ? 'Not all have sealed: see to it'
-          : seals.state === 'due'
-            ? 'Their lids are to be pressed'
-            : 'Cooling: lids to be pressed tomorrow'}
+        {seals.open > 0 ? 'Not all have sealed: see to it' : cooling}
       </Link>
     </p>
   );
@@ -77,9 +75,7 @@ function Lot({ lot, counting }: { readonly lot: LotView; readonly counting: bool
   const place =
     lot.keptIn === 'opened'
       ? 'opened'
-      : lot.keptIn === null
-        ? lot.place
-        : `${lot.keptIn}${lot.place === '' ? '' : `, ${lot.place}`}`;
+      : [lot.keptIn ?? '', lot.place].filter((part) => part !== '').join(', ');
   return (
     <li style={fruitStyle(lot.fruit, theme)} className="border-b border-line py-3 last:border-b-0">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">

@@ -18,14 +18,11 @@ const monthName = (month: number): string =>
   format(setMonth(new Date(2026, 0, 1), month - 1), 'MMMM');
 
 /** How long what is left will last, in words. */
-const lasts = (days: number): string =>
-  days < 14
-    ? 'for days'
-    : days < 60
-      ? `for ${Math.round(days / 7)} weeks`
-      : days < 700
-        ? `for ${Math.round(days / 30)} months`
-        : 'for years';
+function lasts(days: number): string {
+  if (days < 14) return 'for days';
+  if (days < 60) return `for ${Math.round(days / 7)} weeks`;
+  return days < 700 ? `for ${Math.round(days / 30)} months` : 'for years';
+}
 
 /** What the household gets through, and what to make of it when. */
 export function Year() {
@@ -90,9 +87,20 @@ export function Year() {
   );
 }
 
+/** How many batches to make of it and when, or why none. */
+function adviceFor({ batches, perBatch, now, from, aYear }: YearAhead & YearUseView): string {
+  if (batches === 0)
+    return aYear === undefined
+      ? 'It is told once two months have gone.'
+      : 'What is left is enough for the year.';
+  const make = `Make ${batches} ${batches === 1 ? 'batch' : 'batches'} of ${perBatch}`;
+  if (now) return `${make}, its fruit is in season now.`;
+  return from === undefined ? `${make}.` : `${make}, from ${monthName(from)} on.`;
+}
+
 function Row({ row }: { readonly row: YearAhead & YearUseView }) {
   const theme = useTheme();
-  const { title, fruit, aYear, left, lastsDays, batches, perBatch, from, now, days, batchId } = row;
+  const { title, fruit, aYear, left, lastsDays, batches, days, batchId } = row;
   const share = aYear === undefined || aYear === 0 ? 1 : Math.min(left / aYear, 1);
   return (
     <li style={fruitStyle(fruit, theme)} className="panel overflow-hidden">
@@ -119,13 +127,7 @@ function Row({ row }: { readonly row: YearAhead & YearUseView }) {
               />
             </div>
           )}
-          <p className={`mt-2 ${batches > 0 ? 'font-semibold' : 'text-soft'}`}>
-            {batches > 0
-              ? `Make ${batches} ${batches === 1 ? 'batch' : 'batches'} of ${perBatch}${now ? ', its fruit is in season now' : from === undefined ? '' : `, from ${monthName(from)} on`}.`
-              : aYear === undefined
-                ? 'It is told once two months have gone.'
-                : 'What is left is enough for the year.'}
-          </p>
+          <p className={`mt-2 ${batches > 0 ? 'font-semibold' : 'text-soft'}`}>{adviceFor(row)}</p>
           <p className="mt-1 text-sm">
             <Link to={`/batches/${batchId}/shelf`} className="underline">
               The latest batch of it
