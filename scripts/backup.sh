@@ -14,7 +14,7 @@ backup() {
   [ -d "$(dirname "$file")" ] || die "there is no folder $(dirname "$file")"
   ensure_postgres
   start_postgres
-  [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
+  trap release_postgres EXIT
   half="$(half_done "$file")"
   if ! "$PG_BIN/pg_dump" --format=custom --no-owner --no-privileges --file="$half" "$DATABASE_URL"; then
     rm -f "$half"
@@ -37,7 +37,7 @@ restore() {
     *) die "$file is no backup of Idle Kettle, or it is damaged" ;;
   esac
   start_postgres
-  [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
+  trap release_postgres EXIT
   sql="$(half_done "$DATA/restore")"
   # The file is read whole before anything is touched.
   if ! "$PG_BIN/pg_restore" --no-owner --no-privileges --exit-on-error --file="$sql" "$file"; then

@@ -11,24 +11,25 @@ dev() {
   server_port="$(free_port $((DEV_PORT + 1)))"
   port_open "$DEV_PORT" && die "port $DEV_PORT is taken. Choose another: KETTLE_DEV_PORT=$((DEV_PORT + 10)) ./kettle dev"
   step "Compiling (some seconds)" npm --prefix "$ROOT" run compile --silent
-  trap 'exit 130' INT
-  trap 'exit 143' TERM HUP
-  if [ -n "${DATABASE_URL:-}" ]; then
-    start_postgres
-  else
-    start_postgres
+  # A database of its own, beside the one of ./kettle demo, unless one is given.
+  local given="${DATABASE_URL:-}"
+  start_postgres
+  trap release_postgres EXIT
+  if [ -z "$given" ]; then
     ensure_database kettle_dev
     DATABASE_URL="$PG_SERVER_URL/kettle_dev"
     export DATABASE_URL
   fi
-  [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
   say ""
   say "  Saved files reload at http://127.0.0.1:$DEV_PORT, with the demo household. Ctrl-C ends it."
   say ""
   cd "$ROOT"
-  KETTLE_PORT="$server_port" KETTLE_DEV_PORT="$DEV_PORT" KETTLE_DEMO=1 KETTLE_LOG_LEVEL=warn \
-    npx concurrently --kill-others --names types,server,web --prefix-colors gray,yellow,magenta \
+  PATH="$ROOT/node_modules/.bin:$PATH" KETTLE_PORT="$server_port" KETTLE_DEV_PORT="$DEV_PORT" KETTLE_DEMO=1 KETTLE_LOG_LEVEL=warn \
+    concurrently --kill-others --names types,server,web --prefix-colors gray,yellow,magenta \
     'tsc -b --watch --preserveWatchOutput' \
     'node --watch --watch-preserve-output apps/server/dist/main.js' \
-    'npm run dev -w @idle-kettle/web --silent'
+    'npm run dev -w @idle-kettle/web --silent' &
+  local watchers=$!
+  trap 'end_process "$watchers"; exit 143' INT TERM HUP
+  wait "$watchers"
 }

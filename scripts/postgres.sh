@@ -4,7 +4,6 @@
 PG_BIN=""
 PG_DIR=""      # holds data/ and log
 PG_AS=()       # runs a command as the cluster's owner
-PG_STARTED=""  # set when this run started it
 
 find_postgres() {
   PG_BIN="$(find /usr/lib/postgresql -maxdepth 2 -name bin -type d 2>/dev/null | sort -V | tail -n 1)"
@@ -106,6 +105,8 @@ start_postgres() {
   place_cluster
   create_cluster
   clear_stale_lock
+  mkdir -p "$DATA/postgres-users"
+  : >"$DATA/postgres-users/$$"
   local port try
   if cluster_runs; then
     port="$(pg sed -n 4p "$PG_DIR/data/postmaster.pid")"
@@ -119,7 +120,6 @@ start_postgres() {
       sleep 1
     done
     printf '%s' "$port" >"$DATA/postgres-port"
-    PG_STARTED=yes
   fi
   local secret
   secret="$(cat "$DATA/postgres-password")" || die "$DATA/postgres-password cannot be read by $(id -un)"
@@ -135,7 +135,19 @@ ensure_database() {
   [ "$there" = 1 ] || "$PG_BIN/psql" "$PG_SERVER_URL/postgres" -qc "CREATE DATABASE $1"
 }
 
+# What used PostgreSQL is done with it: the last of the runs that use it stops it.
+release_postgres() {
+  [ -f "$DATA/postgres-users/$$" ] || return 0
+  rm -f "$DATA/postgres-users/$$"
+  local user
+  for user in "$DATA"/postgres-users/*; do
+    [ -d "/proc/${user##*/}" ] && return 0
+  done
+  stop_postgres
+}
+
 stop_postgres() {
+  rm -rf "$DATA/postgres-users"
   find_postgres || return 0
   { [ -d "$DATA/postgres" ] || [ -f "$DATA/postgres-folder" ]; } || return 0
   place_cluster

@@ -79,7 +79,7 @@ serve() {
   if ! kill -0 "$SERVER_PID" 2>/dev/null || ! healthy "$ADDRESS" "$instance"; then
     tail -n 5 "$DATA/server.log" >&2
     rm -f "$DATA/server.pid"
-    [ -z "$PG_STARTED" ] || stop_postgres
+    release_postgres
     die "the server did not start; its log is $DATA/server.log"
   fi
   say ""
@@ -88,7 +88,7 @@ serve() {
   local code=0
   wait "$SERVER_PID" || code=$?
   rm -f "$DATA/server.pid"
-  [ -z "$PG_STARTED" ] || stop_postgres
+  release_postgres
   case "$code" in
     0 | 130 | 143) say "Stopped." ;;
     *)
@@ -103,7 +103,7 @@ shut_down() {
   say ""
   [ -z "$SERVER_PID" ] || end_process "$SERVER_PID"
   rm -f "$DATA/server.pid"
-  [ -z "$PG_STARTED" ] || stop_postgres
+  release_postgres
   say "Stopped."
   exit "$1"
 }
@@ -114,7 +114,7 @@ run_tests() {
   if [ "${1:-}" = quick ]; then
     ensure_modules
     start_postgres
-    [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
+    trap release_postgres EXIT
     cd "$ROOT"
     TEST_SERVER_URL="$PG_SERVER_URL" node scripts/test.mjs quick
     return
@@ -122,7 +122,7 @@ run_tests() {
   ensure_for_tests
   ensure_build
   start_postgres
-  [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
+  trap release_postgres EXIT
   cd "$ROOT"
   TEST_SERVER_URL="$PG_SERVER_URL" node scripts/test.mjs "$@"
 }
@@ -138,7 +138,7 @@ run_bench() {
   esac
   [ "$1" != browser ] || ensure_chromium
   start_postgres
-  [ -z "$PG_STARTED" ] || trap stop_postgres EXIT
+  trap release_postgres EXIT
   if [ "$1" != browser ]; then
     node "$ROOT/scripts/bench-$1.mjs" "${@:2}"
     return
