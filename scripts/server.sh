@@ -77,6 +77,7 @@ serve() {
     sleep 0.3
   done
   if ! kill -0 "$SERVER_PID" 2>/dev/null || ! healthy "$ADDRESS" "$instance"; then
+    end_process "$SERVER_PID"
     tail -n 5 "$DATA/server.log" >&2
     rm -f "$DATA/server.pid"
     release_postgres

@@ -27,5 +27,6 @@ main().catch((error: unknown) => {
     { error: error instanceof Error ? error.message : String(error) },
     'the server did not start',
   );
-  process.exitCode = 1;
+  // What is open by then, the database's listener too, must not keep it running.
+  process.exit(1);
 });
