@@ -1,5 +1,5 @@
 /**
- * Amounts that decide a pH, moles or equivalents in a pot (or per kilogram; {@link pHOf} is told
+ * Amounts that decide a pH, moles or equivalents in a pot (or per kilogram; `pHOf` is told
  * the mass). `cation` is the strong base that came with the fruit (mostly potassium), with hard
  * water or with soda.
  */

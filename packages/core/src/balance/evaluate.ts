@@ -140,7 +140,7 @@ export interface Outcome {
   invertShare: number;
   /** Minutes at the boil with the sugar in. */
   boilMinutes: number;
-  /** Minutes acid and heat act on the sugar; see {@link SugarBoil}. */
+  /** Minutes acid and heat act on the sugar; see `SugarBoil`. */
   sugared_min: number;
   pectinPercent: number;
   counts: number[];

@@ -50,7 +50,7 @@ export interface ForecastInput {
   readonly added?: readonly AddedMidBoil[];
   readonly target: BoilTarget;
   readonly now_s: number;
-  /** How far ahead the target is looked for, s; {@link MOST_AHEAD_S} unless given. */
+  /** How far ahead the target is looked for, s; `MOST_AHEAD_S` unless given. */
   readonly mostAhead_s?: number;
 }
 

@@ -109,7 +109,7 @@ function timeLeft_s(model: ForecastModel, { parameters, covariance }: Fit, now_s
 /**
  * Time left from the readings so far: the pan model (starting solids, heat, thermometer offset and
  * drift, inversion, curve, surface, and one factor for every change of heat) fitted to them, see
- * {@link fitModel}; the range by the fit's covariance, carried to the time left. With no readings
+ * `fitModel`; the range by the fit's covariance, carried to the time left. With no readings
  * it is the prior alone.
  *
  * @param input see its fields; observations in any order

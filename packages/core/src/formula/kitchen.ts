@@ -26,7 +26,7 @@ export interface PanAndBurner {
 
 /** What past boils have told of a kitchen, for the next one; see the `learning` folder. */
 export interface Learned {
-  /** Into the usual pan on its ring, W, 5-95 %, for a pot of up to {@link ORDINARY_POT_KG}. */
+  /** Into the usual pan on its ring, W, 5-95 %, for a pot of up to `ORDINARY_POT_KG`. */
   readonly heat_W?: Range;
   /** The same by pan and ring, where boils tell of them. */
   readonly stoves?: readonly (PanAndBurner & { readonly heat_W: Range })[];
@@ -42,7 +42,7 @@ export interface Kitchen extends Place {
   readonly pectins?: readonly PectinProfile[];
   readonly jars?: readonly MeasuredJar[];
   readonly pan?: Pan;
-  /** Every pan and ring there is, for a boil that says which it is on; see {@link withPanAndBurner}. */
+  /** Every pan and ring there is, for a boil that says which it is on; see `withPanAndBurner`. */
   readonly pans?: readonly (Pan & { readonly id: string })[];
   readonly rings?: readonly { readonly id: string; readonly heat_W: number }[];
   /** What was left of bought fruit when it was prepared here. */

@@ -55,7 +55,7 @@ const seedOf = (id: string): number =>
  * a pause). The same for the same log, on every device, so that a reload goes on where it was.
  *
  * @param until milliseconds since 1970 by the batch's clock
- * @returns observations since the pot went on, every {@link SIMULATED_EVERY_S} seconds while it is on the
+ * @returns observations since the pot went on, every `SIMULATED_EVERY_S` seconds while it is on the
  * heat or stands; none without   simulated instruments
  */
 export function simulatedObservations(

@@ -26,8 +26,8 @@ export interface BoilEvidence {
   /** How much too high the thermometer reads, K; the day's weather is in it. */
   readonly offset_K: Estimate;
   /**
-   * Natural logarithm of the heat into the usual pan, W, as for a pot of up to {@link
-   * ORDINARY_POT_KG}.
+   * Natural logarithm of the heat into the usual pan, W, as for a pot of up to
+   * `ORDINARY_POT_KG`.
    */
   readonly logHeat_W: Estimate;
   /** What came to the jars beside what is computed for the reading it was stopped at. */

@@ -59,7 +59,7 @@ export interface PlanStep {
 export interface PlanOptions {
   /** People who prepare the fruit; 1 unless given. */
   readonly people?: number;
-  /** Jars of the batch's size that go into the canner at once; {@link USUAL_LOAD} unless given. */
+  /** Jars of the batch's size that go into the canner at once; `USUAL_LOAD` unless given. */
   readonly load?: number;
   /** What a butter cooks in; a low stove unless given. */
   readonly vessel?: Vessel;

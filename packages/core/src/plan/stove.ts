@@ -61,7 +61,7 @@ export function clashesOf(plan: Schedule, busy: readonly Busy[]): Clash[] {
  * The wish nearest to the one given at which nothing clashes: earlier for jars wanted by a time, as
  * long as that is still to come, else later. A batch on the heat is not moved.
  *
- * @returns undefined when there is none within {@link FURTHEST_MS}
+ * @returns undefined when there is none within `FURTHEST_MS`
  */
 export function clearOf(
   steps: readonly PlanStep[],
