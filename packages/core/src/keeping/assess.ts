@@ -3,9 +3,9 @@ import type { PotFormula } from '../formula/index.js';
 import { worstPH } from './acid-gate.js';
 import { processBand, PROCESS_BANDS, type ProcessBand } from './band.js';
 import { PRACTICE, reason, type KeepingReason } from './reason.js';
-import { LOW_SOLIDS, processOf, rowFor, type Process, type RowChoice } from './row.js';
+import { processOf, rowFor, type Process, type RowChoice } from './row.js';
 import { decide, type KeepingOptions } from './rules.js';
-import { storageOf, type Storage } from './storage.js';
+import { LOW_SOLIDS, storageOf, type Storage } from './storage.js';
 import { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
 
 export interface Keeping {

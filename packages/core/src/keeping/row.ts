@@ -3,6 +3,7 @@ import type { JarSize } from '../jars/index.js';
 import type { ProcessBand } from './band.js';
 import { minutesIn, PROCESS_ROWS, sterilisingMinutes, type ProcessRow } from './process-table.js';
 import { reason, type KeepingReason } from './reason.js';
+import { LOW_SOLIDS } from './storage.js';
 
 /** What to do with the filled jars for the shelf. */
 export interface Process {
@@ -19,8 +20,6 @@ export interface Process {
   readonly source: string;
 }
 
-/** Under this a spread moulds soon after opening, per cent soluble solids. Common practice. */
-export const LOW_SOLIDS = 55;
 /** Under this a butter is a sauce, and is processed as one, per cent soluble solids. */
 const SAUCE_SOLIDS = 18;
 

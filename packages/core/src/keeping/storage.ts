@@ -1,6 +1,8 @@
 import type { Kind } from '../formula/index.js';
-import { LOW_SOLIDS } from './row.js';
 import type { KeepingVerdict } from './verdict.js';
+
+/** Under this a spread moulds soon after opening, per cent soluble solids. Common practice. */
+export const LOW_SOLIDS = 55;
 
 /** Where the jars stand and how long they are at their best. */
 export interface Storage {
