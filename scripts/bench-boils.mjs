@@ -75,7 +75,7 @@ function boil(document, [altitude_m, net_W, offset_K], seed) {
         until: (state, time) => state.temperature_C + offset_K + (drift_KPerH * time) / 3600 >= gel,
       }),
     },
-    document.finish.type === 'hard-boil' ? 20 : 60,
+    { temperature_C: document.finish.type === 'hard-boil' ? 20 : 60 },
   );
   const now = truth.end_s - TO_GO_S;
   const log = boilFrom([
