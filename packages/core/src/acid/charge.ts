@@ -98,6 +98,38 @@ function charge(k: readonly number[], h: number): number {
   return q;
 }
 
+/** Charge of all acids together, equivalents, and its slope; each named, since it is asked often. */
+function chargeOf(
+  { citric, malic, tartaric, acetic, protein }: AcidContent,
+  k: Readonly<Record<AcidKey, readonly number[]>>,
+  h: number,
+): number {
+  let sum = 0;
+  let steep = 0;
+  if (citric > 0) {
+    sum += citric * charge(k.citric, h);
+    steep += citric * slope;
+  }
+  if (malic > 0) {
+    sum += malic * charge(k.malic, h);
+    steep += malic * slope;
+  }
+  if (tartaric > 0) {
+    sum += tartaric * charge(k.tartaric, h);
+    steep += tartaric * slope;
+  }
+  if (acetic > 0) {
+    sum += acetic * charge(k.acetic, h);
+    steep += acetic * slope;
+  }
+  if (protein > 0) {
+    sum += protein * charge(k.protein, h);
+    steep += protein * slope;
+  }
+  slope = steep;
+  return sum;
+}
+
 /**
  * Mean charge of an acid at a pH: the protons a molecule has given up.
  *
@@ -127,28 +159,22 @@ export function pHOf(content: AcidContent, mass_kg: number, guess = 3.3): number
   let pH = guess;
   for (let round = 0; round < 2; round++) {
     const k = constantsAt(ionic);
-    const lift = LN10 * davies(ionic);
+    const inConcentration = Math.exp(LN10 * davies(ionic));
     let low = 0;
     let high = 14;
     for (let i = 0; i < 60; i++) {
       const h = Math.exp(-LN10 * pH);
-      const free = h * Math.exp(lift);
+      const free = h * inConcentration;
       const hydroxide = 1e-14 / h;
-      let sum = hydroxide - free - cation * per;
-      let steep = LN10 * (hydroxide + free);
-      for (const key of ACID_KEYS) {
-        const c = content[key] * per;
-        if (c <= 0) continue;
-        sum += c * charge(k[key], h);
-        steep += c * slope;
-      }
+      const sum = hydroxide - free - cation * per + chargeOf(content, k, h) * per;
+      const steep = LN10 * (hydroxide + free) + slope * per;
       if (sum > 0) high = pH;
       else low = pH;
-      const next = pH - sum / steep;
-      const moved = next > low && next < high ? next : (low + high) / 2;
-      const step = Math.abs(moved - pH);
-      pH = moved;
-      if (step < 1e-7) break;
+      const step = sum / steep;
+      const next = pH - step;
+      const converged = Math.abs(step) < 1e-7;
+      pH = converged || (next > low && next < high) ? next : (low + high) / 2;
+      if (converged) break;
     }
     // Ionic strength: half the sum of every ion times the square of its charge, whose mean is q^2
     // and its variance.

@@ -261,18 +261,25 @@ function firmnessOf(model: SetModel, figures: SetFigures): number {
   }
 }
 
+/** The pH of another outcome of the pot, before the model's own doubt. */
+export interface KnownPH {
+  readonly pH: number;
+  /** Whether acids were moved since; where only masses or losses were it stays as it was. */
+  readonly moves: boolean;
+}
+
 /**
  * Everything about a pot for one set of numbers: the one place the parts of the computation meet.
  *
- * @param pHKnown the pH before the model's own doubt, where only masses or losses were moved and it
- * stays as it was
+ * @param known of an outcome that these numbers are near to
  */
 export function evaluate(
   contents: Contents,
   pot: Readonly<Record<PotInput, number>>,
-  { rule, model, jars, curdTemperature_C, softens, yieldShare }: PotRules,
-  pHKnown?: number,
+  rules: PotRules,
+  known?: KnownPH,
 ): Outcome {
+  const { rule, model, jars, curdTemperature_C, yieldShare } = rules;
   const { mass, soluble, insoluble } = contents;
   // Buffers hardly notice how far the pan is boiled down, and how long it boils hardly depends on
   // its inversion: both are taken at a first guess of the finished mass.
@@ -284,9 +291,10 @@ export function evaluate(
     pot.curve,
     contents,
   );
-  const pH = Math.max((pHKnown ?? pHOfContents(contents, guess)) + pot.pHModel, 0);
-  const boil = sugarBoil(contents, guess, pot.evaporation, { rule, softens });
-  const split = splitSugar(contents, guess, boil, pH, pot.inversion, { rule, curdTemperature_C });
+  const pHOfModel = known?.moves === false ? known.pH : pHOfContents(contents, guess, known?.pH);
+  const pH = Math.max(pHOfModel + pot.pHModel, 0);
+  const boil = sugarBoil(contents, guess, pot.evaporation, rules);
+  const split = splitSugar(contents, guess, boil, pH, pot.inversion, rules);
   const finished = Math.max(
     finishedMass(rule, pot.finish, split.atFinish, pot.curve, contents),
     1e-9,

@@ -151,23 +151,28 @@ export function finishedMass(
   curve: number,
   contents: Contents,
 ): number {
-  const { mass, soluble, insoluble } = contents;
-  const solids = (fraction: number): number => soluble / fraction + insoluble;
-  const wanted = ((): number => {
-    switch (rule.type) {
-      case 'gel-temperature':
-        return solids(rule.gel ? rule.gel.solidsAt(value, invertShare, curve) : 0.65);
-      case 'soluble-solids':
-      case 'consistency':
-        return solids(value);
-      case 'hard-boil':
-      case 'curd':
-        return mass * (1 - value);
-      case 'weight':
-        return value;
-    }
-  })();
-  return Math.min(wanted, mass);
+  return Math.min(wantedMass(rule, value, invertShare, curve, contents), contents.mass);
+}
+
+function wantedMass(
+  { type, gel }: FinishRule,
+  value: number,
+  invertShare: number,
+  curve: number,
+  { mass, soluble, insoluble }: Contents,
+): number {
+  switch (type) {
+    case 'gel-temperature':
+      return soluble / (gel?.solidsAt(value, invertShare, curve) ?? 0.65) + insoluble;
+    case 'soluble-solids':
+    case 'consistency':
+      return soluble / value + insoluble;
+    case 'hard-boil':
+    case 'curd':
+      return mass * (1 - value);
+    case 'weight':
+      return value;
+  }
 }
 
 /**

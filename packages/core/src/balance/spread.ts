@@ -7,7 +7,7 @@ import {
   type LineInput,
   type LinePoint,
 } from './contents.js';
-import { evaluate, type Outcome, type PotInput } from './evaluate.js';
+import { evaluate, type KnownPH, type Outcome, type PotInput } from './evaluate.js';
 import type { PreparedPot } from './prepare.js';
 
 /** How much one uncertain input widens a result. */
@@ -22,27 +22,30 @@ export interface Influence {
 }
 
 /** The single figures of an outcome that get a range; the jars come after them. */
-const FIGURES = [
-  'mass',
-  'soluble',
-  'insoluble',
-  'solids',
-  'finished',
-  'volume_ml',
-  'waterOff',
-  'losses',
-  'pH',
-  'firmness',
-  'inversion',
-  'boilMinutes',
-] as const satisfies (keyof Outcome)[];
-export type Figure = (typeof FIGURES)[number];
+const FIGURES = {
+  mass: ({ mass }: Outcome) => mass,
+  soluble: ({ soluble }: Outcome) => soluble,
+  insoluble: ({ insoluble }: Outcome) => insoluble,
+  solids: ({ solids }: Outcome) => solids,
+  finished: ({ finished }: Outcome) => finished,
+  volume_ml: ({ volume_ml }: Outcome) => volume_ml,
+  waterOff: ({ waterOff }: Outcome) => waterOff,
+  losses: ({ losses }: Outcome) => losses,
+  pH: ({ pH }: Outcome) => pH,
+  firmness: ({ firmness }: Outcome) => firmness,
+  inversion: ({ inversion }: Outcome) => inversion,
+  boilMinutes: ({ boilMinutes }: Outcome) => boilMinutes,
+};
+export type Figure = keyof typeof FIGURES;
+const FIGURE_NAMES = Object.keys(FIGURES) as readonly Figure[];
+const FIGURE_VALUES = Object.values(FIGURES);
 
 /** All figures of an outcome in a row: {@link FIGURES}, then counts and fill masses of the jars. */
-function figuresOf(outcome: Outcome): number[] {
-  const values: number[] = [];
-  for (const figure of FIGURES) values.push(outcome[figure]);
-  return values.concat(outcome.counts, outcome.fillMass_g);
+function writeFigures(outcome: Outcome, row: Float64Array): void {
+  let k = 0;
+  for (const valueOf of FIGURE_VALUES) row[k++] = valueOf(outcome);
+  for (const count of outcome.counts) row[k++] = count;
+  for (const fill_g of outcome.fillMass_g) row[k++] = fill_g;
 }
 
 /**
@@ -51,7 +54,9 @@ function figuresOf(outcome: Outcome): number[] {
  */
 export class Spread {
   readonly influences: Influence[] = [];
-  private readonly middle: readonly number[];
+  private readonly middle: Float64Array;
+  private readonly middleJars: number;
+  private readonly end: Float64Array;
   private readonly up: Float64Array;
   private readonly down: Float64Array;
 
@@ -59,9 +64,13 @@ export class Spread {
     private readonly outcome: Outcome,
     private readonly jarCount: number,
   ) {
-    this.middle = figuresOf(outcome);
-    this.up = new Float64Array(this.middle.length);
-    this.down = new Float64Array(this.middle.length);
+    const length = FIGURE_VALUES.length + 2 * jarCount;
+    this.middle = new Float64Array(length);
+    this.end = new Float64Array(length);
+    this.up = new Float64Array(length);
+    this.down = new Float64Array(length);
+    writeFigures(outcome, this.middle);
+    this.middleJars = jarsIn(outcome);
   }
 
   /**
@@ -81,20 +90,20 @@ export class Spread {
     let pH = 0;
     for (const end of ends) {
       if (!end) continue;
-      this.deviate(figuresOf(end), mirrored);
-      jars = Math.max(jars, Math.abs(jarsIn(end) - jarsIn(this.outcome)));
+      this.deviate(end, mirrored);
+      jars = Math.max(jars, Math.abs(jarsIn(end) - this.middleJars));
       firmness = Math.max(firmness, Math.abs(end.firmness - this.outcome.firmness));
       pH = Math.max(pH, Math.abs(end.pH - this.outcome.pH));
     }
-    const middleJars = jarsIn(this.outcome);
-    const yieldShare = middleJars > 0 ? jars / middleJars : 0;
+    const yieldShare = this.middleJars > 0 ? jars / this.middleJars : 0;
     this.influences.push({ line, input, yieldShare, firmness, pH });
   }
 
-  private deviate(values: readonly number[], mirrored: boolean): void {
-    const { up, down, middle } = this;
-    for (let k = 0; k < values.length; k++) {
-      const deviation = (values[k] ?? 0) - (middle[k] ?? 0);
+  private deviate(outcome: Outcome, mirrored: boolean): void {
+    const { up, down, middle, end } = this;
+    writeFigures(outcome, end);
+    for (let k = 0; k < end.length; k++) {
+      const deviation = (end[k] ?? 0) - (middle[k] ?? 0);
       const square = deviation * deviation;
       if (deviation > 0 || mirrored) up[k] = (up[k] ?? 0) + square;
       if (deviation < 0 || mirrored) down[k] = (down[k] ?? 0) + square;
@@ -103,17 +112,17 @@ export class Spread {
 
   /** The range of one figure. @param most it cannot be more than this */
   range(figure: Figure, most = Infinity): Range {
-    return this.at(FIGURES.indexOf(figure), most);
+    return this.at(FIGURE_NAMES.indexOf(figure), most);
   }
 
   /** The range of how many jars of the i-th size are filled. */
   count(i: number): Range {
-    return this.at(FIGURES.length + i);
+    return this.at(FIGURE_VALUES.length + i);
   }
 
   /** The range of what one jar of the i-th size holds, g. */
   fillMass_g(i: number): Range {
-    return this.at(FIGURES.length + this.jarCount + i);
+    return this.at(FIGURE_VALUES.length + this.jarCount + i);
   }
 
   private at(k: number, most = Infinity): Range {
@@ -126,16 +135,24 @@ export class Spread {
   }
 }
 
-const jarsIn = ({ counts }: Outcome): number => counts.reduce((sum, count) => sum + count, 0);
+function jarsIn({ counts }: Outcome): number {
+  let sum = 0;
+  for (const count of counts) sum += count;
+  return sum;
+}
 
-/** The pH before the model's own doubt, for ends that do not move it. */
-const pHOfModel = ({ outcome, middle }: PreparedPot): number => outcome.pH - middle.pHModel;
+/** The pH before the model's own doubt. */
+const knownPH = ({ outcome, middle }: PreparedPot, moves: boolean): KnownPH => ({
+  pH: outcome.pH - middle.pHModel,
+  moves,
+});
 
 /** Doubts of the whole pan: its finish, the losses, the model. */
 function addPotInputs(spread: Spread, pot: PreparedPot): void {
   const { inputs, contents, middle, rules } = pot;
+  const samePH = knownPH(pot, false);
   const at = (input: PotInput, value: number): Outcome =>
-    evaluate(contents, { ...middle, [input]: value }, rules, pHOfModel(pot));
+    evaluate(contents, { ...middle, [input]: value }, rules, samePH);
   for (const input of Object.keys(inputs) as PotInput[]) {
     const { low, mid, high } = inputs[input];
     if (low === high) continue;
@@ -189,13 +206,15 @@ function addLineInputs(spread: Spread, pot: PreparedPot, point: LinePoint, part:
   const values = middleOf(point);
   const isLittle = part.mass < pot.contents.mass * LITTLE_SHARE;
   const rest = addInto({ ...pot.contents }, part, -1);
-  const at = (input: LineInput, value: number): Outcome =>
-    evaluate(
-      addInto(contentsAt(point, { ...values, [input]: value }), rest),
-      pot.middle,
-      pot.rules,
-      hasAcid(point) && ACID_INPUTS.has(input) ? undefined : pHOfModel(pot),
-    );
+  const [samePH, movedPH] = [knownPH(pot, false), knownPH(pot, true)];
+  const at = (input: LineInput, value: number): Outcome => {
+    const usual = values[input];
+    values[input] = value;
+    const moved = addInto(contentsAt(point, values), rest);
+    values[input] = usual;
+    const movesPH = hasAcid(point) && ACID_INPUTS.has(input);
+    return evaluate(moved, pot.middle, pot.rules, movesPH ? movedPH : samePH);
+  };
   for (const input of Object.keys(point.inputs) as LineInput[]) {
     const { low, mid, high } = point.inputs[input];
     if (low === high || !canWiden(point, input, isLittle)) continue;
