@@ -5,11 +5,23 @@ import {
   type Kitchen,
   type PotFormula,
 } from '../formula/index.js';
-import { boilingPointAt, LATENT_J_PER_KG, saturationTemperature_C } from '../water/index.js';
+import type { Range } from '../range/index.js';
+import {
+  boilingPointAt,
+  LATENT_J_PER_KG,
+  saturationTemperature_C,
+  type Place,
+} from '../water/index.js';
 import { type Boil, CookingClock } from '../boil-log/index.js';
 import { forecast, type Forecast } from './forecast.js';
 import type { ForecastInput, HeatChange, BoilTarget } from './forecast-model.js';
-import { type AddedMidBoil, PANTRY_C, openSurface_m, heatIntoPan_W } from '../thermal/index.js';
+import {
+  type AddedMidBoil,
+  type PotState,
+  PANTRY_C,
+  openSurface_m,
+  heatIntoPan_W,
+} from '../thermal/index.js';
 import { startOf } from './formula-boil.js';
 import type { Observation } from './observations.js';
 import { panContents } from '../made-batch/index.js';
@@ -47,6 +59,9 @@ const CHECKED_K = 0.25;
 const TRUSTED_K = 0.8;
 /** Soluble solids of a pot weighed or measured by the cup, share, 5-95 %. A guess. */
 const START_DOUBT = 0.06;
+
+/** Of the water in a pot no more than this share is taken as gone before the first reading. A guess. */
+const MOST_STEAMED_SHARE = 0.6;
 
 /** What the finish is watched for; undefined where nothing is known of it. */
 function targetOf({ formula, outcome, rule }: PreparedPot, boil: Boil): BoilTarget | undefined {
@@ -112,6 +127,51 @@ export function watchBoil(
   };
 }
 
+/** Readings, weights and refractometer values of a log, on the clock of its cooking. */
+const observationsOf = (boil: Boil, clock: CookingClock): Observation[] => [
+  ...boil.readings.map(({ at, temperature_C }) => ({ time_s: clock.seconds(at), temperature_C })),
+  ...boil.weighings.map(({ at, value }) => ({ time_s: clock.seconds(at), mass_kg: value })),
+  ...boil.brix.map(({ at, value }) => ({ time_s: clock.seconds(at), solidsPercent: value })),
+];
+
+/** Pauses after a moment: the pot comes back on the heat cold, with nothing added. */
+const coolings = (boil: Boil, clock: CookingClock, from_ms: number): AddedMidBoil[] =>
+  boil.pauses.flatMap(({ from, to, kept }) => {
+    if (to === undefined || from <= from_ms) return [];
+    const back = boil.readings.find(({ at }) => at >= to);
+    return {
+      time_s: clock.seconds(to),
+      water_kg: 0,
+      soluble_kg: 0,
+      cooledTo_C: back?.temperature_C ?? REWARMED_FROM_C[kept],
+    };
+  });
+
+/** How much too high the thermometer reads, K: by boiling water where that is known of it. */
+function thermometerOffset(boil: Boil, place: Place): Range {
+  const { pressure_kPa, boilingPoint_C, from } = boilingPointAt(place);
+  const water_C = saturationTemperature_C(pressure_kPa);
+  const around = (mid: number, doubt: number): Range => ({
+    low: mid - doubt,
+    mid,
+    high: mid + doubt,
+  });
+  if (from === 'measured')
+    return around((boil.boilingPoint_C ?? boilingPoint_C.mid) - water_C, CHECKED_K);
+  if (from === 'learned')
+    return around(boilingPoint_C.mid - water_C, boilingPoint_C.high - boilingPoint_C.mid);
+  return around(0, TRUSTED_K);
+}
+
+/** What the time on the heat that was not needed to warm the pot sent off as steam, kg. */
+function steamedBefore(start: PotState, onHeat_s: number, pot_kg: number, net_W: number): number {
+  const warming_s = (pot_kg * HEAT_CAPACITY * (start.temperature_C - PANTRY_C)) / net_W;
+  return Math.min(
+    (Math.max(onHeat_s - warming_s, 0) * net_W) / LATENT_J_PER_KG,
+    start.water * MOST_STEAMED_SHARE,
+  );
+}
+
 /** A boil as the kettle model takes it. */
 export interface ModelledPot {
   readonly whole: PreparedPot;
@@ -150,45 +210,16 @@ export function modelledPot(
   if (!pot || !target) return undefined;
   const { whole, first: atFirst } = pot;
   const { formula } = whole;
-  const added: AddedMidBoil[] = [
-    ...pot.added,
-    ...boil.pauses.flatMap(({ from, to, kept }): AddedMidBoil[] =>
-      to === undefined || from <= from_ms
-        ? []
-        : [
-            {
-              time_s: clock.seconds(to),
-              water_kg: 0,
-              soluble_kg: 0,
-              cooledTo_C:
-                boil.readings.find(({ at }) => at >= to)?.temperature_C ?? REWARMED_FROM_C[kept],
-            },
-          ],
-    ),
-  ];
-
-  const observations: Observation[] = [
-    ...boil.readings.map(({ at, temperature_C }) => ({ time_s: clock.seconds(at), temperature_C })),
-    ...boil.weighings.map(({ at, value }) => ({ time_s: clock.seconds(at), mass_kg: value })),
-    ...boil.brix.map(({ at, value }) => ({ time_s: clock.seconds(at), solidsPercent: value })),
-  ];
-  const { pressure_kPa, boilingPoint_C, from } = boilingPointAt(formula.place);
-  const checked = from === 'measured' || from === 'learned';
-  const offset = checked
-    ? ((from === 'measured' ? boil.boilingPoint_C : undefined) ?? boilingPoint_C.mid) -
-      saturationTemperature_C(pressure_kPa)
-    : 0;
-  const unmeasured = from === 'learned' ? boilingPoint_C.high - boilingPoint_C.mid : TRUSTED_K;
-  const doubt = from === 'measured' ? CHECKED_K : unmeasured;
+  const { pressure_kPa } = boilingPointAt(formula.place);
+  const offset_K = thermometerOffset(boil, formula.place);
   // The vessel it began in; a lid laid ajar or off since is a change of known size.
   const net_W = heatIntoPan_W(formula, whole.contents.mass, boil.vessels[0]?.vessel);
-  const start = startOf(atFirst, first ? first.temperature_C - offset : PANTRY_C);
-  // Time on the heat that was not needed to warm it went into steam.
-  const warming_s =
-    (atFirst.contents.mass * HEAT_CAPACITY * (start.temperature_C - PANTRY_C)) / net_W.mid;
-  const steamed_kg = Math.min(
-    (Math.max((from_ms - startedAt) / 1000 - warming_s, 0) * net_W.mid) / LATENT_J_PER_KG,
-    start.water * 0.6,
+  const start = startOf(atFirst, first ? first.temperature_C - offset_K.mid : PANTRY_C);
+  const steamed_kg = steamedBefore(
+    start,
+    (from_ms - startedAt) / 1000,
+    atFirst.contents.mass,
+    net_W.mid,
   );
   start.water -= steamed_kg;
   const input: ForecastInput = {
@@ -198,14 +229,14 @@ export function modelledPot(
     pH: whole.outcome.pH,
     diameter_m: openSurface_m(formula, boil.vessels[0]?.vessel),
     net_W,
-    offset_K: { low: offset - doubt, mid: offset, high: offset + doubt },
-    observations,
+    offset_K,
+    observations: observationsOf(boil, clock),
     // A bowl over water is warmed by its steam: the flame under it changes nothing.
     heatChanges:
       formula.kind === 'curd'
         ? []
         : [...heatChanges(boil, clock), ...vesselChanges(boil, formula, net_W.mid, clock)],
-    added: added.sort((a, b) => a.time_s - b.time_s),
+    added: [...pot.added, ...coolings(boil, clock, from_ms)].sort((a, b) => a.time_s - b.time_s),
     target,
     ...(formula.finish.type === 'consistency' && { mostAhead_s: BUTTER_AHEAD_S }),
     now_s: Math.max(clock.seconds(now), 0),

@@ -48,15 +48,22 @@ const detailsOf = ({
 }: FormulaLine): string =>
   JSON.stringify([ripeness, variety, goesIn, overrides, composition, alsoStated]);
 
-/**
- * How one formula differs from another, a sentence a change, for a person to read. Empty when
- * nothing that matters changed; the order of the lines alone is one sentence.
- */
-export function differences(before: FormulaDocument, after: FormulaDocument): string[] {
+type Difference = (before: FormulaDocument, after: FormulaDocument) => readonly string[];
+
+/** A sentence where what is read of the two is not the same. */
+const where =
+  <T>(
+    read: (document: FormulaDocument) => T,
+    sentence: (after: T, before: T) => string,
+  ): Difference =>
+  (before, after) => {
+    const [was, is] = [read(before), read(after)];
+    return said(was) === said(is) ? [] : [sentence(is, was)];
+  };
+
+/** Lines that went in or out, and what changed of those that stayed. */
+const ofLines: Difference = (before, after) => {
   const told: string[] = [];
-  if (before.title !== after.title) told.push(`called “${after.title}”, before “${before.title}”`);
-  if (before.kind !== after.kind) told.push(`${after.kind}, before ${before.kind}`);
-  if (before.method !== after.method) told.push(`set by ${after.method}, before ${before.method}`);
   const left = [...before.lines];
   const take = (test: (line: FormulaLine) => boolean): FormulaLine | undefined => {
     const at = left.findIndex(test);
@@ -67,31 +74,67 @@ export function differences(before: FormulaDocument, after: FormulaDocument): st
     const was =
       take((each) => keyOf(each) === keyOf(line) && amountOf(each) === amountOf(line)) ??
       take((each) => keyOf(each) === keyOf(line));
-    if (!was) {
-      fresh.push(line);
-      continue;
-    }
-    if (amountOf(was) !== amountOf(line))
-      told.push(`${nameOf(line)} ${amountOf(line)}, before ${amountOf(was)}`);
-    if (detailsOf(was) !== detailsOf(line)) told.push(`${nameOf(line)}: what is known of it`);
+    if (was) told.push(...ofLine(was, line));
+    else fresh.push(line);
   }
   for (const line of fresh) told.push(`in: ${amountOf(line)} ${nameOf(line)}`.trim());
   for (const line of left) told.push(`out: ${amountOf(line)} ${nameOf(line)}`.trim());
-  const order = (lines: readonly FormulaLine[]): string =>
-    lines.map((line) => keyOf(line)).join(' ');
+  const order = (lines: readonly FormulaLine[]): string => lines.map(keyOf).join(' ');
   if (fresh.length + left.length === 0 && order(before.lines) !== order(after.lines))
     told.push('lines in another order');
-  const finish = [finishOf(before), finishOf(after)] as const;
-  if (finish[0] !== finish[1]) told.push(`finished by ${finish[1]}, before ${finish[0]}`);
-  if (jarsOf(before) !== jarsOf(after)) told.push(`in ${jarsOf(after)}, before ${jarsOf(before)}`);
-  if ((before.processing ?? 'boiling-water') !== (after.processing ?? 'boiling-water'))
-    told.push(
-      `then ${after.processing ?? 'boiling-water'}, before ${before.processing ?? 'boiling-water'}`,
-    );
-  if ((before.preSterilised ?? false) !== (after.preSterilised ?? false))
-    told.push(after.preSterilised ? 'jars boiled sterile first' : 'jars not boiled sterile first');
-  if (said(before.testedSource) !== said(after.testedSource)) told.push('the attested source');
-  if (said(before.measuredPH) !== said(after.measuredPH)) told.push('the measured pH');
-  if ((before.notes ?? '') !== (after.notes ?? '')) told.push('the notes');
+  return told;
+};
+
+function ofLine(was: FormulaLine, is: FormulaLine): string[] {
+  const told: string[] = [];
+  if (amountOf(was) !== amountOf(is))
+    told.push(`${nameOf(is)} ${amountOf(is)}, before ${amountOf(was)}`);
+  if (detailsOf(was) !== detailsOf(is)) told.push(`${nameOf(is)}: what is known of it`);
   return told;
 }
+
+/** What is compared, in the order it is told. */
+const DIFFERENCES: readonly Difference[] = [
+  where(
+    ({ title }) => title,
+    (is, was) => `called “${is}”, before “${was}”`,
+  ),
+  where(
+    ({ kind }) => kind,
+    (is, was) => `${is}, before ${was}`,
+  ),
+  where(
+    ({ method }) => method,
+    (is, was) => `set by ${is}, before ${was}`,
+  ),
+  ofLines,
+  where(finishOf, (is, was) => `finished by ${is}, before ${was}`),
+  where(jarsOf, (is, was) => `in ${is}, before ${was}`),
+  where(
+    ({ processing }) => processing ?? 'boiling-water',
+    (is, was) => `then ${is}, before ${was}`,
+  ),
+  where(
+    ({ preSterilised }) => preSterilised ?? false,
+    (is) => (is ? 'jars boiled sterile first' : 'jars not boiled sterile first'),
+  ),
+  where(
+    ({ testedSource }) => testedSource,
+    () => 'the attested source',
+  ),
+  where(
+    ({ measuredPH }) => measuredPH,
+    () => 'the measured pH',
+  ),
+  where(
+    ({ notes }) => notes ?? '',
+    () => 'the notes',
+  ),
+];
+
+/**
+ * How one formula differs from another, a sentence a change, for a person to read. Empty when
+ * nothing that matters changed; the order of the lines alone is one sentence.
+ */
+export const differences = (before: FormulaDocument, after: FormulaDocument): string[] =>
+  DIFFERENCES.flatMap((difference) => difference(before, after));

@@ -1,6 +1,7 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { useForm } from 'react-hook-form';
 import { format } from 'date-fns';
-import { fingerprint, type KeepingReasonCode } from '@idle-kettle/core';
+import { fingerprint, FORMULA_FIELDS, type KeepingReasonCode } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { now } from '../../data/clock.js';
 
@@ -79,9 +80,10 @@ function Given({ title, claim, children }: GivenProps) {
 function Tested() {
   const { document, change } = useBatch();
   const { testedSource } = document;
-  const [publisher, setPublisher] = useState('');
-  const [year, setYear] = useState('');
-  const [unchanged, setUnchanged] = useState(false);
+  const { register, handleSubmit, formState } = useForm({
+    defaultValues: { publisher: '', year: '', unchanged: false },
+    mode: 'onChange',
+  });
   if (testedSource)
     return (
       <Given title={TESTED} claim="testedSource">
@@ -90,33 +92,27 @@ function Tested() {
         </p>
       </Given>
     );
-  const ready = publisher.trim() !== '' && /^(19|20)\d\d$/.test(year) && unchanged;
+  const attest = handleSubmit(({ publisher, year }) =>
+    change('attest', (was) => ({
+      ...was,
+      testedSource: {
+        publisher: publisher.trim(),
+        year: Number(year),
+        unchanged: true,
+        of: fingerprint(was),
+      },
+    })),
+  );
   return (
-    <form
-      className="flex flex-col gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (ready)
-          change('attest', (was) => ({
-            ...was,
-            testedSource: {
-              publisher: publisher.trim(),
-              year: Number(year),
-              unchanged: true,
-              of: fingerprint(was),
-            },
-          }));
-      }}
-    >
+    <form className="flex flex-col gap-2" onSubmit={(event) => void attest(event)}>
       <h3 className="font-semibold">{TESTED}</h3>
       <div className="flex flex-wrap gap-3">
         <label className="flex min-w-40 flex-1 flex-col gap-1 text-sm text-soft">
           who published it
           <input
             className="input w-full text-base-content"
-            value={publisher}
             maxLength={120}
-            onChange={(event) => setPublisher(event.target.value)}
+            {...register('publisher', { validate: (text) => text.trim() !== '' })}
           />
         </label>
         <label className="flex flex-col gap-1 text-sm text-soft">
@@ -124,9 +120,8 @@ function Tested() {
           <input
             className="input w-24 text-base-content"
             inputMode="numeric"
-            value={year}
             maxLength={4}
-            onChange={(event) => setYear(event.target.value)}
+            {...register('year', { required: true, pattern: /^(19|20)\d\d$/ })}
           />
         </label>
       </div>
@@ -134,28 +129,35 @@ function Tested() {
         <input
           type="checkbox"
           className="checkbox"
-          checked={unchanged}
-          onChange={(event) => setUnchanged(event.target.checked)}
+          {...register('unchanged', { required: true })}
         />
         I make it exactly as published
       </label>
-      <button type="submit" className="btn self-start" disabled={!ready}>
+      <button type="submit" className="btn self-start" disabled={!formState.isValid}>
         I attest it
       </button>
     </form>
   );
 }
 
+const { least: LEAST_PH, most: MOST_PH } = FORMULA_FIELDS.measuredPH.value;
+const pHFrom = (text: string): number => Number(text.replace(',', '.'));
+const isPH = (text: string): boolean => pHFrom(text) >= LEAST_PH && pHFrom(text) <= MOST_PH;
+
 function Measured() {
   const { document, asMade, change } = useBatch();
   const { measuredPH } = document;
   const today = format(now(), 'yyyy-MM-dd');
-  const [value, setValue] = useState('');
-  const [calibrated, setCalibrated] = useState('');
-  const [measured, setMeasured] = useState('');
-  const number = Number(value.replace(',', '.'));
-  const ready =
-    value !== '' && number >= 1.5 && number <= 9 && calibrated !== '' && measured !== '';
+  const { register, handleSubmit, formState } = useForm({
+    defaultValues: { value: '', meterCalibratedOn: '', measuredOn: '' },
+    mode: 'onChange',
+  });
+  const use = handleSubmit(({ value, ...days }) =>
+    change('pH', (was) => ({
+      ...was,
+      measuredPH: { value: pHFrom(value), ...days, of: fingerprint(asMade) },
+    })),
+  );
   if (measuredPH)
     return (
       <Given title={MEASURED} claim="measuredPH">
@@ -166,22 +168,7 @@ function Measured() {
       </Given>
     );
   return (
-    <form
-      className="flex flex-col gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (ready)
-          change('pH', (was) => ({
-            ...was,
-            measuredPH: {
-              value: number,
-              meterCalibratedOn: calibrated,
-              measuredOn: measured,
-              of: fingerprint(asMade),
-            },
-          }));
-      }}
-    >
+    <form className="flex flex-col gap-2" onSubmit={(event) => void use(event)}>
       <h3 className="font-semibold">{MEASURED}</h3>
       <div className="flex flex-wrap gap-3">
         <label className="flex flex-col gap-1 text-sm text-soft">
@@ -190,9 +177,8 @@ function Measured() {
             className="input w-20 text-base-content"
             inputMode="decimal"
             placeholder="4.0"
-            value={value}
             maxLength={5}
-            onChange={(event) => setValue(event.target.value)}
+            {...register('value', { required: true, validate: isPH })}
           />
         </label>
         <label className="flex flex-col gap-1 text-sm text-soft">
@@ -201,8 +187,7 @@ function Measured() {
             type="date"
             max={today}
             className="input w-40 text-base-content"
-            value={calibrated}
-            onChange={(event) => setCalibrated(event.target.value)}
+            {...register('meterCalibratedOn', { required: true })}
           />
         </label>
         <label className="flex flex-col gap-1 text-sm text-soft">
@@ -211,8 +196,7 @@ function Measured() {
             type="date"
             max={today}
             className="input w-40 text-base-content"
-            value={measured}
-            onChange={(event) => setMeasured(event.target.value)}
+            {...register('measuredOn', { required: true })}
           />
         </label>
       </div>
@@ -220,7 +204,7 @@ function Measured() {
         With a meter calibrated the same day, in the finished and cooled spread, puréed. A paper
         strip is not a meter. 4.2 or less counts.
       </p>
-      <button type="submit" className="btn self-start" disabled={!ready}>
+      <button type="submit" className="btn self-start" disabled={!formState.isValid}>
         Use this pH
       </button>
     </form>

@@ -1,5 +1,6 @@
 import { format, parseISO } from 'date-fns';
-import { useState, type SyntheticEvent } from 'react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { JUDGED, MOST_POINTS, SHOW_RESULTS, type Judged, type ShowResult } from '@idle-kettle/core';
 import { RESULT_WORDS } from '../../batch/words.js';
 import { today } from '../../data/clock.js';
@@ -15,6 +16,7 @@ const LOOKED_FOR: Readonly<Record<Judged, string>> = {
   set: 'holds its shape, does not weep',
   flavour: 'of the fruit; neither flat nor scorched',
 };
+const LABEL = 'flex min-w-[9rem] flex-1 flex-col gap-1 text-sm text-soft';
 const POINTS = Array.from({ length: MOST_POINTS + 1 }, (_, i) => MOST_POINTS - i);
 
 /** A jar held against a judge's sheet, and what became of entries at shows. */
@@ -121,67 +123,61 @@ function Entries({ told: { batch, outcome } }: { readonly told: BatchStory }) {
   );
 }
 
+/** An entry as it is typed. */
+interface EntryForm {
+  readonly show: string;
+  readonly class: string;
+  readonly on: string;
+  readonly result: ShowResult;
+}
+
 function Entry({ batchId, onDone }: { readonly batchId: string; readonly onDone: () => void }) {
-  const [show, setShow] = useState('');
-  const [of, setOf] = useState('');
-  const [on, setOn] = useState(format(today(), 'yyyy-MM-dd'));
-  const [result, setResult] = useState<ShowResult>('entered');
-  const [tried, setTried] = useState(false);
-  const submit = (event: SyntheticEvent): void => {
-    event.preventDefault();
-    setTried(true);
-    if (show.trim() === '' || on === '') return;
+  const { register, handleSubmit, formState } = useForm<EntryForm>({
+    defaultValues: { show: '', class: '', on: format(today(), 'yyyy-MM-dd'), result: 'entered' },
+  });
+  const { show: wrong } = formState.errors;
+  const submit = handleSubmit((entry) => {
     logEvent(batchId, 'shown', {
-      show: show.trim(),
-      class: of.trim() === '' ? 'open class' : of.trim(),
-      on,
-      result,
+      ...entry,
+      show: entry.show.trim(),
+      class: entry.class.trim() === '' ? 'open class' : entry.class.trim(),
     });
     onDone();
-  };
-  const field = (label: string, value: string, change: (text: string) => void, wrong?: string) => (
-    <label className="flex min-w-[9rem] flex-1 flex-col gap-1 text-sm text-soft">
-      {label}
-      <input
-        className={`input w-full text-base-content ${wrong ? 'input-error' : ''}`}
-        maxLength={80}
-        value={value}
-        aria-invalid={wrong !== undefined}
-        onChange={(event) => change(event.target.value)}
-      />
-      {wrong && <span className="text-bad">{wrong}</span>}
-    </label>
-  );
+  });
+  const isWritten = (text: string): true | string =>
+    text.trim() !== '' || 'write where it was shown';
   return (
     <form
       noValidate
-      onSubmit={submit}
+      onSubmit={(event) => void submit(event)}
       aria-label="An entry at a show"
       className="flex flex-wrap items-start gap-2"
     >
-      {field(
-        'show',
-        show,
-        setShow,
-        tried && show.trim() === '' ? 'write where it was shown' : undefined,
-      )}
-      {field('class', of, setOf)}
+      <label className={LABEL}>
+        show
+        <input
+          className={`input w-full text-base-content ${wrong ? 'input-error' : ''}`}
+          maxLength={80}
+          aria-invalid={wrong !== undefined}
+          {...register('show', { validate: isWritten })}
+        />
+        {wrong && <span className="text-bad">{wrong.message}</span>}
+      </label>
+      <label className={LABEL}>
+        class
+        <input className="input w-full text-base-content" maxLength={80} {...register('class')} />
+      </label>
       <label className="flex flex-col gap-1 text-sm text-soft">
         on
         <input
           type="date"
           className="input text-base-content"
-          value={on}
-          onChange={(event) => setOn(event.target.value)}
+          {...register('on', { required: true })}
         />
       </label>
       <label className="flex flex-col gap-1 text-sm text-soft">
         result
-        <select
-          className="select w-40 text-base-content"
-          value={result}
-          onChange={(event) => setResult(event.target.value as ShowResult)}
-        >
+        <select className="select w-40 text-base-content" {...register('result')}>
           {SHOW_RESULTS.map((each) => (
             <option key={each} value={each}>
               {RESULT_WORDS[each]}

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { format, parseISO } from 'date-fns';
-import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import type { FrozenFruitView, SaveFrozenFruit } from '@idle-kettle/contract';
 import { ingredientById, lineFromText, readFormula } from '@idle-kettle/core';
@@ -27,6 +27,11 @@ function readFruit(text: string): Pick<SaveFrozenFruit, 'ingredient' | 'mass_kg'
   if (!line || problem)
     return problem?.message ?? 'write an amount and a fruit, such as "1.8 kg damsons"';
   return { ingredient: line.ingredient.id, mass_kg: Math.round(line.mass_kg.mid * 1000) / 1000 };
+}
+
+function problemOf(text: string): string | true {
+  const read = readFruit(text);
+  return typeof read === 'string' ? read : true;
 }
 
 async function change(
@@ -60,30 +65,24 @@ export function Freezer() {
     queryKey: keys.freezer,
     queryFn: () => request<FrozenFruitView[]>('GET', '/freezer'),
   });
-  const [text, setText] = useState('');
-  const [note, setNote] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const { register, handleSubmit, reset, formState } = useForm({
+    defaultValues: { text: '', note: '' },
+  });
+  const problem = formState.errors.text?.message;
   const save = (id: string, body: SaveFrozenFruit): Promise<unknown> =>
     request('PUT', `/freezer/${id}`, body);
-  const add = async (): Promise<void> => {
+  const add = handleSubmit(async ({ text, note }) => {
     const read = readFruit(text);
-    if (typeof read === 'string') {
-      setProblem(read);
-      return;
-    }
+    if (typeof read === 'string') return;
     const id = crypto.randomUUID();
     const body = { ...read, note: note.trim(), frozenOn: format(today(), 'yyyy-MM-dd') };
-    if (
-      await change(
-        () => save(id, body),
-        `${text.trim()} in the freezer`,
-        () => request('DELETE', `/freezer/${id}`),
-      )
-    ) {
-      setText('');
-      setNote('');
-    }
-  };
+    const done = await change(
+      () => save(id, body),
+      `${text.trim()} in the freezer`,
+      () => request('DELETE', `/freezer/${id}`),
+    );
+    if (done) reset();
+  });
   const nameOf = (id: string): string => ingredientById(id)?.name[1] ?? id;
   return (
     <section aria-label="In the freezer" className="panel mt-4 p-4">
@@ -118,13 +117,7 @@ export function Freezer() {
           </li>
         ))}
       </ul>
-      <form
-        className="mt-3 flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void add();
-        }}
-      >
+      <form className="mt-3 flex flex-wrap items-end gap-3" onSubmit={(event) => void add(event)}>
         <label className="flex min-w-[12rem] flex-1 flex-col gap-1 text-sm text-soft">
           how much of which fruit
           <input
@@ -132,11 +125,7 @@ export function Freezer() {
             aria-invalid={problem !== undefined}
             maxLength={100}
             placeholder="1.8 kg damsons"
-            value={text}
-            onChange={(event) => {
-              setText(event.target.value);
-              setProblem(undefined);
-            }}
+            {...register('text', { validate: problemOf })}
           />
         </label>
         <label className="flex min-w-[10rem] flex-1 flex-col gap-1 text-sm text-soft">
@@ -145,11 +134,10 @@ export function Freezer() {
             className="input w-full text-base-content"
             maxLength={100}
             placeholder="pitted, lower drawer"
-            value={note}
-            onChange={(event) => setNote(event.target.value)}
+            {...register('note')}
           />
         </label>
-        <button type="submit" className="btn btn-secondary" disabled={text.trim() === ''}>
+        <button type="submit" className="btn btn-secondary" disabled={!formState.dirtyFields.text}>
           Put it in
         </button>
       </form>
