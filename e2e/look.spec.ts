@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
-let panAndBurner: string;
+let onHeat: string;
 let kept: string;
 /** A batch whose lids are to be pressed. */
 let jarred: string;
@@ -19,7 +19,7 @@ test.beforeAll(async ({ browser }) => {
   await page.addInitScript(() => localStorage.setItem('kettle.theme', 'day'));
   kettle = await KettleServer.begin('look', { demo: true });
   const batches = await kettle.get<{ id: string; phase: string; title: string }[]>('/api/batches');
-  panAndBurner = batches.find((batch) => batch.phase === 'on-heat')?.id ?? '';
+  onHeat = batches.find((batch) => batch.phase === 'on-heat')?.id ?? '';
   jarred = batches.find((batch) => batch.title === 'Blackcurrant jam')?.id ?? '';
   kept = (await kettle.get<{ id: string }[]>('/api/formulas'))[0]?.id ?? '';
   const document = {
@@ -52,13 +52,13 @@ const VIEWS = [
   ['card', () => `/formulas/${kept}/card`, 'It burns at over'],
   ['shelf', () => '/shelf', 'Pear butter'],
   ['kitchen', () => '/kitchen', 'Set the kitchen'],
-  ['fruit', () => `/batches/${panAndBurner}/fruit`, 'On the table'],
-  ['balance', () => `/batches/${panAndBurner}/balance`, 'What goes where'],
+  ['fruit', () => `/batches/${onHeat}/fruit`, 'On the table'],
+  ['balance', () => `/batches/${onHeat}/balance`, 'What goes where'],
   ['balance of a cold low-acid pot', () => `/batches/${COLD}/balance`, 'Steer it'],
   ['plan', () => `/batches/${COLD}/plan`, 'Standing ready'],
-  ['boil', () => `/batches/${panAndBurner}/boil`, 'Tap what the thermometer says'],
-  ['jar', () => `/batches/${panAndBurner}/jar`, 'Jars filled'],
-  ['batch shelf', () => `/batches/${panAndBurner}/shelf`, 'No jars from this batch yet'],
+  ['boil', () => `/batches/${onHeat}/boil`, 'Tap what the thermometer says'],
+  ['jar', () => `/batches/${onHeat}/jar`, 'Jars filled'],
+  ['batch shelf', () => `/batches/${onHeat}/shelf`, 'No jars from this batch yet'],
   ['logbook', () => '/logbook', 'Redcurrant jelly'],
   ['story', () => `/logbook/${jarred}`, 'Opened and tasted'],
   ['year', () => '/shelf/year', 'Fruit waiting in the freezer'],
@@ -146,7 +146,7 @@ for (const [name, path, text] of VIEWS) {
 }
 
 test('by keyboard alone: skip link, rail, a line typed, a reading logged', async () => {
-  await open(`/batches/${panAndBurner}/balance`, 'What goes where');
+  await open(`/batches/${onHeat}/balance`, 'What goes where');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'Skip to the bench' })).toBeFocused();
   await page.getByLabel('New line: amount and ingredient').focus();
@@ -168,7 +168,7 @@ test('by keyboard alone: skip link, rail, a line typed, a reading logged', async
 });
 
 test('the big view fills the screen, dark by default, and Escape leaves it', async () => {
-  await open(`/batches/${panAndBurner}/boil`, 'Tap what the thermometer says');
+  await open(`/batches/${onHeat}/boil`, 'Tap what the thermometer says');
   await page.getByRole('button', { name: 'Big view for the stove' }).click();
   await expect(page.locator('[data-theme=night]').getByRole('timer')).toBeVisible();
   await settled();
@@ -197,7 +197,7 @@ const moves = (frames: number): Promise<number> =>
 
 test('for those who asked for less motion nothing moves at the stove while nothing happens', async () => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
-  await open(`/batches/${panAndBurner}/boil`, 'Tap what the thermometer says');
+  await open(`/batches/${onHeat}/boil`, 'Tap what the thermometer says');
   await expect(page.getByRole('img', { name: /^Boil curve/ })).toBeVisible();
   await expect.poll(() => moves(20)).toBe(0);
   await page.emulateMedia({ reducedMotion: null });

@@ -70,6 +70,11 @@ describe('events', () => {
     expect(said(AppendEvents, event(type, GOOD[type] ?? {}))).toEqual([]);
   });
 
+  test.each(EVENT_TYPES)('%s takes nothing that it does not know', (type) => {
+    const [problem] = said(AppendEvents, event(type, { ...GOOD[type], unheardOf: 1 }));
+    expect(problem).toContain('unheardOf');
+  });
+
   test.each([
     ['light', { gelTemperature_C: 10, boilingPoint_C: 96 }, /gelTemperature_C/],
     ['reading', {}, /temperature_C: write a temperature/],

@@ -75,7 +75,7 @@ export interface LinePoint {
  * Contents of a line for one set of its inputs.
  *
  * @param inputs mass in kg; soluble and insoluble as mass fractions; ripeness as the factor on the
- * acids at their base   (less acid is riper); acidity as the factor on acids and base together;
+ * acids at their base (less acid is riper); acidity as the factor on acids and base together;
  * pectin as a factor
  */
 export function contentsAt(

@@ -21,7 +21,7 @@ import type { Simulation } from '../thermal/index.js';
 const START = Date.parse('2026-09-12T18:00:00.000Z');
 const event = logFrom(START);
 
-interface PanModel {
+interface TrialKitchen {
   readonly kitchen: Kitchen;
   readonly net_W: number;
   readonly offset_K: number;
@@ -31,7 +31,7 @@ interface PanModel {
  * Four kitchens, fixed before any forecast was run: two heights, a strong and a weak flame,
  * thermometers that read wrong.
  */
-const KETTLES: readonly PanModel[] = [
+const KITCHENS: readonly TrialKitchen[] = [
   [0, 1250, 0.4],
   [310, 2100, -0.6],
   [1180, 1700, 0.2],
@@ -56,7 +56,7 @@ const GELLED = STARTERS.filter(({ finish }) => finish.type === 'gel-temperature'
 
 function boiled(
   document: FormulaDocument,
-  { kitchen, net_W, offset_K }: PanModel,
+  { kitchen, net_W, offset_K }: TrialKitchen,
   seed: number,
 ): { events: BatchEvent[]; truth: Simulation } {
   const pot = preparePot(readFormula(document, { altitude_m: kitchen.altitude_m ?? 0 }).formula);
@@ -111,7 +111,7 @@ test('boils of real formulas, five minutes before their end', () => {
   let held = 0;
   const trials = SEEDS.flatMap((first) =>
     GELLED.flatMap((document, i) =>
-      KETTLES.map((kettle, k) => [document, kettle, first + i * 10 + k] as const),
+      KITCHENS.map((kettle, k) => [document, kettle, first + i * 10 + k] as const),
     ),
   );
   for (const [document, kettle, seed] of trials) {
@@ -125,9 +125,9 @@ test('boils of real formulas, five minutes before their end', () => {
   }
   const share = held / errors.length;
   report(
-    `boils of ${GELLED.length} formulas in ${KETTLES.length} kitchens, ${trials.length} boils, 5 min to go: median ${quantile(errors, 0.5).toFixed(2)}, 90 % ${quantile(errors, 0.9).toFixed(2)} min, range holds ${(share * 100).toFixed(0)} %, median width ${quantile(widths, 0.5).toFixed(1)} min`,
+    `boils of ${GELLED.length} formulas in ${KITCHENS.length} kitchens, ${trials.length} boils, 5 min to go: median ${quantile(errors, 0.5).toFixed(2)}, 90 % ${quantile(errors, 0.9).toFixed(2)} min, range holds ${(share * 100).toFixed(0)} %, median width ${quantile(widths, 0.5).toFixed(1)} min`,
   );
-  expect(errors).toHaveLength(GELLED.length * KETTLES.length * SEEDS.length);
+  expect(errors).toHaveLength(GELLED.length * KITCHENS.length * SEEDS.length);
   expect(quantile(errors, 0.5)).toBeLessThan(1);
   expect(quantile(errors, 0.9)).toBeLessThan(2.2);
   expect(share).toBeGreaterThanOrEqual(0.85);
@@ -135,27 +135,27 @@ test('boils of real formulas, five minutes before their end', () => {
 });
 
 const DAMSON = STARTERS.find(({ title }) => title === 'Damson jam') as FormulaDocument;
-const KETTLE = KETTLES[2] as PanModel;
+const TRIAL_KITCHEN = KITCHENS[2] as TrialKitchen;
 
 test('a weight on the scale narrows it most where the finish is a weight', () => {
-  const { events, truth } = boiled(DAMSON, KETTLE, 41);
+  const { events, truth } = boiled(DAMSON, TRIAL_KITCHEN, 41);
   const byWeight: FormulaDocument = { ...DAMSON, finish: { type: 'weight', mass: '3.7 kg' } };
   const until = truth.end_s - 420;
   const weights = truth.readings
     .filter(({ time_s }) => time_s % 180 === 0)
     .map(({ time_s, mass_kg }) => event('weighed', time_s, { mass_kg }));
   const width = (log: readonly BatchEvent[]): number => {
-    const left = at(log, byWeight, KETTLE.kitchen, until)?.forecast.left_s;
+    const left = at(log, byWeight, TRIAL_KITCHEN.kitchen, until)?.forecast.left_s;
     return left ? left.high - left.low : NaN;
   };
   expect(width([...events, ...weights])).toBeLessThan(width(events) * 0.85);
 });
 
 test('cold water in mid-boil puts the end off; off the heat nothing comes nearer', () => {
-  const { events, truth } = boiled(DAMSON, KETTLE, 42);
+  const { events, truth } = boiled(DAMSON, TRIAL_KITCHEN, 42);
   const until = truth.end_s - 400;
   const left = (log: readonly BatchEvent[], seconds = until): number =>
-    at(log, DAMSON, KETTLE.kitchen, seconds)?.forecast.left_s.mid ?? NaN;
+    at(log, DAMSON, TRIAL_KITCHEN.kitchen, seconds)?.forecast.left_s.mid ?? NaN;
   const before = left(events);
   expect(left([...events, event('addition', until - 5, { text: '400 ml water' })])).toBeGreaterThan(
     before + 240,
@@ -174,7 +174,7 @@ test('what was left out is not in the pot that is watched', () => {
     event('reading', 300, { temperature_C: 60 }),
   ];
   const mass = (events: readonly BatchEvent[]): number =>
-    at(events, DAMSON, KETTLE.kitchen, 310)?.forecast.now.mass_kg ?? NaN;
+    at(events, DAMSON, TRIAL_KITCHEN.kitchen, 310)?.forecast.now.mass_kg ?? NaN;
   const whole = mass(log);
   expect(mass([...log, event('omission', 10, { ingredient: 'water' })])).toBeCloseTo(
     whole - 0.3,
@@ -204,15 +204,15 @@ test('nothing is forecast before the heat, while it is put off, and after the en
 });
 
 describe('what to do next, and what the evidence says', () => {
-  const { events, truth } = boiled(DAMSON, KETTLE, 43);
+  const { events, truth } = boiled(DAMSON, TRIAL_KITCHEN, 43);
   const ask = (more: readonly BatchEvent[], seconds: number) => {
     const log = [...events, ...more].filter(
       (each) => Date.parse(each.at) <= START + seconds * 1000,
     );
     const boil = boilFrom(log);
-    const { formula } = readFormula(DAMSON, KETTLE.kitchen);
+    const { formula } = readFormula(DAMSON, TRIAL_KITCHEN.kitchen);
     const now = START + seconds * 1000;
-    const watched = watchBoil(boil, DAMSON, KETTLE.kitchen, now);
+    const watched = watchBoil(boil, DAMSON, TRIAL_KITCHEN.kitchen, now);
     const evidence = watched && weighEvidence(boil, formula, watched, now);
     return { evidence, next: adviceFor({ boil, formula, watched, evidence, now }) };
   };

@@ -5,12 +5,12 @@ import {
   type Kitchen,
   type PotFormula,
 } from '../formula/index.js';
-import type { Range } from '../range/index.js';
+import { around, type Range } from '../range/index.js';
 import {
   boilingPointAt,
   LATENT_J_PER_KG,
   saturationTemperature_C,
-  type Place,
+  type BoilingPoint,
 } from '../water/index.js';
 import { type Boil, CookingClock } from '../boil-log/index.js';
 import { forecast, type Forecast } from './forecast.js';
@@ -148,14 +148,11 @@ const coolings = (boil: Boil, clock: CookingClock, from_ms: number): AddedMidBoi
   });
 
 /** How much too high the thermometer reads, K: by boiling water where that is known of it. */
-function thermometerOffset(boil: Boil, place: Place): Range {
-  const { pressure_kPa, boilingPoint_C, from } = boilingPointAt(place);
+function thermometerOffset(
+  boil: Boil,
+  { pressure_kPa, boilingPoint_C, from }: BoilingPoint,
+): Range {
   const water_C = saturationTemperature_C(pressure_kPa);
-  const around = (mid: number, doubt: number): Range => ({
-    low: mid - doubt,
-    mid,
-    high: mid + doubt,
-  });
   if (from === 'measured')
     return around((boil.boilingPoint_C ?? boilingPoint_C.mid) - water_C, CHECKED_K);
   if (from === 'learned')
@@ -210,8 +207,8 @@ export function modelledPot(
   if (!pot || !target) return undefined;
   const { whole, first: atFirst } = pot;
   const { formula } = whole;
-  const { pressure_kPa } = boilingPointAt(formula.place);
-  const offset_K = thermometerOffset(boil, formula.place);
+  const water = boilingPointAt(formula.place);
+  const offset_K = thermometerOffset(boil, water);
   // The vessel it began in; a lid laid ajar or off since is a change of known size.
   const net_W = heatIntoPan_W(formula, whole.contents.mass, boil.vessels[0]?.vessel);
   const start = startOf(atFirst, first ? first.temperature_C - offset_K.mid : PANTRY_C);
@@ -225,7 +222,7 @@ export function modelledPot(
   const input: ForecastInput = {
     start,
     startDoubt: Math.hypot(START_DOUBT, steamed_kg / (start.water + start.soluble)),
-    pressure_kPa,
+    pressure_kPa: water.pressure_kPa,
     pH: whole.outcome.pH,
     diameter_m: openSurface_m(formula, boil.vessels[0]?.vessel),
     net_W,

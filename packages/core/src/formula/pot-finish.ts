@@ -1,4 +1,4 @@
-import { within, type Range } from '../range/index.js';
+import { around, within, type Range } from '../range/index.js';
 import { celsius, parseMeasure } from '../quantity/index.js';
 import { checkPlace, GEL_RISE_C, type Place } from '../water/index.js';
 import {
@@ -45,7 +45,6 @@ const WEIGHT_DOUBT = 0.01;
 
 const inLimits = (value: number, { least, most }: Limits): boolean =>
   value >= least && value <= most;
-const around = (mid: number, half: number): Range => ({ low: mid - half, mid, high: mid + half });
 
 const USUAL_GEL: Finish = { type: 'gel-temperature', rise_K: GEL_RISE_C };
 

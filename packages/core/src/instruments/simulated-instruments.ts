@@ -56,7 +56,7 @@ const seedOf = (id: string): number =>
  *
  * @param until milliseconds since 1970 by the batch's clock
  * @returns observations since the pot went on, every `SIMULATED_EVERY_S` seconds while it is on the
- * heat or stands; none without   simulated instruments
+ * heat or stands; none without simulated instruments
  */
 export function simulatedObservations(
   boil: Boil,
@@ -86,7 +86,7 @@ export function simulatedObservations(
     );
   };
   const curve = boilingCurve(boilingPointAt(formula.place).pressure_kPa);
-  const kettle = (time_s: number): PanModel => ({
+  const panAt = (time_s: number): PanModel => ({
     curve,
     diameter_m: openSurface_m(formula, vesselAt(clock.at(time_s))),
     pH: outcome.pH,
@@ -107,7 +107,7 @@ export function simulatedObservations(
       ];
     }),
   ];
-  const { readings } = simulateBoil(startOf(pot.first, PANTRY_C), kettle, {
+  const { readings } = simulateBoil(startOf(pot.first, PANTRY_C), panAt, {
     net_W: (time_s) => hidden_W * flame(clock.at(time_s)),
     fluctuation: WANDER_SD,
     instruments: {

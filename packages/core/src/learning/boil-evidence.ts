@@ -105,7 +105,7 @@ function massInJars_kg(boil: Boil, formula: PotFormula, solids: number): number 
  * @param written the formula as it was put on the heat
  * @param kitchen as it is; what was learned in it is left aside
  * @returns undefined where nothing can be learned: it is not done, simulated instruments boiled it,
- * it boiled at another place, or the   log does not fit the formula
+ * it boiled at another place, or the log does not fit the formula
  */
 export function evidenceOf(
   written: FormulaDocument,

@@ -1,4 +1,4 @@
-import { Z90, type Range } from '../range/index.js';
+import { around, Z90, type Range } from '../range/index.js';
 
 /** What one boil says of a number, as a normal: its middle and its standard deviation. */
 export interface Estimate {
@@ -16,11 +16,7 @@ export interface Lesson {
   readonly boils: number;
 }
 
-const spread = (mid: number, sd: number): Range => ({
-  low: mid - Z90 * sd,
-  mid,
-  high: mid + Z90 * sd,
-});
+const spread = (mid: number, sd: number): Range => around(mid, Z90 * sd);
 
 /**
  * A number from what was believed and what the boils say, each by its certainty: one odd boil does

@@ -1,4 +1,4 @@
-import { propagate, type Range } from '../range/index.js';
+import { propagate, times, type Range } from '../range/index.js';
 import { unitById, type Amount } from '../quantity/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import type { AcidShares, Form, Ingredient, Ripeness } from './ingredient.js';
@@ -123,11 +123,6 @@ const STORED_PECTIN = 0.8;
 /** Share of a fruit's calcium that is free: much is bound to pectate and oxalate. A guess. */
 const FREE_CALCIUM = 0.3;
 
-const scale = (range: Range, factor: number): Range => ({
-  low: range.low * factor,
-  mid: range.mid * factor,
-  high: range.high * factor,
-});
 const none: Range = { low: 0, mid: 0, high: 0 };
 const between = (value: number, [less, more]: Doubt): Range => ({
   low: value * (1 - less),
@@ -159,7 +154,7 @@ export function compositionOf(
       ? DRIED_SOLIDS / (soluble.mid + insoluble.mid)
       : 1;
   const acidFactor = ripe.acid * dry * (peel ? CITRUS_PEEL.acid : 1);
-  const natural = ingredient.pectinPercent ? scale(ingredient.pectinPercent, 0.01) : none;
+  const natural = ingredient.pectinPercent ? times(ingredient.pectinPercent, 0.01) : none;
   const pectinFactor =
     ripe.pectin * dry * (juice ? PECTIN_INTO_JUICE : 1) * (form === 'stored' ? STORED_PECTIN : 1);
   const free = 1 / (1 - insoluble.mid / 100);
@@ -178,7 +173,7 @@ export function compositionOf(
     invertShare: ingredient.invertShare,
     ...(acidity && {
       acidity: {
-        titratablePercent: scale(acidity.titratablePercent, grown ? acidFactor : 1),
+        titratablePercent: times(acidity.titratablePercent, grown ? acidFactor : 1),
         pH: grown
           ? {
               low: acidity.pH.low,
@@ -191,7 +186,7 @@ export function compositionOf(
     }),
     pectin: peel
       ? { low: 0.025, mid: CITRUS_PEEL.pectin / 100, high: 0.045 }
-      : scale(natural, grown ? pectinFactor : 1),
+      : times(natural, grown ? pectinFactor : 1),
     ...(ingredient.pectinProduct && {
       added: {
         type: ingredient.pectinProduct.type,

@@ -147,7 +147,7 @@ function plain(text: string): string {
  * @param decimal the person's decimal mark; in doubt (`1,200`) it decides between one thousand two
  * hundred and 1.2
  * @returns the amount in the unit written, or a message that says what could not be read. Zero,
- * negative, infinite   and missing numbers are refused; a number with no unit counts pieces.
+ * negative, infinite and missing numbers are refused; a number with no unit counts pieces.
  */
 export function readAmount(text: string, decimal: Decimal = '.'): AmountReading {
   let rest = plain(text);

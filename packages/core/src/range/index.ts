@@ -1,1 +1,10 @@
-export { exactly, propagate, type Range, type Sourced, times, within, Z90 } from './range.js';
+export {
+  around,
+  exactly,
+  propagate,
+  type Range,
+  type Sourced,
+  times,
+  within,
+  Z90,
+} from './range.js';

@@ -20,6 +20,13 @@ export const within = (value: number, share: number): Range => ({
   high: value * (1 + share),
 });
 
+/** `value` with an absolute 5-95 % error, in its own unit: `around(2, 0.1)` is 1.9 to 2.1. */
+export const around = (value: number, error: number): Range => ({
+  low: value - error,
+  mid: value,
+  high: value + error,
+});
+
 /** Every member of the range multiplied by a positive `factor`. */
 export const times = (range: Range, factor: number): Range => ({
   low: range.low * factor,

@@ -1,6 +1,7 @@
 export { ALTITUDE_RANGE_M, standardPressure_kPa } from './atmosphere.js';
 export {
   BOILING_POINT_LIMITS_C,
+  type BoilingPoint,
   boilingPointAt,
   checkPlace,
   GEL_RISE_C,

@@ -1,5 +1,5 @@
 import { fahrenheit, FOOT_M } from '../quantity/index.js';
-import type { Range } from '../range/index.js';
+import { around, type Range } from '../range/index.js';
 import { ALTITUDE_RANGE_M, standardPressure_kPa } from './atmosphere.js';
 import { saturationPressure_kPa, saturationTemperature_C } from './saturation.js';
 
@@ -59,14 +59,14 @@ export function boilingPointAt(place: Place): BoilingPoint {
     const { offset_K } = place;
     if (offset_K === undefined || from === 'measured')
       return {
-        boilingPoint_C: { low: mid - DOUBT_K[from], mid, high: mid + DOUBT_K[from] },
+        boilingPoint_C: around(mid, DOUBT_K[from]),
         pressure_kPa,
         from,
       };
     const read = mid + offset_K.mid;
     const doubt = Math.hypot(DOUBT_K[from], (offset_K.high - offset_K.low) / 2);
     return {
-      boilingPoint_C: { low: read - doubt, mid: read, high: read + doubt },
+      boilingPoint_C: around(read, doubt),
       pressure_kPa,
       from: 'learned',
     };

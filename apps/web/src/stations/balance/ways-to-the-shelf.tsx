@@ -77,6 +77,10 @@ function Given({ title, claim, children }: GivenProps) {
   );
 }
 
+const { publisher: publisherField, year: yearField } = FORMULA_FIELDS.testedSource;
+const isYear = (text: string): boolean =>
+  /^\d{4}$/.test(text) && Number(text) >= yearField.least && Number(text) <= yearField.most;
+
 function Tested() {
   const { document, change } = useBatch();
   const { testedSource } = document;
@@ -111,7 +115,7 @@ function Tested() {
           who published it
           <input
             className="input w-full text-base-content"
-            maxLength={120}
+            maxLength={publisherField.most}
             {...register('publisher', { validate: (text) => text.trim() !== '' })}
           />
         </label>
@@ -121,7 +125,7 @@ function Tested() {
             className="input w-24 text-base-content"
             inputMode="numeric"
             maxLength={4}
-            {...register('year', { required: true, pattern: /^(19|20)\d\d$/ })}
+            {...register('year', { required: true, validate: isYear })}
           />
         </label>
       </div>

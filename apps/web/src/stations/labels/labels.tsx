@@ -45,7 +45,7 @@ const KEPT_WORDS: Readonly<Record<LotView['keeping']['verdict'], string>> = {
   shelf: 'for the shelf',
   freezer: 'frozen',
   fridge: 'for the fridge',
-  stop: 'for the fridge',
+  stop: 'not to be kept',
 };
 
 function netWords(net_g: number, units: UnitSystem): string {

@@ -29,11 +29,6 @@ function readFruit(text: string): Pick<SaveFrozenFruit, 'ingredient' | 'mass_kg'
   return { ingredient: line.ingredient.id, mass_kg: Math.round(line.mass_kg.mid * 1000) / 1000 };
 }
 
-function problemOf(text: string): string | true {
-  const read = readFruit(text);
-  return typeof read === 'string' ? read : true;
-}
-
 async function change(
   act: () => Promise<unknown>,
   done: string,
@@ -65,7 +60,7 @@ export function Freezer() {
     queryKey: keys.freezer,
     queryFn: () => request<FrozenFruitView[]>('GET', '/freezer'),
   });
-  const { register, handleSubmit, reset, formState } = useForm({
+  const { register, handleSubmit, reset, setError, formState } = useForm({
     defaultValues: { text: '', note: '' },
   });
   const problem = formState.errors.text?.message;
@@ -73,7 +68,7 @@ export function Freezer() {
     request('PUT', `/freezer/${id}`, body);
   const add = handleSubmit(async ({ text, note }) => {
     const read = readFruit(text);
-    if (typeof read === 'string') return;
+    if (typeof read === 'string') return setError('text', { message: read });
     const id = crypto.randomUUID();
     const body = { ...read, note: note.trim(), frozenOn: format(today(), 'yyyy-MM-dd') };
     const done = await change(
@@ -125,7 +120,7 @@ export function Freezer() {
             aria-invalid={problem !== undefined}
             maxLength={100}
             placeholder="1.8 kg damsons"
-            {...register('text', { validate: problemOf })}
+            {...register('text')}
           />
         </label>
         <label className="flex min-w-[10rem] flex-1 flex-col gap-1 text-sm text-soft">

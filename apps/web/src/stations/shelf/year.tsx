@@ -88,7 +88,7 @@ export function Year() {
 }
 
 /** How many batches to make of it and when, or why none. */
-function adviceFor({ batches, perBatch, now, from, aYear }: YearAhead & YearUseView): string {
+function makeWords({ batches, perBatch, now, from, aYear }: YearAhead & YearUseView): string {
   if (batches === 0)
     return aYear === undefined
       ? 'It is told once two months have gone.'
@@ -127,7 +127,7 @@ function Row({ row }: { readonly row: YearAhead & YearUseView }) {
               />
             </div>
           )}
-          <p className={`mt-2 ${batches > 0 ? 'font-semibold' : 'text-soft'}`}>{adviceFor(row)}</p>
+          <p className={`mt-2 ${batches > 0 ? 'font-semibold' : 'text-soft'}`}>{makeWords(row)}</p>
           <p className="mt-1 text-sm">
             <Link to={`/batches/${batchId}/shelf`} className="underline">
               The latest batch of it
