@@ -195,7 +195,7 @@ test('a curd: whisked over water to its finish, never to where it curdles, and i
   await evening.light();
   await expect(evening.whatNow).toContainText('Whisk without stop');
   await expect(page.getByText(/it curdles from 8\d/)).toBeVisible();
-  await evening.followUntil(/It is done/, 1, 90);
+  await evening.followUntil(/It is done/, evening.watchCurd, 90);
   await page.getByRole('button', { name: /^It is done/ }).click();
   await expect(panel(page).getByRole('region', { name: /^Keeping: Fridge/ })).toBeVisible();
   await evening.jar('340 g', 2, undefined);

@@ -129,9 +129,11 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
     await expect(page.getByText('Damson jam, given away to the neighbours')).toBeVisible();
   });
 
-  const lots =
-    await kettle.get<{ keptIn: string | null; place: string; count: number }[]>('/api/shelf');
-  expect(
-    lots.map(({ keptIn, place, count }) => `${keptIn ?? 'shelf'} ${place} ${count}`).sort(),
-  ).toEqual(['fridge  1', 'shelf  2', 'shelf Cellar 3']);
+  // What the page shows at once reaches the server a moment later.
+  const stored = async (): Promise<string[]> => {
+    const lots =
+      await kettle.get<{ keptIn: string | null; place: string; count: number }[]>('/api/shelf');
+    return lots.map(({ keptIn, place, count }) => `${keptIn ?? 'shelf'} ${place} ${count}`).sort();
+  };
+  await expect.poll(stored).toEqual(['fridge  1', 'shelf  2', 'shelf Cellar 3']);
 });

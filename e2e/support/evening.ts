@@ -4,6 +4,8 @@ import type { KettleServer } from './kettle-server.js';
 const MINUTE_MS = 60_000;
 /** A page that has just been set forward still has to hear its probe and think. */
 const SETTLE_MS = 150;
+/** More than the quickest simulated flame warms a curd in a minute, K. */
+const CURD_NEAR_K = 15;
 /** At most so long for the instruments to be heard after a skip. */
 const HEARD_MS = 4000;
 
@@ -60,18 +62,38 @@ export class Evening {
 
   /**
    * Does as the stove says, minute by minute, until it says what is wanted.
+   *
+   * @param every minutes between two looks, or what tells them each time
+   * @param most minutes
    * @returns minutes that went by
    */
-  async followUntil(wanted: RegExp, every: number, most: number): Promise<number> {
-    for (let minutes = 0; minutes <= most; minutes += every) {
+  async followUntil(
+    wanted: RegExp,
+    every: number | (() => Promise<number>),
+    most: number,
+  ): Promise<number> {
+    let minutes = 0;
+    while (minutes <= most) {
       const text = (await this.whatNow.textContent()) ?? '';
       if (wanted.test(text)) return minutes;
       const done = this.whatNow.getByRole('button', { name: 'Done' });
       if (await done.isVisible()) await done.click();
-      await this.skipAndHear(every);
+      const step = typeof every === 'number' ? every : await every();
+      await this.skipAndHear(step);
+      minutes += step;
     }
     throw new Error(`after ${most} min the stove still says: ${await this.whatNow.textContent()}`);
   }
+
+  /**
+   * Minutes until a curd is looked at again. Simulated flames differ: the quickest is past its finish
+   * within twenty seconds, so near it every reading of the probe is looked at, ten seconds apart.
+   */
+  readonly watchCurd = async (): Promise<number> => {
+    const stands = await this.page.getByRole('region', { name: 'Where it stands' }).textContent();
+    const missing_K = Number(/to the finish(-?[\d.]+)/.exec(stands ?? '')?.[1] ?? Infinity);
+    return missing_K < CURD_NEAR_K ? 1 / 6 : 1;
+  };
 
   /** Ticks a step of the plan. */
   async tick(step: RegExp): Promise<void> {
