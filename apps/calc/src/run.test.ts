@@ -249,7 +249,7 @@ test.each([
   [['rescue', 'bad.json'], /lines\[0\]\.amount/],
   [['convert', '8 cups blueberry'], /needs an amount and --to/],
   [['convert', 'blueberries', '--to', 'g'], /does not begin with a number/],
-  [['convert', '2 kg blueberry', '--to', 'box'], /cannot be counted in boxes/],
+  [['convert', '2 kg blueberry', '--to', 'box'], /how much is in one box of blueberries/],
   [['scale', 'damson.json', '--by', '0'], /--by/],
   [['scale', 'damson.json', '--pot', '8 kg'], /--pot: "8 kg": write the size of the pot/],
   [['scale', 'damson.json', '--line', '0'], /--line: needs --to/],

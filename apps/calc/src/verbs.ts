@@ -2,6 +2,7 @@ import { formulaSchema } from '@idle-kettle/core';
 import { balanceVerb } from './balance.js';
 import { convertVerb } from './convert.js';
 import { gelVerb } from './gel.js';
+import { readVerb } from './read.js';
 import { rescueVerb } from './rescue.js';
 import { scaleVerb } from './scale.js';
 import { simulateVerb } from './simulate.js';
@@ -19,6 +20,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
   gel: gelVerb,
   scale: scaleVerb,
   convert: convertVerb,
+  read: readVerb,
   rescue: rescueVerb,
   simulate: simulateVerb,
   schema: schemaVerb,

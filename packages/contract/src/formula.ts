@@ -18,6 +18,7 @@ import {
 import {
   FORMULA_FIELDS,
   type Decimal,
+  type Measures,
   type Field,
   type FieldsOf,
   type FinishType,
@@ -270,6 +271,9 @@ export class FormulaBody {
 
   @Optional('document', 'decimal')
   decimal?: Decimal;
+
+  @Optional('document', 'measures')
+  measures?: Measures;
 
   @Needed('document', 'lines')
   @Type(() => FormulaLineBody)

@@ -15,6 +15,7 @@ export {
   HOUR_MS,
   kitchenFraction,
   type MeasureName,
+  type Measures,
   MINUTE_MS,
   parseAmount,
   parseMeasure,
@@ -61,14 +62,19 @@ export {
   isProduce,
   knownForms,
   massOf,
-  nearestIngredients,
   type PreparedWeight,
   PROFILED,
   type Profiled,
-  readName,
   type Ripeness,
   RIPENESS,
 } from './produce/index.js';
+export {
+  isUnderstood,
+  type LineReading,
+  readLine,
+  readName,
+  similarIngredients,
+} from './reading/index.js';
 export {
   cannerLoads,
   filledVolume_ml,
@@ -97,6 +103,7 @@ export {
   KINDS,
   type Kitchen,
   lineFromText,
+  linesFrom,
   type MainAcid,
   MEASURED_JAR_DOUBT,
   type Method,
@@ -279,17 +286,23 @@ export {
 } from './learning/index.js';
 export {
   auditImport,
+  claimsOf,
+  foundRecipe,
+  type FoundRecipe,
   guessLogColumns,
   type Imported,
+  type ImportedLine,
   importFormula,
   ingredientTexts,
   LARGEST_IMPORT,
+  type LineRole,
   LOG_COLUMNS,
   type LogColumn,
   type LogOptions,
   readBoilLog,
   toJsonLd,
   toMarkdown,
+  yieldOf,
 } from './formats/index.js';
 export { STARTERS } from './starters/index.js';
 export {

@@ -30,14 +30,14 @@ test('the field shows the trade’s name, and typing it back gives the same line
 test('a name not understood is kept as typed, and a measured value stays with its line', () => {
   const line = withName(
     { amount: '1 kg', ingredient: 'damson', overrides: { solubleSolidsPercent: 18 } },
-    'damsens',
+    'dimsoms',
   );
   expect(line).toEqual({
     amount: '1 kg',
-    ingredient: 'damsens',
+    ingredient: 'dimsoms',
     overrides: { solubleSolidsPercent: 18 },
   });
-  expect(nameOfLine(line)).toBe('damsens');
+  expect(nameOfLine(line)).toBe('dimsoms');
   expect(nameOfLine({ amount: '1 kg', name: 'Sea buckthorn' })).toBe('Sea buckthorn');
 });
 

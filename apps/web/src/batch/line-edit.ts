@@ -1,11 +1,11 @@
 import type { FormulaBody, FormulaLineBody } from '@idle-kettle/contract';
-import { displayName, ingredientById, lineFromText, readName } from '@idle-kettle/core';
+import { displayName, ingredientById, linesFrom, readLine, readName } from '@idle-kettle/core';
 
 /** What the ingredient field shows: the trade's name of a known ingredient, else what was typed. */
-export function nameOfLine({ ingredient, name, form }: FormulaLineBody): string {
+export function nameOfLine({ ingredient, name, form, variety }: FormulaLineBody): string {
   if (ingredient === undefined) return name ?? '';
   const known = ingredientById(ingredient);
-  return known ? displayName(known, form ?? known.usualForm) : ingredient;
+  return known ? displayName(known, form ?? known.usualForm, variety) : ingredient;
 }
 
 /** The line with another ingredient, as typed: understood when it can be, kept as text when not. */
@@ -17,15 +17,21 @@ export function withName(line: FormulaLineBody, text: string): FormulaLineBody {
     ...(line.goesIn && { goesIn: line.goesIn }),
   };
   if (!reading.ok) return { ...kept, ingredient: text };
-  const { ingredient, form } = reading;
-  return { ...kept, ingredient: ingredient.id, ...(form !== ingredient.usualForm && { form }) };
+  const { ingredient, form, variety } = reading;
+  return {
+    ...kept,
+    ingredient: ingredient.id,
+    ...(form !== ingredient.usualForm && { form }),
+    ...(variety !== undefined && { variety }),
+  };
 }
 
+/** The typed text as lines of the formula: one, or two for "zest and juice of 1 lemon". */
 export const addLine =
   (text: string) =>
   (document: FormulaBody): FormulaBody => ({
     ...document,
-    lines: [...document.lines, lineFromText(text, document.decimal)],
+    lines: [...document.lines, ...linesFrom(readLine(text, document), document)],
   });
 
 export const changeLine =

@@ -47,7 +47,7 @@ export function addition(
     ? -1
     : document.lines.findIndex((other) => other.ingredient === id && other.form === undefined);
   const text = document.lines[line]?.amount;
-  const had = typeof text === 'string' ? parseAmount(text, document.decimal) : undefined;
+  const had = typeof text === 'string' ? parseAmount(text, document) : undefined;
   if (
     ingredient &&
     line >= 0 &&

@@ -1,4 +1,11 @@
-import { parseAmount, unitById, writeAmount, type Amount } from '../quantity/index.js';
+import {
+  parseAmount,
+  unitById,
+  writeAmount,
+  type Amount,
+  type Decimal,
+  type WritingHabit,
+} from '../quantity/index.js';
 import type { FormulaDocument, FormulaLine } from '../formula/index.js';
 
 /** One step of a change to a document, as it can be shown and undone. */
@@ -69,10 +76,13 @@ function withAmount(line: FormulaLine, amount: string): FormulaLine {
 }
 
 /** The amount of a line, read; undefined where it cannot be. */
-export function amountOf(line: FormulaLine, decimal: '.' | ',' = '.'): Amount | undefined {
+export function amountOf(
+  line: FormulaLine,
+  habit: Decimal | WritingHabit = '.',
+): Amount | undefined {
   const text =
     typeof line.amount === 'string' ? line.amount : `${line.amount.value} ${line.amount.unit}`;
-  const reading = parseAmount(text, decimal);
+  const reading = parseAmount(text, habit);
   return reading.ok ? reading.amount : undefined;
 }
 

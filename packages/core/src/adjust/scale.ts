@@ -104,7 +104,7 @@ function factorFor(
           path: `lines[${target.line}]`,
           message: `there is no such line; write one from 0 to ${document.lines.length - 1}`,
         };
-      const amount = parseAmount(target.to, document.decimal);
+      const amount = parseAmount(target.to, document);
       if (!amount.ok) return { path: '--to', message: amount.message };
       const mass = massOf(amount.amount, line.ingredient, line.form);
       if (!mass.ok) return { path: '--to', message: mass.message };
@@ -158,7 +158,7 @@ function solveFactor(
 
 function times(document: FormulaDocument, formula: PotFormula, factor: number): FormulaDocument {
   const edits = document.lines.flatMap((line, i) => {
-    const amount = amountOf(line, document.decimal);
+    const amount = amountOf(line, document);
     return amount ? [{ op: 'set' as const, line: i, amount: scaledAmount(amount, factor) }] : [];
   });
   const scaled = { ...edited(document, edits) };

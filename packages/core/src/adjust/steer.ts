@@ -115,7 +115,7 @@ function lemonLever({ document, pot, units }: Steering): Lever {
 
 function sweetenerLever({ document, pot }: Steering): Lever | undefined {
   const sweeteners = document.lines.flatMap((each, line) => {
-    const amount = amountOf(each, document.decimal);
+    const amount = amountOf(each, document);
     return amount && ingredientById(each.ingredient ?? '')?.category === 'sweetener'
       ? [{ line, amount }]
       : [];
@@ -162,7 +162,7 @@ function pectinLever(document: FormulaDocument): Lever | undefined {
     ({ ingredient }) => ingredient?.startsWith('pectin-') === true,
   );
   const each = document.lines[line];
-  const amount = each && amountOf(each, document.decimal);
+  const amount = each && amountOf(each, document);
   if (!amount) return undefined;
   return {
     ...PECTIN_SPAN,

@@ -20,7 +20,7 @@ export function swapped(
   const old = document.lines[line];
   const ingredient = ingredientById(id);
   const pot = readFormula(document).formula.lines.find(({ index }) => index === line);
-  const amount = old && amountOf(old, document.decimal);
+  const amount = old && amountOf(old, document);
   if (!old || !ingredient || !pot || !amount) return undefined;
   const wanted = pot.form;
   const form =

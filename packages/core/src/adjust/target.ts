@@ -1,5 +1,6 @@
 import { parseAmount } from '../quantity/index.js';
-import { isProduce, readName } from '../produce/index.js';
+import { isProduce } from '../produce/index.js';
+import { readName } from '../reading/index.js';
 import { lineFromText, readFormula, readJarCount, type FormulaDocument } from '../formula/index.js';
 import type { ScaleTarget } from './scale.js';
 
@@ -36,7 +37,7 @@ export function readScaleTarget(text: string, document: FormulaDocument): Target
   const vessel =
     /^(.*?)[\s-]*\b(?:pan|pot|kettle|saucepan|cauldron|slow cooker|cooker|oven dish)$/.exec(bare);
   if (vessel) {
-    const size = parseAmount((vessel[1] ?? '').replace(/-/g, ' '), document.decimal);
+    const size = parseAmount((vessel[1] ?? '').replace(/-/g, ' '), document);
     if (!size.ok || size.amount.unit.kind !== 'volume')
       return { ok: false, message: 'write the size of the pan, such as "8 litre pan"' };
     return {
@@ -47,8 +48,8 @@ export function readScaleTarget(text: string, document: FormulaDocument): Target
   const jars = readJarCount(bare);
   if (jars) return { ok: true, target: { by: 'jars', ...jars } };
   const { formula } = readFormula(document);
-  const { amount, ingredient = '' } = lineFromText(bare, document.decimal);
-  if (!parseAmount(amount === '' ? bare : amount, document.decimal).ok)
+  const { amount, ingredient = '' } = lineFromText(bare, document);
+  if (!parseAmount(amount === '' ? bare : amount, document).ok)
     return { ok: false, message: WRITE };
   const named = ingredient === '' ? undefined : readName(ingredient);
   const [mostFruit] = formula.lines

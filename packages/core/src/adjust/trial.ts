@@ -72,7 +72,7 @@ export function reducedLine(
 ): Edit[] | undefined {
   const { document } = bench;
   const text = document.lines[line]?.amount;
-  const had = typeof text === 'string' ? parseAmount(text, document.decimal) : undefined;
+  const had = typeof text === 'string' ? parseAmount(text, document) : undefined;
   if (!had?.ok) return undefined;
   const { amount } = had;
   const at = (share: number): Edit[] => [

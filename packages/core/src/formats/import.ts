@@ -1,23 +1,33 @@
-import { readAmount } from '../quantity/index.js';
-import { ingredientById } from '../produce/index.js';
 import {
   emptyFormula,
-  lineFromText,
+  linesFrom,
   readFormula,
-  readJarCount,
-  USUAL_FINISHES,
   type FormulaDocument,
-  type FormulaLine,
-  type Kind,
-  type Method,
+  type WrittenLine,
 } from '../formula/index.js';
-import { jsonLdBlocks, plainText, recipeFromJsonLd } from './json-ld.js';
-import { LARGEST_IMPORT, recipeFromText, type FoundRecipe } from './recipe.js';
+import type { WritingHabit } from '../quantity/index.js';
+import { readLine, type LinePart, type LineReading } from '../reading/index.js';
+import { ingredientTexts, jsonLdBlocks, plainText, recipeFromJsonLd } from './json-ld.js';
+import { habitOf } from './measures.js';
+import { claimsOf, yieldOf } from './recipe-claims.js';
+import {
+  LARGEST_IMPORT,
+  recipeFromText,
+  type FoundRecipe,
+  type LineRole,
+  type RecipeLine,
+} from './recipe.js';
 
 /** How one line of what was brought in was understood. */
 export interface ImportedLine {
   readonly text: string;
-  readonly line: FormulaLine & { amount: string };
+  readonly role: LineRole;
+  /** Positions in the document's `lines` of what it became; none for what is no ingredient. */
+  readonly became: readonly number[];
+  /** How it was read as an ingredient. */
+  readonly reading?: LineReading;
+  /** A food that only a step names. */
+  readonly fromStep?: boolean;
   /** Why it is not understood. */
   readonly problem: string | undefined;
 }
@@ -27,7 +37,12 @@ export type Imported =
       readonly ok: true;
       readonly from: 'formula' | 'json-ld' | 'text';
       readonly document: FormulaDocument;
+      /** Every line that was brought in, in its order. */
       readonly lines: readonly ImportedLine[];
+      /** Whose cups, spoons and pints it is measured in. */
+      readonly habit: WritingHabit;
+      /** "a recipe for chutney": what it is, where it is no fruit preserve. */
+      readonly otherFood: string | undefined;
       /** Minutes of a process it asks for; not carried over, see `auditImport`. */
       readonly statedMinutes: number | undefined;
       /** What was left out, and why. */
@@ -35,15 +50,18 @@ export type Imported =
     }
   | { readonly ok: false; readonly message: string };
 
-/**
- * A formula from what a person pasted or a file holds: our own document, a schema.org Recipe as
- * JSON or within a page of HTML, or plain text. What cannot be understood stays as written, in its
- * line. A tested source is never taken from an import, nor a measured pH: both are of a person and
- * a batch.
- *
- * @param text at most 2 MB
- */
-export function importFormula(text: string): Imported {
+type Found =
+  | {
+      readonly ok: true;
+      readonly from: 'json-ld' | 'text';
+      readonly recipe: FoundRecipe;
+      readonly habit: WritingHabit;
+    }
+  | { readonly ok: true; readonly from: 'formula'; readonly own: Partial<FormulaDocument> }
+  | { readonly ok: false; readonly message: string };
+
+/** What a text holds: our own document, a schema.org Recipe, or a recipe in words. */
+function findIn(text: string, given: WritingHabit | undefined): Found {
   if (text.length > LARGEST_IMPORT)
     return {
       ok: false,
@@ -51,18 +69,34 @@ export function importFormula(text: string): Imported {
     };
   const trimmed = text.trim();
   if (trimmed === '') return { ok: false, message: 'there is nothing in it' };
-  const json = /^[[{]/.test(trimmed) ? parse(trimmed) : undefined;
-  if (/^[[{]/.test(trimmed) && json === undefined)
+  const looksLikeJson = /^(?:\{|\[\s*[[{"])/.test(trimmed);
+  const json = looksLikeJson ? parse(trimmed) : undefined;
+  if (looksLikeJson && json === undefined)
     return { ok: false, message: 'it looks like JSON but cannot be read: it may be cut short' };
-  if (json !== undefined) return fromJson(json);
-  if (trimmed.includes('>') && /<[a-z!]/i.test(trimmed)) {
-    const found = jsonLdBlocks(trimmed)
-      .map(recipeFromJsonLd)
-      .find((recipe) => recipe !== undefined);
-    if (found) return draft(found, 'json-ld');
-    return draft(recipeFromText(plainText(trimmed)), 'text');
-  }
-  return draft(recipeFromText(trimmed), 'text');
+  if (json !== undefined) return findInJson(json);
+  const isPage = trimmed.includes('>') && /<[a-z!]/i.test(trimmed);
+  const found = isPage
+    ? jsonLdBlocks(trimmed)
+        .map(recipeFromJsonLd)
+        .find((recipe) => recipe !== undefined)
+    : undefined;
+  if (found) return { ok: true, from: 'json-ld', recipe: found, habit: given ?? {} };
+  const words = isPage ? plainText(trimmed) : trimmed;
+  const habit = given ?? habitOf(words);
+  return { ok: true, from: 'text', recipe: recipeFromText(words, habit), habit };
+}
+
+function findInJson(json: unknown): Found {
+  const own = json as Partial<FormulaDocument> | null;
+  const isOwn =
+    typeof own === 'object' &&
+    own !== null &&
+    (own.format === 'idle-kettle/formula' || Array.isArray(own.lines));
+  if (isOwn) return { ok: true, from: 'formula', own };
+  const recipe = recipeFromJsonLd(json);
+  return recipe
+    ? { ok: true, from: 'json-ld', recipe, habit: {} }
+    : { ok: false, message: 'there is no formula and no recipe in this JSON' };
 }
 
 function parse(text: string): unknown {
@@ -73,18 +107,53 @@ function parse(text: string): unknown {
   }
 }
 
-function fromJson(json: unknown): Imported {
-  const own = json as Partial<FormulaDocument> | null;
-  if (
-    typeof own === 'object' &&
-    own !== null &&
-    (own.format === 'idle-kettle/formula' || Array.isArray(own.lines))
-  )
-    return fromDocument(own);
-  const recipe = recipeFromJsonLd(json);
-  return recipe
-    ? draft(recipe, 'json-ld')
-    : { ok: false, message: 'there is no formula and no recipe in this JSON' };
+/**
+ * A formula from what a person pasted or a file holds: our own document, a schema.org Recipe as
+ * JSON or within a page of HTML, or plain text. What cannot be understood stays as written, in its
+ * line. A tested source is never taken from an import, nor a measured pH: both are of a person and
+ * a batch.
+ *
+ * @param text at most 2 MB
+ * @param habit whose measures it is written in; found from its own words unless given
+ */
+export function importFormula(text: string, habit?: WritingHabit): Imported {
+  const found = findIn(text, habit);
+  if (!found.ok) return found;
+  return found.from === 'formula'
+    ? fromDocument(found.own)
+    : draft(found.recipe, found.from, found.habit);
+}
+
+/**
+ * The recipe a text holds, every line with its role, before a formula is made of it. Our own
+ * document counts as the list of its lines.
+ */
+export function foundRecipe(
+  text: string,
+  habit?: WritingHabit,
+):
+  | { readonly ok: true; readonly recipe: FoundRecipe }
+  | { readonly ok: false; readonly message: string } {
+  const found = findIn(text, habit);
+  if (!found.ok) return found;
+  if (found.from !== 'formula') return { ok: true, recipe: found.recipe };
+  const imported = fromDocument(found.own);
+  if (!imported.ok) return imported;
+  const { document } = imported;
+  return {
+    ok: true,
+    recipe: {
+      title: document.title,
+      lines: ingredientTexts(document).map((line) => ({
+        text: line,
+        role: 'ingredient',
+        reading: readLine(line, document),
+      })),
+      statedYield: document.statedYield,
+      stated: { kind: document.kind, method: document.method, finish: document.finish },
+      notes: document.notes,
+    },
+  };
 }
 
 /** Fields of our own document that an import may carry. */
@@ -93,6 +162,7 @@ const KEPT = [
   'kind',
   'method',
   'decimal',
+  'measures',
   'finish',
   'jars',
   'processing',
@@ -129,9 +199,12 @@ function fromDocument(own: Partial<FormulaDocument>): Imported {
     document,
     lines: lines.map((line, i) => ({
       text: `${line.amount} ${line.ingredient ?? line.name ?? ''}`.trim(),
-      line,
+      role: 'ingredient',
+      became: [i],
       problem: problems.find(({ path }) => path.startsWith(`lines[${i}]`))?.message,
     })),
+    habit: {},
+    otherFood: undefined,
     statedMinutes: own.processMinutes,
     notes,
   };
@@ -139,91 +212,107 @@ function fromDocument(own: Partial<FormulaDocument>): Imported {
 
 const LONGEST_INGREDIENT = 200;
 
-/** Words of a title that tell the kind; the first that fits. */
-const KIND_WORDS: readonly (readonly [RegExp, Kind])[] = [
-  [/\bcurd\b/i, 'curd'],
-  [/marmalade/i, 'marmalade'],
-  [/\bbutter\b/i, 'fruit-butter'],
-  [/syrup/i, 'syrup'],
-  [/conserve|whole.fruit/i, 'conserve'],
-  [/(pepper|onion|garlic|herb|rosemary|thyme|mint|wine|chill?i)\b.*\bjelly/i, 'savoury-jelly'],
-  [/sauce/i, 'jellied-sauce'],
-  [/jelly|gelée/i, 'jelly'],
-];
+/**
+ * "1.5 kg apples, peeled and cored" in a recipe was weighed as bought; "1.5 kg peeled apples" was
+ * not. Common practice of recipe writing.
+ */
+const isWeighedAsBought = ({ named, amount, ingredient }: LinePart): boolean =>
+  named.prepared === 'after-naming' &&
+  amount.unit.kind === 'mass' &&
+  ingredient.wastePercent !== undefined;
 
-const METHOD_OF_INGREDIENT: Readonly<Record<string, Method>> = {
-  'pectin-powder': 'powdered-pectin',
-  'pectin-low-sugar': 'powdered-pectin',
-  'pectin-liquid': 'liquid-pectin',
-  'pectin-calcium': 'calcium-pectin',
-  'jam-sugar': 'jam-sugar',
-  'jam-sugar-two-to-one': 'jam-sugar',
-  'jam-sugar-three-to-one': 'jam-sugar',
-};
-
-/** What sets it follows from the kind alone. */
-const METHOD_OF_KIND: Readonly<Partial<Record<Kind, Method>>> = {
-  curd: 'egg',
-  'fruit-butter': 'no-gel',
-  syrup: 'no-gel',
-};
-/** Minutes of a hard boil, where not one; common practice. */
-const HARD_BOIL_MIN: Readonly<Partial<Record<Method, number>>> = {
-  'jam-sugar': 4,
-  'calcium-pectin': 2,
-};
-
-/** "3 lb (about 6 cups) plums" as its amount and the second one. */
-function twoAmounts(text: string): { text: string; alsoStated: string | undefined } {
-  const found = /^(.*?)\s*[(,]\s*(?:about |approx\.? |or )?([^(),]+?)\s*[),]\s*(.*)$/i.exec(text);
-  if (!found) return { text, alsoStated: undefined };
-  const [, before = '', inside = '', after = ''] = found;
-  const second = readAmount(inside);
-  if (!second.ok || second.rest !== '' || second.amount.unit.kind === 'piece')
-    return { text: `${before} ${after}`.trim(), alsoStated: undefined };
-  return { text: `${before} ${after}`.trim(), alsoStated: inside };
+/** The lines of a document that an ingredient line stands for. */
+function linesOfRecipe({ reading }: RecipeLine, habit: WritingHabit): readonly WrittenLine[] {
+  if (!reading) return [];
+  const lines = linesFrom(reading, habit);
+  return lines.map((line, i) => {
+    const part = reading.parts[i];
+    const asBought = part && isWeighedAsBought(part) ? { form: 'as-bought' as const } : {};
+    return {
+      ...line,
+      ...asBought,
+      ...(line.ingredient !== undefined && {
+        ingredient: line.ingredient.slice(0, LONGEST_INGREDIENT),
+      }),
+    };
+  });
 }
 
-function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
-  if (recipe.ingredients.length === 0)
+function draft(recipe: FoundRecipe, from: 'json-ld' | 'text', habit: WritingHabit): Imported {
+  const isFood = ({ role, reading }: RecipeLine): boolean =>
+    role === 'ingredient' || (role === 'unknown' && reading !== undefined);
+  if (!recipe.lines.some(isFood))
     return { ok: false, message: 'no line with an amount was found, such as "2.4 kg damsons"' };
-  const lines = recipe.ingredients.map((written): ImportedLine => {
-    const text = written.slice(0, LONGEST_INGREDIENT);
-    // A box is often given with its weight: the box is what counts.
-    const boxed = /\b(box|boxes|pouch|pouches|packet)\b/i.test(text);
-    const { text: cleaned, alsoStated } = twoAmounts(text);
-    const whole = lineFromText(cleaned);
-    const readable = ingredientById(whole.ingredient ?? '') !== undefined;
-    const shorter = readable ? whole : lineFromText(cleaned.replace(/,.*$/, ''));
-    const line = {
-      ...(ingredientById(shorter.ingredient ?? '') ? shorter : whole),
-      ...(alsoStated !== undefined && !boxed && { alsoStated }),
+  const lines: WrittenLine[] = [];
+  const imported = recipe.lines.map((found): ImportedLine => {
+    const written = isFood(found) ? linesOfRecipe(found, habit) : [];
+    const became = written.map((line) => lines.push(line) - 1);
+    const { text, role, reading, fromStep } = found;
+    return {
+      text,
+      role,
+      became,
+      ...(reading && { reading }),
+      ...(fromStep && { fromStep }),
+      problem: isFood(found) ? problemOf(written, reading) : undefined,
     };
-    const problem = readFormula({ ...emptyFormula('line'), lines: [line] }).problems.find(
-      ({ path }) => path.startsWith('lines'),
-    );
-    return { text, line, problem: problem?.message };
   });
-  const methods = lines.flatMap(({ line }) => METHOD_OF_INGREDIENT[line.ingredient ?? ''] ?? []);
-  const kind = KIND_WORDS.find(([words]) => words.test(recipe.title))?.[1] ?? 'jam';
-  const method = METHOD_OF_KIND[kind] ?? methods[0] ?? 'long-boil';
-  const type = USUAL_FINISHES[method][0] ?? 'gel-temperature';
-  const claimed = recipe.statedYield === undefined ? undefined : readJarCount(recipe.statedYield);
-  const notes =
-    recipe.statedYield !== undefined && !claimed
-      ? [`“${recipe.statedYield}” is not a number of jars, so the yield is not audited`]
-      : [];
+  const { kind = 'jam', method = 'long-boil', finish, otherFood } = claimsOf(recipe);
+  const claimed = yieldOf(recipe);
+  const steps = recipe.lines.filter(({ role }) => role === 'step').map(({ text }) => text);
   const document: FormulaDocument = {
-    ...emptyFormula(recipe.title.slice(0, 120), claimed?.jar.id),
+    ...emptyFormula(
+      recipe.title.slice(0, 120),
+      claimed?.type === 'jars' ? claimed.jar.id : undefined,
+    ),
     kind,
     method,
-    finish: type === 'hard-boil' ? { type, minutes: HARD_BOIL_MIN[method] ?? 1 } : { type },
-    lines: lines.map(({ line }) => line),
-    ...(claimed && { statedYield: `${claimed.count} ${claimed.jar.id}` }),
-    ...(recipe.steps.length > 0 && { steps: recipe.steps.map((step) => step.slice(0, 1000)) }),
+    ...(finish && { finish }),
+    ...(habit.decimal === ',' && { decimal: ',' as const }),
+    ...(habit.measures !== undefined && { measures: habit.measures }),
+    lines,
+    ...(claimed?.type === 'jars' && { statedYield: claimed.text }),
+    ...(steps.length > 0 && { steps: steps.map((step) => step.slice(0, 1000)) }),
     ...(recipe.notes !== undefined && { notes: recipe.notes.slice(0, 10_000) }),
   };
-  return { ok: true, from, document, lines, statedMinutes: processMinutesIn(recipe.steps), notes };
+  return {
+    ok: true,
+    from,
+    document,
+    lines: imported,
+    habit,
+    otherFood,
+    statedMinutes: processMinutesIn(steps),
+    notes: notesOn(recipe, claimed === undefined, otherFood),
+  };
+}
+
+/** Why the lines cannot be computed, in the words of the first thing that is wrong. */
+function problemOf(
+  written: readonly WrittenLine[],
+  reading: LineReading | undefined,
+): string | undefined {
+  if (reading?.problem) return reading.problem.message;
+  return readFormula({ ...emptyFormula('line'), lines: written }).problems.find(({ path }) =>
+    path.startsWith('lines'),
+  )?.message;
+}
+
+function notesOn(
+  { statedYield }: FoundRecipe,
+  yieldUnclear: boolean,
+  otherFood: string | undefined,
+): string[] {
+  return [
+    ...(otherFood === undefined
+      ? []
+      : [
+          `this is ${otherFood}, not a fruit spread; it needs a tested recipe of its own, and no verdict here is for it`,
+        ]),
+    ...(statedYield !== undefined && yieldUnclear
+      ? [`“${statedYield}” is not a number of jars, so the yield is not audited`]
+      : []),
+  ];
 }
 
 /** Minutes of a process the steps ask for: "process 10 minutes in a boiling-water canner". */

@@ -6,7 +6,8 @@ export {
   type LogOptions,
   readBoilLog,
 } from './boil-log.js';
-export { type Imported, importFormula } from './import.js';
+export { foundRecipe, type Imported, type ImportedLine, importFormula } from './import.js';
 export { ingredientTexts, toJsonLd } from './json-ld.js';
 export { toMarkdown } from './markdown.js';
-export { LARGEST_IMPORT } from './recipe.js';
+export { type FoundRecipe, LARGEST_IMPORT, type LineRole } from './recipe.js';
+export { claimsOf, yieldOf } from './recipe-claims.js';

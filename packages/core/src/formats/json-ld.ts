@@ -1,7 +1,9 @@
 import type { FormulaDocument } from '../formula/index.js';
-import { ingredientById } from '../produce/index.js';
+import { ingredientById, namesOf } from '../produce/index.js';
 import { readAmount } from '../quantity/index.js';
-import type { FoundRecipe } from './recipe.js';
+import { readLine, WASTE_FORMS } from '../reading/index.js';
+import { readStatedFormula, statedFormula } from './stated-finish.js';
+import { MOST_LINES, withFoodsOfSteps, type FoundRecipe, type RecipeLine } from './recipe.js';
 
 type Json = Readonly<Record<string, unknown>>;
 const isObject = (value: unknown): value is Json =>
@@ -45,18 +47,34 @@ export function recipeFromJsonLd(value: unknown): FoundRecipe | undefined {
   const yields = list(recipe.recipeYield ?? recipe.yield)
     .map(textOf)
     .filter((each) => each !== '');
+  // "8" and "8 half-pints" are often both given: the longer says which jars.
+  const statedYield = yields.toSorted((a, b) => b.length - a.length)[0];
+  const ingredients = list(recipe.recipeIngredient ?? recipe.ingredients)
+    .map((each) => clean(textOf(each)))
+    .filter((each) => each !== '')
+    .slice(0, MOST_LINES);
+  const steps = stepsOf(recipe.recipeInstructions)
+    .map(clean)
+    .filter((each) => each !== '')
+    .slice(0, MOST_LINES);
+  const title = clean(textOf(recipe.name)) || 'A recipe';
   return {
-    title: clean(textOf(recipe.name)) || 'A recipe',
-    ingredients: list(recipe.recipeIngredient ?? recipe.ingredients)
-      .map((each) => clean(textOf(each)))
-      .filter((each) => each !== '')
-      .slice(0, 200),
-    steps: stepsOf(recipe.recipeInstructions)
-      .map(clean)
-      .filter((each) => each !== '')
-      .slice(0, 200),
-    // "8" and "8 half-pints" are often both given: the longer says which jars.
-    statedYield: yields.toSorted((a, b) => b.length - a.length)[0],
+    title,
+    lines: withFoodsOfSteps(
+      [
+        { text: title, role: 'title' },
+        ...ingredients.map((text): RecipeLine => ({
+          text,
+          role: 'ingredient',
+          reading: readLine(text),
+        })),
+        ...steps.map((text): RecipeLine => ({ text, role: 'step' })),
+        ...(statedYield === undefined ? [] : [{ text: statedYield, role: 'yield' as const }]),
+      ],
+      {},
+    ),
+    statedYield,
+    stated: readStatedFormula(textOf(recipe.keywords)),
     notes: clean(textOf(recipe.description)) || undefined,
   };
 }
@@ -76,6 +94,23 @@ const ENTITIES: Readonly<Record<string, string>> = {
   mdash: '—',
   rsquo: '’',
   lsquo: '‘',
+  ldquo: '“',
+  rdquo: '”',
+  eacute: 'é',
+  egrave: 'è',
+  uuml: 'ü',
+  ouml: 'ö',
+  auml: 'ä',
+  frac13: '⅓',
+  frac23: '⅔',
+  frac18: '⅛',
+  frac38: '⅜',
+  frac58: '⅝',
+  frac78: '⅞',
+  times: '×',
+  bull: '•',
+  hellip: '…',
+  ordm: 'º',
 };
 
 /**
@@ -84,7 +119,10 @@ const ENTITIES: Readonly<Record<string, string>> = {
  */
 export function plainText(html: string): string {
   return html
-    .replace(/<(script|style|noscript|template|svg)\b[\s\S]*?(?:<\/\1\s*>|$)/gi, ' ')
+    .replace(
+      /<(script|style|noscript|template|svg|nav|footer|aside|form|button|iframe)\b[\s\S]*?(?:<\/\1\s*>|$)/gi,
+      ' ',
+    )
     .replace(/<!--[\s\S]*?(?:-->|$)/g, ' ')
     .replace(/<\/?(?:p|div|li|ul|ol|br|tr|h[1-6]|section|article|header|table|hr)\b[^<>]*>/gi, '\n')
     .replace(/<\/?[a-z][^<>]*>/gi, ' ')
@@ -119,22 +157,27 @@ export function jsonLdBlocks(html: string): unknown[] {
 const amountText = ({ amount }: FormulaDocument['lines'][number]): string =>
   typeof amount === 'string' ? amount : `${amount.value} ${amount.unit}`;
 
+const FORM_NAMES: Readonly<Record<string, string>> = { 'peeled-cored': 'peeled and cored' };
+
 /** Lines of a document as a cook reads them: "2.4 kg damsons", "1 lemon", "half a lemon". */
 export const ingredientTexts = (document: FormulaDocument): string[] =>
   document.lines.map((line) => {
     const known = ingredientById(line.ingredient ?? '');
     const asWritten = line.name ?? line.ingredient ?? '';
-    const [one, many] = known?.name ?? [asWritten, asWritten];
+    const [one, many] = known ? namesOf(known, line.variety) : [asWritten, asWritten];
     const written = amountText(line);
-    const read = readAmount(written, document.decimal);
+    const read = readAmount(written, document);
     const counted = read.ok && read.amount.unit.kind === 'piece';
     const amount = counted ? written.replace(/\s*\beach$/, '') : written;
     const name = counted && read.amount.value <= 1 ? one : many;
     // A count may have its noun with it.
     const text = counted && read.rest === one ? amount : `${amount} ${name}`.trim();
-    return line.form === undefined || line.form === known?.usualForm
-      ? text
-      : `${text}, ${line.form}`;
+    if (line.form === undefined || line.form === known?.usualForm) return text;
+    // "2 kg pitted plums" were weighed without their stones; "2 kg plums, pitted" with them.
+    const form = FORM_NAMES[line.form] ?? line.form;
+    return WASTE_FORMS.has(line.form) && text.endsWith(name)
+      ? `${amount} ${form} ${name}`
+      : `${text}, ${form}`;
   });
 
 /**
@@ -147,7 +190,7 @@ export function toJsonLd(document: FormulaDocument, yieldText?: string): Json {
     '@type': 'Recipe',
     name: document.title,
     recipeCategory: document.kind,
-    keywords: `${document.kind}, ${document.method}`,
+    keywords: statedFormula(document),
     ...(yieldText !== undefined && { recipeYield: yieldText }),
     recipeIngredient: ingredientTexts(document),
     ...(document.steps && {

@@ -2,6 +2,7 @@ import type { Balance } from '../balance/index.js';
 import type { Keeping } from '../keeping/index.js';
 import { fahrenheit } from '../quantity/index.js';
 import type { FormulaDocument } from '../formula/index.js';
+import { statedFormula } from './stated-finish.js';
 import { ingredientTexts } from './json-ld.js';
 
 /** Characters that would be read as Markdown or HTML. */
@@ -17,7 +18,7 @@ export function toMarkdown(
   const lines = [
     `# ${escaped(document.title)}`,
     '',
-    `${document.kind}, ${document.method}`,
+    statedFormula(document),
     '',
     '## In the pot',
     '',

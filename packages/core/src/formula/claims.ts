@@ -1,4 +1,4 @@
-import { parseAmount, type Decimal } from '../quantity/index.js';
+import { parseAmount, type Decimal, type WritingHabit } from '../quantity/index.js';
 import { findJar, type JarSize } from '../jars/index.js';
 import {
   fingerprint,
@@ -140,7 +140,7 @@ function readStatedYield(
     );
     return undefined;
   };
-  const read = typeof value === 'string' ? readJarCount(value, reader.decimal) : undefined;
+  const read = typeof value === 'string' ? readJarCount(value, reader) : undefined;
   return read ?? wrong();
 }
 
@@ -165,11 +165,11 @@ function jarCalled(text: string): JarSize | undefined {
  */
 export function readJarCount(
   text: string,
-  decimal: Decimal = '.',
+  habit: Decimal | WritingHabit = '.',
 ): { readonly count: number; readonly jar: JarSize } | undefined {
   const [, number = '', rest = ''] =
     /^(?:about\s+)?(\S+(?:\s+\d+\/\d+)?)\s+(?:x\s+)?(.+)$/i.exec(text.trim()) ?? [];
-  const amount = parseAmount(number, decimal);
+  const amount = parseAmount(number, habit);
   const jar = jarCalled(rest);
   return amount.ok && jar && amount.amount.value <= 2000
     ? { count: amount.amount.value, jar }

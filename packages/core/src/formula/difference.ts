@@ -5,9 +5,9 @@ import type { FormulaDocument, FormulaLine } from './document.js';
 const amountOf = ({ amount }: FormulaLine): string =>
   typeof amount === 'string' ? amount : `${amount.value} ${amount.unit}`;
 
-const nameOf = ({ ingredient, name, form }: FormulaLine): string => {
+const nameOf = ({ ingredient, name, form, variety }: FormulaLine): string => {
   const known = ingredientById(ingredient ?? '');
-  return known ? displayName(known, form ?? known.usualForm) : (ingredient ?? name ?? 'something');
+  return known ? displayName(known, form ?? known.usualForm, variety) : (ingredient ?? name ?? 'something');
 };
 
 const said = (value: unknown): string => (value === undefined ? 'nothing' : JSON.stringify(value));

@@ -1,4 +1,4 @@
-import type { Decimal } from '../quantity/index.js';
+import type { Decimal, Measures } from '../quantity/index.js';
 import { ingredientById, type Form, type Ripeness } from '../produce/index.js';
 
 /** The kinds of preserve. */
@@ -179,6 +179,8 @@ export interface FormulaDocument {
   kind: Kind;
   method: Method;
   decimal?: Decimal;
+  /** Whose cups, spoons and pints the amounts are in; US ones unless said. */
+  measures?: Measures;
   lines: FormulaLine[];
   finish: DocumentFinish;
   place?: { altitude?: string; pressure?: string; boilingPoint?: string };

@@ -1,5 +1,6 @@
 import { JAR_SIZES } from '../jars/index.js';
 import { FORMS, RIPENESS } from '../produce/index.js';
+import { MEASURES } from '../quantity/index.js';
 import {
   FINISHES,
   KINDS,
@@ -121,6 +122,7 @@ export const FORMULA_FIELDS = {
     kind: { type: 'choice', of: KINDS, required: true },
     method: { type: 'choice', of: METHODS, required: true },
     decimal: { type: 'choice', of: ['.', ','] },
+    measures: { type: 'choice', of: MEASURES },
     lines: {
       type: 'list',
       of: 'line',

@@ -1,6 +1,7 @@
 export { readJarCount } from './claims.js';
 export { differences } from './difference.js';
 export {
+  type DocumentFinish,
   emptyFormula,
   fingerprint,
   type FinishType,
@@ -30,7 +31,7 @@ export {
   type PanAndBurner,
   withPanAndBurner,
 } from './kitchen.js';
-export { lineFromText } from './line.js';
+export { lineFromText, linesFrom, type WrittenLine } from './line.js';
 export { RISE_LIMITS_K } from './pot-finish.js';
 export { OWN_INGREDIENT, type PotLine } from './pot-line.js';
 export { notUnderstoodIn, type PotFormula, readFormula } from './read.js';

@@ -4,14 +4,17 @@ import {
   compositionOf,
   FORMS,
   massOf,
-  readName,
+  namesOf,
   RIPENESS,
+  varietyOf,
   withProfile,
+  withVariety,
   withWeighings,
   type Composition,
   type Form,
   type Ingredient,
 } from '../produce/index.js';
+import { readName, stricterKind } from '../reading/index.js';
 import { MAIN_ACIDS, STAGES, type MainAcid, type Stage } from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
@@ -45,6 +48,18 @@ export const OWN_INGREDIENT = 'own';
  */
 export const MOST_IN_A_LINE_KG = 100;
 
+/** Canned fruit whose acid is published for the can too: FDA, pineapple 3.4-4.1, from memory. */
+const ACID_IN_THE_CAN: ReadonlySet<string> = new Set(['pineapple']);
+
+/**
+ * Fruit drained from a can or jar left acid in its liquid, nobody knows how much: it is on no acid
+ * list.
+ */
+const asKept = (ingredient: Ingredient, form: Form): Ingredient =>
+  form === 'drained' && ingredient.category === 'fruit' && !ACID_IN_THE_CAN.has(ingredient.id)
+    ? { ...ingredient, acidClass: 'low-acid' }
+    : ingredient;
+
 /** One line of the document as what goes into the pot, or undefined with its problems noted. */
 export function readLine(
   reader: Reader,
@@ -64,9 +79,11 @@ export function readLine(
     : readKnownIngredient(reader, path, value);
   if (!amount || !named) return undefined;
   const { form } = named;
-  const profile = pectins.find((each) => each.ingredient === named.ingredient.id);
+  const variety = typeof value.variety === 'string' ? value.variety : named.variety;
+  const kind = asKept(stricterKind(named.ingredient, variety ?? ''), form);
+  const profile = pectins.find((each) => each.ingredient === kind.id);
   const ingredient = withWeighings(
-    profile ? withProfile(named.ingredient, profile) : named.ingredient,
+    withVariety(profile ? withProfile(kind, profile) : kind, varietyOf(kind, variety)),
     prepared,
   );
   const mass = massOf(amount, ingredient, form);
@@ -94,7 +111,7 @@ export function readLine(
   const also = readAlsoStated(reader, `${path}.alsoStated`, value.alsoStated, ingredient, form);
   return {
     index,
-    label: ingredient.name[1],
+    label: namesOf(ingredient, variety)[1],
     ingredient,
     form,
     amount,
@@ -176,11 +193,13 @@ function withOverrides(
   };
 }
 
-function readKnownIngredient(
-  reader: Reader,
-  path: string,
-  value: Json,
-): { ingredient: Ingredient; form: Form } | undefined {
+interface NamedLine {
+  readonly ingredient: Ingredient;
+  readonly form: Form;
+  readonly variety?: string;
+}
+
+function readKnownIngredient(reader: Reader, path: string, value: Json): NamedLine | undefined {
   if (typeof value.ingredient !== 'string') {
     reader.problem(
       `${path}.ingredient`,
@@ -196,7 +215,7 @@ function readKnownIngredient(
   if (value.form === undefined) return reading;
   const before = reader.problems.length;
   const form = reader.oneOf(`${path}.form`, value.form, FORMS, reading.form);
-  return reader.problems.length > before ? undefined : { ingredient: reading.ingredient, form };
+  return reader.problems.length > before ? undefined : { ...reading, form };
 }
 
 /** What an ingredient of the maker's own is doubted by, share of each figure. A guess. */
@@ -215,11 +234,7 @@ const ownFigure = (mid: number, doubt: number): Sourced => ({
   source: OWN_SOURCE,
 });
 
-function readOwnIngredient(
-  reader: Reader,
-  path: string,
-  value: Json,
-): { ingredient: Ingredient; form: Form } | undefined {
+function readOwnIngredient(reader: Reader, path: string, value: Json): NamedLine | undefined {
   const fields = FORMULA_FIELDS.composition;
   const given = isObject(value.composition) ? value.composition : {};
   const at = `${path}.composition`;

@@ -40,8 +40,8 @@ test.each<[string, unknown, RegExp]>([
   ],
   [
     'unknown fruit',
-    line({ ingredient: 'damsen' }),
-    /^lines\[1\]\.ingredient: unknown ingredient "damsen"; did you mean "damson"\?/,
+    line({ ingredient: 'dimsom' }),
+    /^lines\[1\]\.ingredient: unknown ingredient "dimsom"; did you mean "damson"\?/,
   ],
   ['negative amount', line({ amount: '-2 kg' }), /lines\[1\]\.amount: .*below zero/],
   [

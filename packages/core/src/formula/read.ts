@@ -1,4 +1,5 @@
 import { isProduce } from '../produce/index.js';
+import { MEASURES } from '../quantity/index.js';
 import type { Place } from '../water/index.js';
 import {
   KINDS,
@@ -54,6 +55,8 @@ function readEnvelope(reader: Reader, document: unknown): Json {
       reader.problem(key, `${quoted(document[key])}: ${write}`);
   }
   if (document.decimal === ',') reader.decimal = ',';
+  const measures = MEASURES.find((each) => each === document.measures);
+  if (measures) reader.measures = measures;
   return document;
 }
 

@@ -5,6 +5,7 @@ import {
   parseMeasure,
   type Amount,
   type Decimal,
+  type Measures,
   type MeasureName,
 } from '../quantity/index.js';
 import type { Limits } from './fields.js';
@@ -38,6 +39,7 @@ export class Reader {
   readonly problems: Problem[] = [];
   readonly warnings: Warning[] = [];
   decimal: Decimal = '.';
+  measures: Measures = 'us';
 
   problem(path: string, message: string): void {
     this.problems.push({ path, message });
@@ -93,7 +95,7 @@ export class Reader {
       );
       return undefined;
     }
-    const reading = parseAmount(value, this.decimal);
+    const reading = parseAmount(value, this);
     if (reading.ok) return reading.amount;
     this.problem(path, reading.message);
     return undefined;

@@ -1,6 +1,6 @@
 import { balance, type Balance } from '../balance/index.js';
 import {
-  lineFromText,
+  linesFrom,
   notUnderstoodIn,
   readFormula,
   RISE_LIMITS_K,
@@ -10,6 +10,7 @@ import {
   type PotFormula,
   type Problem,
 } from '../formula/index.js';
+import { readLine } from '../reading/index.js';
 import { assessKeeping, KEEPING_VERDICTS, type Keeping } from '../keeping/index.js';
 import { findJar } from '../jars/index.js';
 import { boilingPointAt } from '../water/index.js';
@@ -174,14 +175,10 @@ function asMade<D extends FormulaDocument>(
   const added: D['lines'] = [];
   for (const { event, undone } of boil.log) {
     if (undone || event.type !== 'addition') continue;
-    const line = lineFromText(event.body.text, document.decimal);
-    if (
-      readFormula({ ...document, lines: [line] }).problems.some(({ path }) =>
-        path.startsWith('lines'),
-      )
-    )
+    const lines = linesFrom(readLine(event.body.text, document), document);
+    if (readFormula({ ...document, lines }).problems.some(({ path }) => path.startsWith('lines')))
       notUnderstood.push(event.body.text);
-    else added.push(line);
+    else added.push(...lines);
   }
   const unplanned = [...new Set(filled)]
     .filter((size) => !document.jars.some((jar) => isSame(jar.size, size)))

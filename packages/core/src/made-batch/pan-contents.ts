@@ -1,6 +1,6 @@
 import { preparePot, type PreparedPot } from '../balance/index.js';
 import {
-  lineFromText,
+  linesFrom,
   readFormula,
   softeningIn,
   STAGES,
@@ -11,6 +11,7 @@ import {
   type PotFormula,
   type PotLine,
 } from '../formula/index.js';
+import { readLine } from '../reading/index.js';
 import type { Boil, CookingClock } from '../boil-log/index.js';
 import type { AddedMidBoil } from '../thermal/index.js';
 
@@ -100,7 +101,7 @@ function additionOf(
   kitchen: Kitchen,
 ): Pick<AddedMidBoil, 'water_kg' | 'soluble_kg'> {
   const { formula } = readFormula(
-    { ...withoutPlace(written), lines: [lineFromText(text, written.decimal)] },
+    { ...withoutPlace(written), lines: [...linesFrom(readLine(text, written), written)] },
     kitchen,
   );
   const contents = preparePot(formula)?.contents;

@@ -1,12 +1,5 @@
 export { ALLERGENS, cautionsOf } from './cautions.js';
-export {
-  displayName,
-  ingredientById,
-  INGREDIENTS,
-  type NameReading,
-  nearestIngredients,
-  readName,
-} from './find.js';
+export { displayName, ingredientById, INGREDIENTS } from './find.js';
 export {
   type AcidClass,
   type Form,
@@ -19,3 +12,4 @@ export { type Composition, compositionOf, isProduce, knownForms, massOf } from '
 export { type PreparedWeight, withWeighings } from './prepared.js';
 export { type PectinProfile, PROFILED, type Profiled, withProfile } from './profile.js';
 export { inSeason } from './season.js';
+export { namesOf, VARIETIES, type Variety, varietyOf, withVariety } from './variety.js';

@@ -1,6 +1,7 @@
 import { propagate, times, type Range } from '../range/index.js';
 import { unitById, type Amount } from '../quantity/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
+import { gramsPerPart, SIZE_FACTORS } from './household-measures.js';
 import type { AcidShares, Form, Ingredient, Ripeness } from './ingredient.js';
 
 /** What an ingredient brings, as mass fractions unless said otherwise. */
@@ -48,7 +49,7 @@ const DOUBT = {
   fruit: both(0.08),
   wholeFruit: [0.06, 0.2],
   guessedCup: both(0.15),
-  aboutPieces: 0.1,
+  about: 0.1,
 } as const;
 const LOOSE_FORMS: ReadonlySet<Form> = new Set(['whole', 'hulled', 'frozen', 'stored']);
 
@@ -244,9 +245,71 @@ export function knownForms(ingredient: Ingredient): Form[] {
     : [...new Set<Form>([ingredient.usualForm, ...own])];
 }
 
+/** What one fruit gives of its juice, zest or peel, share of its prepared weight. Common practice. */
+const PART_OF_A_PIECE: Readonly<Partial<Record<Form, number>>> = {
+  juice: 0.47,
+  zest: 0.05,
+  peel: 0.25,
+};
+const CONTAINER_EXAMPLE = 'such as "1 can (400 g)" or "2 (12 oz) bags"';
+
+/** An amount's own ends, as shares of its middle: a range that was written, "about", "heaped". */
+function writtenDoubt(amount: Amount): Doubt {
+  const about = amount.approximate ? DOUBT.about : 0;
+  const [least, most] = amount.between ?? [amount.value, amount.value];
+  return [1 - least / amount.value + about, most / amount.value - 1 + about];
+}
+
+/** The doubt of a measure with that of the amount: their ends, not their squares, are added. */
+const widened = (range: Range, [less, more]: Doubt): Range => ({
+  low: range.low * Math.max(1 - less, 0),
+  mid: range.mid,
+  high: range.high * (1 + more),
+});
+
+type Grams =
+  { readonly ok: true; readonly grams: Range } | { readonly ok: false; readonly message: string };
+
+/** Grams of one unit of an ingredient in a form, with the doubt of measuring it. */
+function gramsOfOne(amount: Amount, ingredient: Ingredient, form: Form): Grams {
+  const { unit } = amount;
+  const name = ingredient.name[1];
+  const missing = (message: string): Grams => ({ ok: false, message });
+  switch (unit.kind) {
+    case 'mass':
+      return { ok: true, grams: between(unit.si * 1000, DOUBT.weighed) };
+    case 'volume':
+    case 'pinch': {
+      const cup = gramsPerCup(ingredient, form, amount.packed);
+      if (!cup) return missing(`no figure for a cup of ${name}; write a weight, such as "50 g"`);
+      const doubt = unit.kind === 'pinch' ? both(0.5) : cup.doubt;
+      return { ok: true, grams: between((unit.si * cup.grams) / CUP_ML, doubt) };
+    }
+    case 'piece': {
+      const each = ingredient.gramsEach;
+      if (!each)
+        return missing(
+          `${name} cannot be counted in pieces; write a weight or a volume, such as "50 g" or "2 tbsp"`,
+        );
+      const part = isProduce(ingredient) ? (PART_OF_A_PIECE[form] ?? 1) : 1;
+      return { ok: true, grams: times(each, part * SIZE_FACTORS[amount.size ?? 'medium']) };
+    }
+    case 'pack':
+    case 'part': {
+      const one = gramsPerPart(ingredient, unit.id);
+      if (one) return { ok: true, grams: times(one, SIZE_FACTORS[amount.size ?? 'medium']) };
+      return missing(
+        unit.kind === 'pack'
+          ? `how much is in one ${unit.name[0]} of ${name}? Write it, ${CONTAINER_EXAMPLE}`
+          : `${name} cannot be counted in ${unit.name[1]}; write a weight, such as "50 g"`,
+      );
+    }
+  }
+}
+
 /**
  * The mass that goes into the pot for an amount of an ingredient in a form. A weight is taken in
- * the form named; `as-bought` loses its waste.
+ * the form named; `as-bought` loses its waste. A range keeps its ends.
  *
  * @returns kilograms of prepared ingredient with the doubt of the measuring, or what could not be
  * worked out
@@ -259,62 +322,23 @@ export function massOf(amount: Amount, ingredient: Ingredient, form: Form): Mass
       message: `no figures for ${name} in the form "${form}"; write one of ${knownForms(ingredient).join(', ')}`,
     };
   }
+  const one = gramsOfOne(amount, ingredient, form);
+  if (!one.ok) return one;
+  const measured = widened(times(one.grams, amount.value / 1000), writtenDoubt(amount));
   const waste = form === 'as-bought' ? ingredient.wastePercent : undefined;
-  const prepared = (mass_kg: Range): Range =>
-    waste === undefined
-      ? mass_kg
-      : (propagate([mass_kg, waste], ([mass = 0, lost = 0]) => [mass * (1 - lost / 100)])[0] ??
-        mass_kg);
-  const pieces = (grams: Range | undefined, what: string): MassReading => {
-    if (!grams)
-      return {
-        ok: false,
-        message: `${name} cannot be counted in ${what}; write a weight or a volume, such as "50 g" or "2 tbsp"`,
-      };
-    const doubt = amount.approximate ? DOUBT.aboutPieces : 0;
-    const scale = (range: Range): Range => ({
-      low: (range.low * amount.value * (1 - doubt)) / 1000,
-      mid: (range.mid * amount.value) / 1000,
-      high: (range.high * amount.value * (1 + doubt)) / 1000,
-    });
-    return { ok: true, mass_kg: scale(grams) };
-  };
-  switch (amount.unit.kind) {
-    case 'mass': {
-      const mass_kg = prepared(between(amount.value * amount.unit.si, DOUBT.weighed));
-      if (amount.unit.id === 'oz' && ingredient.liquid) {
-        return {
-          ok: true,
-          mass_kg,
-          caution: {
-            code: 'oz-is-weight',
-            text: `${amount.value} oz of ${name} is taken by weight; write "fl oz" if you meant a measuring jug`,
-          },
-        };
-      }
-      return { ok: true, mass_kg };
-    }
-    case 'volume':
-    case 'pinch': {
-      const cup = gramsPerCup(ingredient, form, amount.packed);
-      if (!cup)
-        return {
-          ok: false,
-          message: `no figure for a cup of ${name}; write a weight, such as "50 g"`,
-        };
-      const doubt = amount.unit.kind === 'pinch' ? both(0.5) : cup.doubt;
-      return {
+  const mass_kg =
+    waste === undefined || amount.unit.kind === 'piece'
+      ? measured
+      : (propagate([measured, waste], ([mass = 0, lost = 0]) => [mass * (1 - lost / 100)])[0] ??
+        measured);
+  return amount.unit.id === 'oz' && ingredient.liquid
+    ? {
         ok: true,
-        mass_kg: prepared(
-          between((amount.value * amount.unit.si * cup.grams) / CUP_ML / 1000, doubt),
-        ),
-      };
-    }
-    case 'piece':
-      return pieces(ingredient.gramsEach, 'pieces');
-    case 'container':
-      return amount.unit.id === 'box'
-        ? pieces(ingredient.gramsPerBox, 'boxes')
-        : pieces(ingredient.gramsPerPouch, 'pouches');
-  }
+        mass_kg,
+        caution: {
+          code: 'oz-is-weight',
+          text: `${amount.value} oz of ${name} is taken by weight; write "fl oz" if you meant a measuring jug`,
+        },
+      }
+    : { ok: true, mass_kg };
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { parseAmount, unitById } from '../quantity/index.js';
 import { compositionOf, knownForms, massOf } from './mass.js';
-import { displayName, INGREDIENTS, ingredientById, readName } from './find.js';
+import { displayName, INGREDIENTS, ingredientById } from './find.js';
 
 describe('the table', () => {
   test('ids are unique and kebab-case', () => {
@@ -29,54 +29,6 @@ describe('the table', () => {
       expect(knownForms(i)).toContain(i.usualForm);
     },
   );
-
-  test('every word for an ingredient finds it, singular, plural, synonym or id', () => {
-    for (const i of INGREDIENTS) {
-      for (const word of [i.id, ...i.name, ...i.synonyms])
-        expect(readName(word)).toMatchObject({ ok: true, ingredient: { id: i.id } });
-    }
-  });
-});
-
-test('forms are read from how people say them', () => {
-  expect(readName('damsons, pitted')).toMatchObject({
-    ingredient: { id: 'damson' },
-    form: 'pitted',
-  });
-  expect(readName('Crushed blackberries')).toMatchObject({
-    ingredient: { id: 'blackberry' },
-    form: 'crushed',
-  });
-  expect(readName('pears, peeled and cored')).toMatchObject({
-    ingredient: { id: 'pear' },
-    form: 'peeled-cored',
-  });
-  expect(readName('juice of redcurrants')).toMatchObject({
-    ingredient: { id: 'redcurrant' },
-    form: 'juice',
-  });
-  expect(readName('quinces (as bought)')).toMatchObject({
-    ingredient: { id: 'quince' },
-    form: 'as-bought',
-  });
-  const names = INGREDIENTS.flatMap((i) =>
-    knownForms(i).map((form) => [displayName(i, form), i.id] as const),
-  );
-  for (const [name, id] of names) {
-    const reading = readName(name);
-    // Apple, orange and lemon juice are ingredients of their own.
-    expect([id, `${id}-juice`, `${id}-juice-fresh`]).toContain(
-      reading.ok ? reading.ingredient.id : undefined,
-    );
-  }
-});
-
-test('an unknown name offers the nearest, and nonsense offers help', () => {
-  expect(readName('blakcurrant')).toMatchObject({
-    ok: false,
-    message: expect.stringContaining('blackcurrant') as string,
-  });
-  expect(readName('qqqqq')).toMatchObject({ ok: false, guesses: [] });
 });
 
 // A pound of crushed berries is about 1.9-2 cups; a pound of granulated sugar about 2 1/4 cups
@@ -103,7 +55,7 @@ test('what cannot be measured that way is refused with a way that works', () => 
   if (!sugar || !reading.ok) throw new Error('setup');
   expect(massOf(reading.amount, sugar, 'whole')).toMatchObject({
     ok: false,
-    message: expect.stringContaining('50 g') as string,
+    message: expect.stringContaining('400 g') as string,
   });
   expect(massOf(reading.amount, sugar, 'crushed')).toMatchObject({
     ok: false,

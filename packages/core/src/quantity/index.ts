@@ -9,7 +9,14 @@ export {
 } from './format.js';
 export { celsius, fahrenheit, FOOT_M, type MeasureName, parseMeasure } from './measure.js';
 export { nearest } from './nearest.js';
-export { type Amount, type Decimal, parseAmount, readAmount } from './parse.js';
+export { type Decimal } from './number.js';
+export {
+  type Amount,
+  parseAmount,
+  type PieceSize,
+  readAmount,
+  type WritingHabit,
+} from './parse.js';
 export { writeAddition, writeAmount } from './style.js';
 export {
   DAY_MIN,
@@ -21,4 +28,4 @@ export {
   MINUTE_S,
   SECOND_MS,
 } from './time.js';
-export { findUnit, type Unit, unitById } from './units.js';
+export { findUnit, MEASURES, type Measures, type Unit, unitById } from './units.js';

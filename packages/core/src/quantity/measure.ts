@@ -1,4 +1,4 @@
-import type { Decimal } from './parse.js';
+import type { Decimal } from './number.js';
 
 export type MeasureReading =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string };

@@ -47,6 +47,38 @@ test.each<[string, number, string]>([
   ['1-1/2 cups', 1.5, 'cup'],
   ['half a cup', 0.5, 'cup'],
   ['a quarter of a cup', 0.25, 'cup'],
+  ['1kg', 1, 'kg'],
+  ['2lb 4oz', 2.25, 'lb'],
+  ['3-4 cups', 3.5, 'cup'],
+  ['2 to 3 lb', 2.5, 'lb'],
+  ['1 - 1 1/2 kg', 1.25, 'kg'],
+  ['500g-600g', 550, 'g'],
+  ['between 2 and 3 kg', 2.5, 'kg'],
+  ['one and a half cups', 1.5, 'cup'],
+  ['1 & 1/2 cups', 1.5, 'cup'],
+  ['a pound and a half', 1.5, 'lb'],
+  ['half a dozen', 6, 'each'],
+  ['twenty-four', 24, 'each'],
+  ['1 cup plus 2 tbsp', 1.125, 'cup'],
+  ['3 cups less 2 tablespoons', 2.875, 'cup'],
+  ['2 (3-oz) pouches', 6, 'oz'],
+  ['2 12-oz bags', 24, 'oz'],
+  ['1 can (15 oz)', 15, 'oz'],
+  ['3 x 340 g jars', 1020, 'g'],
+  ['1 (49 or 57 g) package', 53, 'g'],
+  ['1kg/2lb 4oz', 1, 'kg'],
+  ['1 cup (8 fl oz, 240 ml)', 240, 'ml'],
+  ['4 cups (800 g)', 800, 'g'],
+  ['heaped tbsp', 1.5, 'tbsp'],
+  ['just under 1 kg', 0.98, 'kg'],
+  ['1.000 g', 1000, 'g'],
+  ['5OO g', 500, 'g'],
+  ['l cup', 1, 'cup'],
+  ['2 tablespons', 2, 'tbsp'],
+  ['3#', 3, 'lb'],
+  ['4 sprigs', 4, 'sprig'],
+  ['1 EL', 1, 'metric-tbsp'],
+  ['2 dessertspoons', 2, 'dessertspoon'],
   ['3⁄4 cup', 0.75, 'cup'],
 ])('reads %s', (text, value, unit) => {
   const [v, u] = amount(text);
@@ -59,6 +91,39 @@ test('the decimal mark of the document decides what 1,200 means', () => {
   expect(amount('1,200 kg', ',')).toEqual([1.2, 'kg']);
   expect(amount('1.200 g', ',')).toEqual([1200, 'g']);
   expect(amount('1,2 kg', '.')).toEqual([1.2, 'kg']); // can only be a decimal
+});
+
+test('a range keeps its ends', () => {
+  expect(readAmount('3-4 cups blueberries')).toMatchObject({
+    amount: { value: 3.5, between: [3, 4] },
+    rest: 'blueberries',
+  });
+  expect(readAmount('1 or 6 tbsp')).toMatchObject({ amount: { between: [1, 6] } });
+});
+
+test('the same amount in another measure is kept beside it, and never added', () => {
+  expect(readAmount('¾ pint (425ml) water')).toMatchObject({
+    amount: { value: 425, unit: { id: 'ml' } },
+    others: [{ written: '¾ pint' }],
+    rest: 'water',
+  });
+  expect(readAmount('3 lb plums')).toMatchObject({ others: [] });
+});
+
+// UK Units of Measurement Regulations 1995: a pint is 568.26125 ml. A British tablespoon of 15 ml and an
+// Australian one of 20 are common practice.
+test.each([
+  ['1 pint', 'uk', 568.26125],
+  ['1 pint', 'us', 473.176473],
+  ['1 tbsp', 'uk', 15],
+  ['1 tbsp', 'australian', 20],
+  ['1 cup', 'metric', 250],
+  ['1 US pint', 'uk', 473.176473],
+  ['1 imperial pint', 'us', 568.26125],
+] as const)('%s is %s measure', (text, measures, ml) => {
+  const reading = parseAmount(text, { measures });
+  const { amount } = reading as typeof reading & { ok: true };
+  expect(amount.value * amount.unit.si).toBeCloseTo(ml, 5);
 });
 
 test('what follows an amount is handed back', () => {
@@ -83,7 +148,6 @@ test.each([
   ['plenty', /does not begin with a number/],
   ['', /no amount/],
   ['1/0 cup', /does not begin with a number|nothing/],
-  ['2-3 cups', /choice of two amounts/],
   ['2 kg damsons', /"damsons" after the unit/],
   ['1.2.3 kg', /./],
 ])('refuses %s and says why', (text, message) => {

@@ -4,7 +4,7 @@ import { ChevronDown, GripVertical, X } from 'lucide-react';
 import { memo, useId, useState } from 'react';
 import type { FormulaLineBody } from '@idle-kettle/contract';
 import {
-  nearestIngredients,
+  similarIngredients,
   STAGES,
   type Ingredient,
   type Problem,
@@ -205,7 +205,7 @@ function Row({ index, line, ingredient, also, stage, share, problems, change }: 
           ))}
           {nameWrong && line.ingredient !== undefined && (
             <p className="mt-1 flex flex-wrap gap-2">
-              {nearestIngredients(line.ingredient).map((guess) => (
+              {similarIngredients(line.ingredient).map((guess) => (
                 <button
                   key={guess.id}
                   type="button"

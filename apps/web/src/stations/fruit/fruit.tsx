@@ -105,7 +105,7 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
           onSubmit={(event) => {
             event.preventDefault();
             const { form: _, ...kept } = line;
-            const weighed = parseAmount(prepared, document.decimal);
+            const weighed = parseAmount(prepared, document);
             if (
               pot.amount.unit.kind === 'mass' &&
               weighed.ok &&

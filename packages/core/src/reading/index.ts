@@ -1,0 +1,13 @@
+export { similarIngredients } from './lexicon.js';
+export {
+  cleanLine,
+  isUnderstood,
+  type LinePart,
+  type LineProblem,
+  type LineProblemCode,
+  type LineReading,
+  type OpenAmount,
+  readLine,
+} from './line.js';
+export { type NamedIngredient, type NameReading, readName, stricterKind } from './name.js';
+export { WASTE_FORMS } from './vocabulary.js';
