@@ -4,9 +4,11 @@ import {
   balance,
   BoilingCurve,
   forecast,
+  foundRecipe,
   GEL_RISE_C,
   parseAmount,
   readFormula,
+  readLine,
   sampleBalance,
   saturationTemperature_C,
   simulateBoil,
@@ -111,6 +113,72 @@ const WAYS = [
   '1 1/2 pecks',
 ];
 
+/** A recipe of sixty lines, as somebody might paste it. */
+const SIXTY_LINES = [
+  'Damson and quince conserve',
+  'Ingredients',
+  ...Array.from({ length: 5 }, () => [
+    '2.4 kg damsons, washed and stoned',
+    '1 large quince, peeled, cored and grated',
+    '500 ml (18 fl oz) water',
+    '2kg/4lb 8oz granulated sugar',
+    'juice and finely grated zest of 2 lemons',
+    '1/2 tsp freshly ground cloves',
+  ]).flat(),
+  'Method',
+  ...Array.from(
+    { length: 27 },
+    (_, i) => `${i + 1}. Simmer for ${i + 5} minutes, then stir in 2 tbsp brandy.`,
+  ),
+  'Makes 9 jars of 340 g',
+].join('\n');
+
+const GENERATED_LINES = 100_000;
+const SOME_AMOUNTS = [
+  '2 kg',
+  '1 1/2 cups',
+  '3-4 lb',
+  '2 (12 oz) bags',
+  'half a dozen',
+  '1kg/2lb 4oz',
+  '',
+  'a pinch of',
+  '5OO g',
+  '½ tsp',
+];
+const SOME_FOODS = [
+  'damsons, pitted',
+  'ripe pears, peeled and cored',
+  'sugar',
+  'moonfruit',
+  'lemon juice',
+  'bay leaves',
+  'blackcurrents',
+  'water to cover',
+  'apple butter',
+  ')(;½/',
+];
+
+/** Reads many made-up lines: none may throw, give no number, or vanish. */
+function benchReading() {
+  const from = performance.now();
+  let bad = 0;
+  for (let i = 0; i < GENERATED_LINES; i++) {
+    const text = `${SOME_AMOUNTS[i % 10]} ${SOME_FOODS[Math.floor(i / 10) % 10]}${i % 7 === 0 ? ` ${String.fromCharCode(32 + (i % 95))}${i}` : ''}`;
+    const { parts, text: kept, problem, openAmount } = readLine(text);
+    const isWhole = parts.every(
+      ({ mass_kg }) => mass_kg === undefined || mass_kg.low <= mass_kg.high,
+    );
+    const isAnswered = parts.length > 0 || openAmount !== undefined || problem !== undefined;
+    if (kept !== text || !isWhole || !isAnswered) bad++;
+  }
+  const each = ((performance.now() - from) / GENERATED_LINES) * 1000;
+  console.log(
+    `${GENERATED_LINES} generated lines read: ${bad} lost or without a number, ${each.toFixed(0)} µs a line`,
+  );
+  return bad === 0;
+}
+
 const CASES = [
   [
     'balance of a 10-line formula',
@@ -139,9 +207,16 @@ const CASES = [
   ['simulating 60 min at 1 s steps', 10, (n) => () => boil(3600 * n, 30)],
   [
     'parsing 1,000 amounts',
-    5,
+    10,
     (n) => () => {
       for (let i = 0; i < 1000 * n; i++) parseAmount(WAYS[i % WAYS.length]);
+    },
+  ],
+  [
+    'reading a recipe of 60 lines',
+    10,
+    (n) => () => {
+      for (let i = 0; i < n; i++) foundRecipe(SIXTY_LINES);
     },
   ],
 ];
@@ -156,5 +231,5 @@ for (const [name, limit, make] of CASES) {
     `${name.padEnd(34)}${told(one)}${told(ten)}${told(hundred)}${told(limit)}${one < limit ? '' : '  over'}`,
   );
 }
-const kept = [benchBoils(), benchSeason()];
+const kept = [benchReading(), benchBoils(), benchSeason()];
 process.exitCode = slow > 0 || kept.includes(false) ? 1 : 0;

@@ -168,6 +168,9 @@ export class FormulaLineBody {
   @Optional('line', 'variety')
   variety?: string;
 
+  @Optional('line', 'writtenAs')
+  writtenAs?: string;
+
   @Optional('line', 'goesIn')
   goesIn?: Stage;
 
@@ -313,6 +316,9 @@ export class FormulaBody {
 
   @Optional('document', 'steps')
   steps?: string[];
+
+  @Optional('document', 'leftOut')
+  leftOut?: string[];
 
   @Optional('document', 'notes')
   notes?: string;

@@ -287,6 +287,8 @@ export {
 export {
   auditImport,
   claimsOf,
+  type Correction,
+  type Corrections,
   foundRecipe,
   type FoundRecipe,
   guessLogColumns,

@@ -5,8 +5,9 @@ import {
   type FormulaDocument,
   type WrittenLine,
 } from '../formula/index.js';
-import type { WritingHabit } from '../quantity/index.js';
-import { readLine, type LinePart, type LineReading } from '../reading/index.js';
+import { ingredientById } from '../produce/index.js';
+import { readAmount, type WritingHabit } from '../quantity/index.js';
+import { cleanLine, readLine, type LinePart, type LineReading } from '../reading/index.js';
 import { ingredientTexts, jsonLdBlocks, plainText, recipeFromJsonLd } from './json-ld.js';
 import { habitOf } from './measures.js';
 import { claimsOf, yieldOf } from './recipe-claims.js';
@@ -31,6 +32,17 @@ export interface ImportedLine {
   /** Why it is not understood. */
   readonly problem: string | undefined;
 }
+
+/** What a person says of a line that was not understood, or wrongly. */
+export type Correction =
+  | { readonly type: 'no-food' }
+  /** The line written anew. */
+  | { readonly type: 'rewritten'; readonly text: string }
+  /** An ingredient for words that the table does not know. */
+  | { readonly type: 'picked'; readonly ingredient: string };
+
+/** Corrections by the position of the line among those found. */
+export type Corrections = ReadonlyMap<number, Correction>;
 
 export type Imported =
   | {
@@ -115,13 +127,18 @@ function parse(text: string): unknown {
  *
  * @param text at most 2 MB
  * @param habit whose measures it is written in; found from its own words unless given
+ * @param corrections what a person said of single lines
  */
-export function importFormula(text: string, habit?: WritingHabit): Imported {
+export function importFormula(
+  text: string,
+  habit?: WritingHabit,
+  corrections: Corrections = new Map(),
+): Imported {
   const found = findIn(text, habit);
   if (!found.ok) return found;
   return found.from === 'formula'
     ? fromDocument(found.own)
-    : draft(found.recipe, found.from, found.habit);
+    : draft(corrected(found.recipe, corrections, found.habit), found);
 }
 
 /**
@@ -170,6 +187,7 @@ const KEPT = [
   'statedYield',
   'notes',
   'steps',
+  'leftOut',
 ] as const;
 
 function fromDocument(own: Partial<FormulaDocument>): Imported {
@@ -211,6 +229,7 @@ function fromDocument(own: Partial<FormulaDocument>): Imported {
 }
 
 const LONGEST_INGREDIENT = 200;
+const LONGEST_NAME = 120;
 
 /**
  * "1.5 kg apples, peeled and cored" in a recipe was weighed as bought; "1.5 kg peeled apples" was
@@ -231,14 +250,70 @@ function linesOfRecipe({ reading }: RecipeLine, habit: WritingHabit): readonly W
     return {
       ...line,
       ...asBought,
+      ...(reading.pickedFor !== undefined && {
+        writtenAs: reading.pickedFor.slice(0, LONGEST_NAME),
+      }),
       ...(line.ingredient !== undefined && {
-        ingredient: line.ingredient.slice(0, LONGEST_INGREDIENT),
+        ingredient: line.ingredient.slice(0, LONGEST_NAME),
       }),
     };
   });
 }
 
-function draft(recipe: FoundRecipe, from: 'json-ld' | 'text', habit: WritingHabit): Imported {
+/** The recipe with the lines as a person corrected them; their own words stay. */
+function corrected(
+  recipe: FoundRecipe,
+  corrections: Corrections,
+  habit: WritingHabit,
+): FoundRecipe {
+  if (corrections.size === 0) return recipe;
+  const lines = recipe.lines.map((line, i): RecipeLine => {
+    const correction = corrections.get(i);
+    return correction ? correctedLine(line, correction, habit) : line;
+  });
+  return { ...recipe, lines };
+}
+
+function correctedLine(
+  { text, fromStep }: RecipeLine,
+  correction: Correction,
+  habit: WritingHabit,
+): RecipeLine {
+  switch (correction.type) {
+    case 'no-food':
+      return { text, role: 'note', leftOut: true };
+    case 'rewritten':
+      return {
+        text,
+        role: 'ingredient',
+        reading: { ...readLine(correction.text, habit), text },
+        ...(fromStep && { fromStep }),
+      };
+    case 'picked':
+      return {
+        text,
+        role: 'ingredient',
+        reading: pickedReading(text, correction.ingredient, habit),
+      };
+  }
+}
+
+/** The line with an ingredient in place of the words after its amount. */
+function pickedReading(text: string, id: string, habit: WritingHabit): LineReading {
+  const amount = readAmount(cleanLine(text), habit);
+  const name = ingredientById(id)?.name[1] ?? id;
+  const words = amount.ok ? amount.rest : cleanLine(text);
+  return {
+    ...readLine(amount.ok ? `${amount.written} ${name}` : name, habit),
+    text,
+    pickedFor: words,
+  };
+}
+
+function draft(
+  recipe: FoundRecipe,
+  { from, habit }: { readonly from: 'json-ld' | 'text'; readonly habit: WritingHabit },
+): Imported {
   const isFood = ({ role, reading }: RecipeLine): boolean =>
     role === 'ingredient' || (role === 'unknown' && reading !== undefined);
   if (!recipe.lines.some(isFood))
@@ -260,6 +335,9 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text', habit: WritingHabi
   const { kind = 'jam', method = 'long-boil', finish, otherFood } = claimsOf(recipe);
   const claimed = yieldOf(recipe);
   const steps = recipe.lines.filter(({ role }) => role === 'step').map(({ text }) => text);
+  const leftOut = recipe.lines
+    .filter((line) => line.leftOut)
+    .map(({ text }) => text.slice(0, LONGEST_INGREDIENT));
   const document: FormulaDocument = {
     ...emptyFormula(
       recipe.title.slice(0, 120),
@@ -274,6 +352,7 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text', habit: WritingHabi
     ...(claimed?.type === 'jars' && { statedYield: claimed.text }),
     ...(steps.length > 0 && { steps: steps.map((step) => step.slice(0, 1000)) }),
     ...(recipe.notes !== undefined && { notes: recipe.notes.slice(0, 10_000) }),
+    ...(leftOut.length > 0 && { leftOut }),
   };
   return {
     ok: true,

@@ -6,7 +6,14 @@ export {
   type LogOptions,
   readBoilLog,
 } from './boil-log.js';
-export { foundRecipe, type Imported, type ImportedLine, importFormula } from './import.js';
+export {
+  type Correction,
+  type Corrections,
+  foundRecipe,
+  type Imported,
+  type ImportedLine,
+  importFormula,
+} from './import.js';
 export { ingredientTexts, toJsonLd } from './json-ld.js';
 export { toMarkdown } from './markdown.js';
 export { type FoundRecipe, LARGEST_IMPORT, type LineRole } from './recipe.js';

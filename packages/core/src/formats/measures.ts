@@ -5,7 +5,7 @@ const WRITTEN_IN: readonly (readonly [Measures, RegExp])[] = [
   ['australian', /\b(?:australian|20 ?ml tablespoons?)\b/i],
   [
     'uk',
-    /\b(?:caster sugar|granulated sugar.*\bpints?\b|dessertspoons?|preserving sugar|bramleys?|muslin|waxed discs?|wax discs?|golden syrup|imperial|sultanas|preserving pan|maslin pan)\b|\bpints?\b.*\b(?:ml|litres?)\b|\b(?:ml|litres?)\b.*\bpints?\b/i,
+    /\b(?:caster sugar|granulated sugar.*\bpints?\b|dessertspoons?|preserving sugar|bramleys?|muslin|waxed discs?|wax discs?|golden syrup|imperial|sultanas|preserving pan|maslin pan)\b|\d ?(?:g|kg|ml) ?\/ ?\d|\d ?(?:oz|lb|pints?) ?\/ ?\d+ ?(?:g|kg|ml)|\bpints?\b.*\b(?:ml|litres?)\b|\b(?:ml|litres?)\b.*\bpints?\b/i,
   ],
   ['metric', /\b(?:gelling sugar|gelierzucker|EL|TL)\b/],
 ];

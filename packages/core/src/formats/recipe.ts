@@ -34,6 +34,8 @@ export interface RecipeLine {
   readonly reading?: LineReading;
   /** A food named with its amount within a step, and in no ingredient line. */
   readonly fromStep?: boolean;
+  /** A person said that it is no food. */
+  readonly leftOut?: boolean;
 }
 
 /** A recipe as it was found: every line once, in its order. */

@@ -57,7 +57,7 @@ const STEP_STARTS = new RegExp(
 
 /** Whether a line tells what to do. "Juice of 2 lemons" does not. */
 export function isInstruction(line: string): boolean {
-  const text = line.replace(/^(?:step\s*)?\(?\d{1,2}[.):]?\s+/i, '').trim();
+  const text = line.replace(/^(?:step\s*\d{1,2}[.):]?|\(?\d{1,2}[.):])\s+/i, '').trim();
   if (/^(?:juice|zest|top|can|pit|core|stone|line|peel|rest)\s+(?:and|of|from|\d)/i.test(text))
     return false;
   if (/^(?:some|enough)\b/i.test(text)) return false;

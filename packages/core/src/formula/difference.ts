@@ -7,7 +7,9 @@ const amountOf = ({ amount }: FormulaLine): string =>
 
 const nameOf = ({ ingredient, name, form, variety }: FormulaLine): string => {
   const known = ingredientById(ingredient ?? '');
-  return known ? displayName(known, form ?? known.usualForm, variety) : (ingredient ?? name ?? 'something');
+  return known
+    ? displayName(known, form ?? known.usualForm, variety)
+    : (ingredient ?? name ?? 'something');
 };
 
 const said = (value: unknown): string => (value === undefined ? 'nothing' : JSON.stringify(value));

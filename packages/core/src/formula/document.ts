@@ -118,6 +118,8 @@ export interface FormulaLine {
   ripeness?: Ripeness;
   /** Of the fruit, in the maker's words; it changes nothing that is computed. */
   variety?: string;
+  /** The words of the recipe that this ingredient was picked for, where the table does not know them. */
+  writtenAs?: string;
   /** When it goes in, where that is not the usual time of the method. */
   goesIn?: Stage;
   /** As written: "2 1/2 cups". */
@@ -195,6 +197,8 @@ export interface FormulaDocument {
   statedYield?: string;
   notes?: string;
   steps?: string[];
+  /** Lines of the recipe that a person said are no food; named in the verdict. */
+  leftOut?: string[];
 }
 
 /**

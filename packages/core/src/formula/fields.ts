@@ -182,6 +182,13 @@ export const FORMULA_FIELDS = {
       description: 'one step',
       write: 'write each step as text',
     },
+    leftOut: {
+      type: 'texts',
+      most: 50,
+      mostEach: 200,
+      description: 'a line of the recipe that a person said is no food',
+      write: 'write each line as text',
+    },
   },
   line: {
     ingredient: {
@@ -204,6 +211,12 @@ export const FORMULA_FIELDS = {
       most: 60,
       description: 'of the fruit, in your words',
       write: 'write the variety as text',
+    },
+    writtenAs: {
+      type: 'text',
+      most: 120,
+      description: 'the words an unknown ingredient was picked for; such a line grants no shelf',
+      write: 'write the words as text',
     },
     goesIn: {
       type: 'choice',

@@ -1,5 +1,11 @@
 import { parseAmount, readAmount, type Decimal, type WritingHabit } from '../quantity/index.js';
-import { readLine, readName, type LinePart, type LineReading } from '../reading/index.js';
+import {
+  readLine,
+  readName,
+  type LinePart,
+  type LineReading,
+  type OpenAmount,
+} from '../reading/index.js';
 import type { FormulaLine } from './document.js';
 
 /** A line of a document whose amount is as it was written. */
@@ -19,7 +25,11 @@ function lineOf(part: LinePart, habit: Decimal | WritingHabit): WrittenLine {
   };
 }
 
-const OPEN_WORDS = { 'to-taste': 'to taste', 'to-cover': 'to cover', 'not-stated': '' } as const;
+/** Amounts that have words of their own; of the others the line itself is kept. */
+const OPEN_WORDS: Readonly<Partial<Record<OpenAmount, string>>> = {
+  'to-taste': 'to taste',
+  'to-cover': 'to cover',
+};
 const LONGEST_OPEN_AMOUNT = 60;
 
 /**
@@ -35,8 +45,9 @@ export function linesFrom(
   const { named, openAmount, text } = reading;
   if (named && openAmount) {
     const { ingredient, form, variety } = named;
+    const isName = text.trim().split(/\s+/).length <= 1;
     const words =
-      openAmount === 'ratio' ? text.trim().slice(0, LONGEST_OPEN_AMOUNT) : OPEN_WORDS[openAmount];
+      OPEN_WORDS[openAmount] ?? (isName ? '' : text.trim().slice(0, LONGEST_OPEN_AMOUNT));
     return [
       {
         amount: words,

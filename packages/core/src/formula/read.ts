@@ -1,4 +1,4 @@
-import { isProduce } from '../produce/index.js';
+import { ingredientById, isProduce, namesOf } from '../produce/index.js';
 import { MEASURES } from '../quantity/index.js';
 import type { Place } from '../water/index.js';
 import {
@@ -147,8 +147,8 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
 }
 
 /**
- * What of a document was not understood, as the person wrote it: the lines with a problem, and what
- * else is wrong.
+ * What of a document was not understood, as the person wrote it: the lines with a problem, words that
+ * an ingredient was picked for, and what else is wrong.
  */
 export function notUnderstoodIn(document: FormulaDocument, problems: readonly Problem[]): string[] {
   const told = problems.map(({ path, message }) => {
@@ -157,7 +157,12 @@ export function notUnderstoodIn(document: FormulaDocument, problems: readonly Pr
     if (!line) return message;
     const amount =
       typeof line.amount === 'string' ? line.amount : `${line.amount.value} ${line.amount.unit}`;
-    return `${amount} ${line.ingredient ?? line.name ?? ''}`.trim() || message;
+    const known = ingredientById(line.ingredient ?? '');
+    const name = known ? namesOf(known, line.variety)[1] : (line.ingredient ?? line.name ?? '');
+    return (amount.includes(name) ? amount : `${amount} ${name}`.trim()) || message;
   });
-  return [...new Set(told)];
+  const picked = document.lines.flatMap(({ writtenAs, ingredient }) =>
+    writtenAs === undefined ? [] : [`${writtenAs} (taken for ${ingredient ?? 'something'})`],
+  );
+  return [...new Set([...told, ...picked])];
 }

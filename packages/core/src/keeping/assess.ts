@@ -155,6 +155,14 @@ const notUnderstoodReason = (texts: readonly string[]): KeepingReason =>
     `“${texts.join('”, “')}” is in the pot but not understood, so nothing can be said for it: write it as an amount and an ingredient`,
   );
 
+/** A person's word that a line is no food changes no verdict, and is shown beside it. */
+const leftOutReason = (texts: readonly string[]): KeepingReason =>
+  reason(
+    'left-out',
+    `“${texts.join('”, “')}” was marked as no food and is not counted; the verdict holds only without it`,
+    PRACTICE,
+  );
+
 /**
  * Whether a batch keeps, by the rules in their order. Of rules 1 to 4 and 10 the first that applies
  * decides the contents; what asks for a process always applies, and the strictest wins. The model's
@@ -172,7 +180,7 @@ export function assessKeeping(
   const worst = worstPH(formula);
   const contents = decide(formula, options, worst, made);
   const result = new StrictestVerdict(contents.verdict, [...contents.reasons]);
-  const { notUnderstood = [] } = options;
+  const { notUnderstood = [], leftOut = [] } = options;
   if (notUnderstood.length > 0) result.take('fridge', notUnderstoodReason(notUnderstood));
   const solids = lowSolids(formula, made);
   const { process, safestProcess } =
@@ -184,6 +192,7 @@ export function assessKeeping(
         `the tested source does not count: ${formula.claims.testedSourceVoid}`,
       ),
     );
+  if (leftOut.length > 0) result.reasons.push(leftOutReason(leftOut));
   const { verdict, reasons } = result;
   const isShelf = verdict === 'shelf';
   const asksForAltitude = reasons.some(({ code }) => code === 'altitude-needed');

@@ -37,6 +37,10 @@ export function computeFormula(
     formula,
     problems,
     balance: made,
-    keeping: assessKeeping(formula, { ...options, notUnderstood }, made),
+    keeping: assessKeeping(
+      formula,
+      { ...options, notUnderstood, leftOut: document.leftOut ?? [] },
+      made,
+    ),
   };
 }

@@ -2,6 +2,7 @@
 export type KeepingReasonCode =
   | 'nothing'
   | 'not-understood'
+  | 'left-out'
   | 'under-oil'
   | 'published-curd'
   | 'curd'

@@ -17,6 +17,8 @@ export interface KeepingOptions {
    * said.
    */
   readonly notUnderstood?: readonly string[];
+  /** Lines a person said are no food. */
+  readonly leftOut?: readonly string[];
 }
 
 /**

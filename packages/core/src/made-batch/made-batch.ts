@@ -80,6 +80,7 @@ export function madeBatch<D extends FormulaDocument>(
   };
   const options = {
     notUnderstood: [...notUnderstood, ...notUnderstoodIn(document, problems)],
+    leftOut: document.leftOut ?? [],
     ...(on !== undefined && { on }),
   };
   const keeping = assessKeeping(judged, options, made);

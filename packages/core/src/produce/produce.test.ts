@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { parseAmount, unitById } from '../quantity/index.js';
 import { compositionOf, knownForms, massOf } from './mass.js';
-import { displayName, INGREDIENTS, ingredientById } from './find.js';
+import { INGREDIENTS, ingredientById } from './find.js';
 
 describe('the table', () => {
   test('ids are unique and kebab-case', () => {

@@ -84,7 +84,7 @@ export function readOneNumber(
   decimal: Decimal,
 ): Pick<WrittenNumber, 'value' | 'approximate' | 'rest'> | undefined {
   const one = readDigits(text, decimal) ?? readNumberWords(text);
-  if (!one) return undefined;
+  if (!one || !/^\s*d/i.test(one.rest)) return one;
   const dozen = /^\s*(?:dozen|doz\.?|dz\.?)(?![a-z])(?:\s+of\b)?/i.exec(one.rest);
   return dozen ? { ...one, value: one.value * 12, rest: one.rest.slice(dozen[0].length) } : one;
 }
@@ -95,15 +95,17 @@ function readDigits(text: string, decimal: Decimal): ReturnType<typeof readOneNu
     approximate: false,
     rest: text.slice(length),
   });
-  const fraction = FRACTION.exec(text);
+  const isDigit = /^[\d.,]/.test(text);
+  const fraction = isDigit ? FRACTION.exec(text) : null;
   if (fraction) {
     const [all, whole, top, bottom] = fraction;
     if (Number(bottom) === 0) return undefined;
     return exactly(Number(whole ?? 0) + Number(top) / Number(bottom), all.length);
   }
-  const vulgar = VULGAR_FRACTION.exec(text);
+  const vulgar = isDigit || /^[¼-¾⅐-⅞]/.test(text) ? VULGAR_FRACTION.exec(text) : null;
   if (vulgar)
     return exactly(Number(vulgar[1] ?? 0) + (VULGAR[vulgar[2] ?? ''] ?? 0), vulgar[0].length);
+  if (!isDigit && !vulgar) return readLookalike(text);
   const thousands = THOUSANDS.exec(text);
   if (thousands) return exactly(Number(`${thousands[1]}${thousands[2]}`), thousands[0].length);
   const digits = DIGITS.exec(text)?.[0].replace(/[.,]+$/, '');
@@ -132,12 +134,18 @@ function readLookalike(text: string): ReturnType<typeof readOneNumber> {
  * only be a decimal.
  */
 function plainDecimal(digits: string, decimal: Decimal): string {
+  if (!/[.,]/.test(digits)) return digits;
   const thousands = decimal === '.' ? ',' : '.';
-  const grouped = new RegExp(`^[1-9]\\d{0,2}(\\${thousands}\\d{3})+(\\${decimal}\\d+)?$`);
-  if (grouped.test(digits)) return digits.replaceAll(thousands, '').replace(decimal, '.');
+  if (GROUPED[decimal].test(digits)) return digits.replaceAll(thousands, '').replace(decimal, '.');
   const marks = digits.replace(/\d/g, '');
   return marks.length > 1 ? 'NaN' : digits.replace(',', '.');
 }
+
+/** "1,200" and "1,200.5" by the decimal mark that is not their comma. */
+const GROUPED: Readonly<Record<Decimal, RegExp>> = {
+  '.': /^[1-9]\d{0,2}(?:,\d{3})+(?:\.\d+)?$/,
+  ',': /^[1-9]\d{0,2}(?:\.\d{3})+(?:,\d+)?$/,
+};
 
 function readNumberWords(text: string): ReturnType<typeof readOneNumber> {
   const wordAt = (from: string): string => /^[a-z]+/i.exec(from)?.[0].toLowerCase() ?? '';
@@ -180,12 +188,31 @@ function readNumberWords(text: string): ReturnType<typeof readOneNumber> {
 /** Between the two ends of a range; "or" and "to" only before another number. */
 const TO = /^\s*(?:-|–|—|‒|\bto\b|\bor\b|\band\b)\s*/i;
 
+/** A number that reads the same in every habit, and what may make more of it: the usual case, quickly. */
+const PLAIN = /^\d+(?:\.\d\d?)?(?![\d.,OI])/;
+const PLAIN_FRACTION = /^(?:(\d+) )?(\d+)\/(\d+)(?![\d/])/;
+const GOES_ON = /^\s*(?:[-–—‒&/⁄∕+\d¼-¾⅐-⅞]|and\b|to\b|or\b|do?z)/i;
+
 /**
  * A number or a range at the start of the text: "3-4", "2 to 3", "1 to 1½", "4 or 5". "1-1/2" is
  * one and a half, as cards write it.
  */
 export function readNumber(text: string, decimal: Decimal): WrittenNumber | undefined {
-  const between = /^between\s+/i.exec(text);
+  const plain = PLAIN.exec(text)?.[0];
+  if (plain !== undefined) {
+    const rest = text.slice(plain.length);
+    const value = Number(plain);
+    if (!GOES_ON.test(rest)) return { value, least: value, most: value, approximate: false, rest };
+    const fraction = PLAIN_FRACTION.exec(text);
+    if (fraction) {
+      const [all, whole, top, bottom] = fraction;
+      const sum = Number(whole ?? 0) + Number(top) / Number(bottom);
+      const after = text.slice(all.length);
+      if (Number.isFinite(sum) && !GOES_ON.test(after))
+        return { value: sum, least: sum, most: sum, approximate: false, rest: after };
+    }
+  }
+  const between = /^b/i.test(text) ? /^between\s+/i.exec(text) : null;
   const first = readOneNumber(between ? text.slice(between[0].length) : text, decimal);
   if (!first) return undefined;
   const single = { ...first, least: first.value, most: first.value };

@@ -81,22 +81,33 @@ const SIZE_WORDS: readonly (readonly [RegExp, PieceSize])[] = [
   [/^(?:extra[\s-]+|very\s+)?(?:large|big|largish|fat)(?:-sized?)?\b\s*/i, 'large'],
 ];
 
-const escapeRegExp = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+/** First letters of the size words. */
+const SIZE_STARTS = /^[aberfslmtv]/i;
+
 const isFolded = ({ kind }: Unit): boolean => kind === 'mass' || kind === 'volume';
 
 /** Up to four words, the first up to a hyphen before a digit: "500g-600g". */
 const UNIT_WORDS = /^(?:(?!-\d)[^\s,;:()/\d*–—])+(?:\s+(?:(?!-\d)[^\s,;:()/\d*–—])+){0,3}/;
 
+/** Where the first words of a phrase end, as many as a unit may have. */
+function wordEnds(phrase: string): number[] {
+  const ends: number[] = [];
+  for (let i = 1; i <= phrase.length && ends.length < LONGEST_UNIT_WORDS; i++)
+    if (phrase[i - 1] !== ' ' && (i === phrase.length || phrase[i] === ' ')) ends.push(i);
+  return ends;
+}
+
 /** The longest unit spelling the text begins with. */
 function readUnit(text: string, measures: Measures): { unit: Unit; rest: string } | undefined {
   if (text.startsWith('#')) return { unit: unitById('lb'), rest: text.slice(1) };
-  const words = text.match(UNIT_WORDS)?.[0].split(/\s+/) ?? [];
-  for (let n = Math.min(words.length, LONGEST_UNIT_WORDS); n > 0; n--) {
-    const spelling = words.slice(0, n).join(' ');
-    const unit = findUnit(spelling, measures) ?? findUnit(spelling.replace(/\.$/, ''), measures);
-    const found = new RegExp('^' + words.slice(0, n).map(escapeRegExp).join('\\s+')).exec(text);
-    if (unit && found) return { unit, rest: text.slice(found[0].length).replace(/^\.\s*/, ' ') };
+  const phrase = UNIT_WORDS.exec(text)?.[0] ?? '';
+  const ends = wordEnds(phrase);
+  for (const end of ends.toReversed()) {
+    const spelling = phrase.slice(0, end);
+    const unit = findUnit(spelling, measures);
+    if (unit) return { unit, rest: text.slice(end).replace(/^\.\s*/, ' ') };
   }
+  const words = [phrase.slice(0, ends[0])];
   return readMisspelledUnit(words[0] ?? '', text, measures);
 }
 
@@ -132,9 +143,14 @@ interface Lead {
   readonly rest: string;
 }
 
+/** The first words of all qualifiers: most amounts have none, and are not looked at further. */
+const LEAD_STARTS =
+  /^(?:~|≈|(?:a|about|almost|approx\w*|around|at|bare|big|ca|circa|flat|generous|good|heaped|heaping|just|level|nearly|no|not|roughly|rounded|say|scant|shy|slightly|up|well)\b)/i;
+
 /** Qualifying words at the start: "about", "just under", "a scant", "heaped". */
 function readLead(text: string): Lead {
   let lead: Lead = { factor: 1, approximate: false, rest: text };
+  if (!LEAD_STARTS.test(text)) return lead;
   for (let found = true; found;) {
     found = false;
     for (const [pattern, factor] of QUALIFIERS) {
@@ -275,11 +291,13 @@ class AmountReader {
       approximate: before.approximate || middle.approximate,
       ...(before.heap && { heap: before.heap }),
     };
-    const size = SIZE_WORDS.find(([pattern]) => pattern.test(middle.rest));
+    const size = SIZE_STARTS.test(middle.rest)
+      ? SIZE_WORDS.find(([pattern]) => pattern.test(middle.rest))
+      : undefined;
     const rest = size ? middle.rest.replace(size[0], '') : middle.rest;
     const found = readUnit(rest.replace(/^-\s*/, ''), this.measures);
     if (!found) return { ...amountFrom(number, unitById('each'), lead, size?.[1]), rest };
-    const half = AND_A_HALF.exec(found.rest);
+    const half = found.rest === '' ? null : AND_A_HALF.exec(found.rest);
     if (half)
       return this.measured(
         withPart(number, half[1]),
@@ -293,6 +311,7 @@ class AmountReader {
 
   /** "4 lb 6 oz", "2 kg to 2.5 kg", "1 cup plus 2 tbsp", "3 cups less 2 tbsp". */
   private compound(first: Found): Found {
+    if (first.rest === '') return first;
     const onward = /^\s*(?:(?:and|,|&)\s*)?(?=\d|[¼-¾⅐-⅞])/i.exec(first.rest);
     const second = onward && this.next(first, first.rest.slice(onward[0].length));
     if (second && second.unit.si < first.unit.si)
@@ -318,6 +337,7 @@ class AmountReader {
 
   /** The same amount in other measures: "/2lb 4oz", "(8 fl oz, 240 ml)", "or 500 g", "= 1 cup". */
   others(text: string): { found: OtherAmount[]; rest: string } {
+    if (text === '') return { found: [], rest: text };
     const bracket = /^\s*[([]([^()[\]]*)[)\]]/.exec(text);
     if (bracket) {
       const inside = this.listed(bracket[1] ?? '');
@@ -412,7 +432,7 @@ const habitOf = (habit: Decimal | WritingHabit): Required<WritingHabit> =>
  */
 export function readAmount(text: string, habit: Decimal | WritingHabit = '.'): AmountReading {
   const { decimal, measures } = habitOf(habit);
-  const line = text.trim();
+  const line = text.trim().replace(/\s+/g, ' ');
   if (line === '')
     return {
       ok: false,
@@ -438,9 +458,10 @@ function complete(
   { found: others, rest: onward }: { found: OtherAmount[]; rest: string },
 ): AmountReading {
   const { rest: foundRest, ...amount } = found;
-  const packed = /^\s*,?\s*\(?(?:(?:firmly|tightly|lightly|well)\s+)?packed\)?(?![a-z])\s*/i.exec(
-    onward,
-  );
+  const packed =
+    onward === ''
+      ? null
+      : /^\s*,?\s*\(?(?:(?:firmly|tightly|lightly|well)\s+)?packed\)?(?![a-z])\s*/i.exec(onward);
   const rest = (packed ? onward.slice(packed[0].length) : onward).replace(/^\s*of\s+/i, '').trim();
   const written = line.slice(0, line.length - foundRest.length).trim();
   const first: OtherAmount = { amount, written };

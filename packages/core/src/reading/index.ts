@@ -1,4 +1,3 @@
-export { similarIngredients } from './lexicon.js';
 export {
   cleanLine,
   isUnderstood,
@@ -9,5 +8,11 @@ export {
   type OpenAmount,
   readLine,
 } from './line.js';
-export { type NamedIngredient, type NameReading, readName, stricterKind } from './name.js';
+export {
+  type NamedIngredient,
+  type NameReading,
+  readName,
+  similarIngredients,
+  stricterKind,
+} from './name.js';
 export { WASTE_FORMS } from './vocabulary.js';

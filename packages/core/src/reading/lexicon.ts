@@ -115,9 +115,8 @@ export function misspelled(words: readonly string[]): Guess | undefined {
   return unclear ? undefined : { meaning: best.meaning, phrase: best.phrase };
 }
 
-/** Ingredients whose names are like what was written, nearest first, at most `most`. */
-export function similarIngredients(text: string, most = 3): Ingredient[] {
-  const words = wordsOf(text);
+/** Ingredients whose names are like these words, nearest first, at most `most`. */
+export function ingredientsLike(words: readonly string[], most: number): Ingredient[] {
   const found = new Map<Ingredient, number>();
   const note = (ingredient: Ingredient, distance: number): void => {
     found.set(ingredient, Math.min(found.get(ingredient) ?? Infinity, distance));
@@ -129,11 +128,11 @@ export function similarIngredients(text: string, most = 3): Ingredient[] {
     }
   for (const word of words.filter(({ length }) => length >= 4)) {
     const key = stem(word);
-    const most = key.length >= LETTERS_FOR_TWO_SLIPS ? 3 : 2;
-    for (let length = key.length - most; length <= key.length + most; length++)
+    const slipsAllowed = Math.min(Math.floor(key.length / 3), 3);
+    for (let length = key.length - slipsAllowed; length <= key.length + slipsAllowed; length++)
       for (const phrase of byStart.get(`${key[0]}${length}`) ?? []) {
-        const slips = slipsBetween(key, phrase, most);
-        const meaning = slips <= most ? meanings.get(phrase) : undefined;
+        const slips = slipsBetween(key, phrase, slipsAllowed);
+        const meaning = slips <= slipsAllowed ? meanings.get(phrase) : undefined;
         if (meaning) note(meaning.ingredient, slips);
       }
   }

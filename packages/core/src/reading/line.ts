@@ -60,6 +60,8 @@ export interface LineReading {
   readonly openAmount?: OpenAmount;
   readonly problem?: LineProblem;
   readonly suggestions: readonly Ingredient[];
+  /** The words that a person picked the ingredient for, where the table does not know them. */
+  readonly pickedFor?: string;
 }
 
 /** Whether every food of the line is known with what it weighs, or with an amount the pot decides. */

@@ -44,7 +44,7 @@ test.each([
 
 /** Juices, zests and dried fruits that are ingredients of their own. */
 const OWN_ROWS =
-  /^(?:(?:lemon|apple|orange|grape|cranberry|pineapple|grapefruit|pomegranate)-juice(?:-fresh)?|lemon-zest|dried-.*|raisin|prune|candied-peel)$/;
+  /^(?:(?:lemon|apple|orange|grape|cranberry|pineapple|grapefruit|pomegranate)-juice(?:-fresh)?|lemon-zest|dried-.*|raisin|prune|candied-peel|ground-spice)$/;
 
 test('what the screen calls an ingredient in any form is read back', () => {
   for (const ingredient of INGREDIENTS)

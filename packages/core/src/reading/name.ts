@@ -10,7 +10,7 @@ import {
   LONGEST_PHRASE,
   meaningOf,
   misspelled,
-  similarIngredients,
+  ingredientsLike,
   slipsBetween,
   type Meaning,
 } from './lexicon.js';
@@ -178,6 +178,16 @@ const unread = (
   foods: readonly Ingredient[] = [],
 ): UnreadName => ({ ok: false, code, text: text.trim(), foods });
 
+/** Most ingredients worth offering for a name. */
+const MOST_GUESSES = 3;
+
+/** Known ingredients whose names are like what was written, nearest first. */
+export const similarIngredients = (text: string): Ingredient[] =>
+  ingredientsLike(
+    wordsOf(text).filter((word) => !isPlain(word)),
+    MOST_GUESSES,
+  );
+
 /** What is wrong with a name, in words, and the known names nearest to it. */
 export function explained({ code, text, foods }: UnreadName): NameReading & { ok: false } {
   if (code === 'no-ingredient')
@@ -252,12 +262,19 @@ function retried(
   return rest.every(isPlain) ? { span, around: rest } : undefined;
 }
 
-/** "bing sweet cherries": a variety apart from its noun. */
-const isVarietyBeside = (
+/** "bing sweet cherries", "john downie crab apples": a variety apart from its noun. */
+function isVarietyBeside(
   { ingredient, to }: Span,
   word: string,
   words: readonly string[],
-): boolean => meaningOf([word, words[to - 1] ?? ''])?.ingredient === ingredient;
+): boolean {
+  const at = words.indexOf(word);
+  const noun = words[to - 1] ?? '';
+  const names = [[word], words.slice(at - 1, at + 1), words.slice(at, at + 2)];
+  return names.some(
+    (name) => name.length > 0 && meaningOf([...name, noun])?.ingredient === ingredient,
+  );
+}
 
 /** A name of a maker beside a pectin or a sugar says nothing of what it is. */
 const isBrandBeside = (
@@ -462,9 +479,10 @@ function complete(
   const ripeness = grown ? ripenessIn(words) : undefined;
   const waste = said !== undefined && WASTE_FORMS.has(said);
   const saidBefore = formIn(around, (each) => each === said) !== undefined;
+  const whenSaid = saidBefore ? 'before-naming' : 'after-naming';
   return named({ ingredient, ...(kind.variety !== undefined && { variety: kind.variety }) }, form, {
     packed: words.includes('packed'),
-    prepared: waste ? (saidBefore ? 'before-naming' : 'after-naming') : undefined,
+    prepared: waste ? whenSaid : undefined,
     ...(ripeness && { ripeness }),
     ...(head.span.misspelling !== undefined && { misspelling: head.span.misspelling }),
     ...(head.insteadOf !== undefined && { insteadOf: head.insteadOf }),

@@ -7,10 +7,12 @@ import {
   importFormula,
   jarWords,
   LARGEST_IMPORT,
+  type Correction,
+  type Corrections,
   type FormulaDocument,
   type Imported,
+  type Measures,
   type Place,
-  type PotLine,
 } from '@idle-kettle/core';
 import type { FormulaBody, FormulaView } from '@idle-kettle/contract';
 import { useNewBatch } from '../../batch/new-batch.js';
@@ -19,12 +21,13 @@ import { useRemedies } from '../../batch/use-remedies.js';
 import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
 import { request } from '../../data/api.js';
 import { keys, queryClient } from '../../data/queries.js';
-import { useFormats, usePreferences, type Formats } from '../../ui/preferences.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
 import { Page } from '../../ui/page.js';
 import { metresIn } from '../../ui/metres-in.js';
 import { sentence } from '../../ui/sentence.js';
+import { ReadLines } from './read-lines.js';
 
 const EXAMPLE = `2.4 kg damsons, pitted
 300 ml water
@@ -48,7 +51,25 @@ export function Quick() {
     // A boiling point measured here says nothing of another height.
     return altitude === undefined ? { ...kitchen, altitude_m: metres } : { altitude_m: metres };
   }, [metres, altitude, kitchen]);
-  const imported = useMemo(() => (text.trim() === '' ? undefined : importFormula(text)), [text]);
+  const [corrections, setCorrections] = useState<Corrections>(new Map());
+  const [measures, setMeasures] = useState<Measures>();
+  const imported = useMemo(
+    () =>
+      text.trim() === '' ? undefined : importFormula(text, measures && { measures }, corrections),
+    [text, measures, corrections],
+  );
+  // Another text has other lines: what was said of the old ones does not hold for them.
+  const write = (next: string): void => {
+    setText(next);
+    setCorrections(new Map());
+  };
+  const correct = (index: number, correction: Correction | undefined): void =>
+    setCorrections((before) => {
+      const after = new Map(before);
+      if (correction) after.set(index, correction);
+      else after.delete(index);
+      return after;
+    });
   const takeFile = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     if (file.size > LARGEST_IMPORT) {
@@ -57,7 +78,7 @@ export function Quick() {
       });
       return;
     }
-    setText(await file.text());
+    write(await file.text());
   };
   return (
     <Page
@@ -72,7 +93,7 @@ export function Quick() {
               className="textarea min-h-56 w-full text-base text-base-content"
               placeholder={EXAMPLE}
               value={text}
-              onChange={(event) => setText(event.target.value)}
+              onChange={(event) => write(event.target.value)}
             />
           </label>
           <div className="mt-3 flex flex-wrap items-end gap-3">
@@ -99,8 +120,13 @@ export function Quick() {
                 }}
               />
             </label>
+            <MeasuresField
+              found={imported?.ok === true ? imported.habit.measures : undefined}
+              chosen={measures}
+              onChoose={setMeasures}
+            />
             {text !== '' && (
-              <button type="button" className="btn btn-ghost" onClick={() => setText('')}>
+              <button type="button" className="btn btn-ghost" onClick={() => write('')}>
                 Clear
               </button>
             )}
@@ -126,7 +152,9 @@ export function Quick() {
             </Notice>
           </div>
         )}
-        {imported?.ok === true && <Answer imported={imported} here={here} />}
+        {imported?.ok === true && (
+          <Answer imported={imported} here={here} corrections={corrections} onCorrect={correct} />
+        )}
       </div>
     </Page>
   );
@@ -148,14 +176,50 @@ const Figure = ({
   </div>
 );
 
-function Answer({
-  imported,
-  here,
+const MEASURES_WORDS: Readonly<Record<Measures, string>> = {
+  us: 'US cups and pints',
+  uk: 'British pints and spoons',
+  australian: 'Australian spoons',
+  metric: 'metric cups and spoons',
+};
+
+/** Whose measures the recipe is in: found from its words, and switched here. */
+function MeasuresField({
+  found,
+  chosen,
+  onChoose,
 }: {
+  readonly found: Measures | undefined;
+  readonly chosen: Measures | undefined;
+  readonly onChoose: (measures: Measures) => void;
+}) {
+  return (
+    <label className="flex flex-col gap-1 text-sm text-soft">
+      measures
+      <select
+        className="select w-52 text-base-content"
+        value={chosen ?? found ?? 'us'}
+        onChange={(event) => onChoose(event.target.value as Measures)}
+      >
+        {Object.entries(MEASURES_WORDS).map(([id, words]) => (
+          <option key={id} value={id}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+interface AnswerProps {
   readonly imported: Imported & { ok: true };
   readonly here: Place;
-}) {
-  const { document, lines, statedMinutes, notes } = imported;
+  readonly corrections: Corrections;
+  readonly onCorrect: (index: number, correction: Correction | undefined) => void;
+}
+
+function Answer({ imported, here, corrections, onCorrect }: AnswerProps) {
+  const { document, lines, statedMinutes, notes, otherFood } = imported;
   const formats = useFormats();
   const { units } = usePreferences();
   const {
@@ -165,15 +229,37 @@ function Answer({
     keeping,
   } = useMemo(() => computeFormula(document, here), [document, here]);
   const { remedies } = useRemedies({ document, kitchen: here, units, onHeat: false });
+  const read = new Map(formula.lines.map((line) => [line.index, line]));
+  const readLines = (
+    <ReadLines
+      lines={lines}
+      pot={read}
+      corrections={corrections}
+      onCorrect={onCorrect}
+      formats={formats}
+    />
+  );
+  if (otherFood !== undefined)
+    return (
+      <section aria-label="The answer" className="panel p-4">
+        <Notice title={sentence(`this is ${otherFood}`)} tone="care">
+          It is no fruit spread, so there is no answer for it here. It needs a tested recipe of its
+          own from an extension service or food authority.
+        </Notice>
+        {readLines}
+      </section>
+    );
   if (!made)
     return (
-      <Notice title="Nothing is understood yet" tone="care">
-        Write an amount and an ingredient on each line, such as “2.4 kg damsons”.
-      </Notice>
+      <section aria-label="The answer" className="panel p-4">
+        <Notice title="Nothing is understood yet" tone="care">
+          Write an amount and an ingredient on each line, such as “2.4 kg damsons”.
+        </Notice>
+        {readLines}
+      </section>
     );
   const stop = stopWords(formula, made, formats);
   const findings = auditImport({ formula, balance: made, keeping }, statedMinutes);
-  const read = new Map(formula.lines.map((line) => [line.index, line]));
   const [remedy] = remedies;
   const [why] = keeping.reasons;
   return (
@@ -206,18 +292,7 @@ function Answer({
           </Notice>
         </div>
       )}
-      <h3 className="mt-4 text-lg">How it was read</h3>
-      <ul className="mt-1 text-sm">
-        {lines.map(({ text, problem }, i) => (
-          <li key={i} className="border-b border-line py-1.5">
-            {text}
-            <span className={problem === undefined ? 'text-soft' : 'text-bad'}>
-              {' '}
-              → {problem === undefined ? readWords(read.get(i), formats) : sentence(problem)}
-            </span>
-          </li>
-        ))}
-      </ul>
+      {readLines}
       <ul aria-label="Audit" className="mt-3 space-y-1.5">
         {findings.map(({ code, right, text }) => (
           <li key={code} className="flex items-start gap-2">
@@ -245,10 +320,6 @@ function Answer({
     </section>
   );
 }
-
-/** The line as it was understood, in the trade's words. */
-const readWords = (line: PotLine | undefined, formats: Formats): string =>
-  line ? `${formats.mass(line.mass_kg.mid)} ${line.label}` : '';
 
 function SaveFormula({
   document,
