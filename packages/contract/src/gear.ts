@@ -9,7 +9,15 @@ import {
   IsUUID,
   ValidateNested,
 } from 'class-validator';
-import { BURNERS, PROCESS_BANDS, PROFILED, type Burner, type Profiled } from '@idle-kettle/core';
+import {
+  BURNERS,
+  MEASURES,
+  PROCESS_BANDS,
+  PROFILED,
+  type Burner,
+  type Measures,
+  type Profiled,
+} from '@idle-kettle/core';
 import { Name, Text, Within } from './rules.js';
 
 /*
@@ -173,6 +181,25 @@ export class LearningBody {
   since?: string;
 }
 
+/** What this household takes words for that no table knows: "moonfruit" is its damsons. */
+export class FoodNameBody {
+  @Text(120, 'write the words as they stand in a recipe')
+  words!: string;
+
+  @Text(60, 'write the id of an ingredient, such as "damson"')
+  ingredient!: string;
+}
+
+/** How this household writes: whose cups, spoons and pints, and what it calls things. */
+export class WritingBody {
+  @IsOptional()
+  @IsIn(MEASURES, { message: `write one of ${MEASURES.join(', ')}` })
+  measures?: Measures;
+
+  @List(() => FoodNameBody)
+  names!: FoodNameBody[];
+}
+
 /** Everything that stands in one kitchen. */
 export class KitchenGear {
   @List(() => ThermometerBody)
@@ -208,6 +235,12 @@ export class KitchenGear {
   @ValidateNested()
   @Type(() => LearningBody)
   learning?: LearningBody;
+
+  /** US measures and no words of its own, unless said otherwise. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => WritingBody)
+  writing?: WritingBody;
 }
 
 export const emptyGear = (): KitchenGear => ({

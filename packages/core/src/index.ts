@@ -15,6 +15,7 @@ export {
   HOUR_MS,
   kitchenFraction,
   type MeasureName,
+  MEASURES,
   type Measures,
   MINUTE_MS,
   parseAmount,

@@ -24,6 +24,8 @@ export function PreferencesProvider({ children }: { readonly children: ReactNode
         kitchen.boilingPoint_C !== undefined ||
         kitchen.pressure_kPa !== undefined,
       southern: settings?.southern ?? false,
+      measures: settings?.gear?.writing?.measures,
+      foodNames: settings?.gear?.writing?.names ?? [],
     };
   }, [settings, prepared, learned, hour]);
   return <PreferencesContext value={preferences}>{children}</PreferencesContext>;

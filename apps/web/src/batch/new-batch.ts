@@ -8,12 +8,15 @@ import { now } from '../data/clock.js';
 /** Lays a new batch on the bench, from a formula or empty. Works with the server away. */
 export function useNewBatch(): (from?: { id?: string; document: FormulaBody }) => Promise<void> {
   const navigate = useNavigate();
-  const { units } = usePreferences();
+  const { units, measures } = usePreferences();
   return async (from) => {
     const batchId = crypto.randomUUID();
     const document =
       from?.document ??
-      (emptyFormula('New batch', units === 'us' ? 'half-pint' : '340-g') as FormulaBody);
+      ({
+        ...emptyFormula('New batch', units === 'us' ? 'half-pint' : '340-g'),
+        ...(measures && { measures }),
+      } as FormulaBody);
     const kept = outbox.saveDraft({
       batchId,
       document,

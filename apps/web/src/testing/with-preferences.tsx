@@ -9,6 +9,7 @@ const METRIC: Preferences = {
   kitchen: { altitude_m: 1180 },
   isPlaceKnown: true,
   southern: false,
+  foodNames: [],
 };
 export const US: Partial<Preferences> = { units: 'us', temperatureUnit: 'F' };
 

@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { TemperatureUnit } from '@idle-kettle/contract';
+import type { FoodNameBody, TemperatureUnit } from '@idle-kettle/contract';
 import {
   celsius,
   fahrenheit,
@@ -8,6 +8,7 @@ import {
   formatTemperature,
   formatVolume,
   type Kitchen,
+  type Measures,
   type UnitSystem,
 } from '@idle-kettle/core';
 
@@ -21,6 +22,10 @@ export interface Preferences {
   readonly isPlaceKnown: boolean;
   /** South of the equator. */
   readonly southern: boolean;
+  /** Whose cups, spoons and pints the person writes in; undefined is the US. */
+  readonly measures?: Measures | undefined;
+  /** What this household takes words for that no table knows. */
+  readonly foodNames: readonly FoodNameBody[];
 }
 
 export const PreferencesContext = createContext<Preferences>({
@@ -29,6 +34,7 @@ export const PreferencesContext = createContext<Preferences>({
   kitchen: {},
   isPlaceKnown: false,
   southern: false,
+  foodNames: [],
 });
 
 export interface Formats {

@@ -31,6 +31,8 @@ export interface ImportedLine {
   readonly fromStep?: boolean;
   /** Why it is not understood. */
   readonly problem: string | undefined;
+  /** The words that stand for an ingredient no table knows. */
+  readonly unknownWords?: string;
 }
 
 /** What a person says of a line that was not understood, or wrongly. */
@@ -43,6 +45,15 @@ export type Correction =
 
 /** Corrections by the position of the line among those found. */
 export type Corrections = ReadonlyMap<number, Correction>;
+
+export interface ImportOptions {
+  /** Whose measures it is written in; found from its own words unless given. */
+  readonly habit?: WritingHabit | undefined;
+  /** Whose it is where its words do not say: the household's. */
+  readonly usual?: WritingHabit | undefined;
+  /** What a person said of single lines. */
+  readonly corrections?: Corrections;
+}
 
 export type Imported =
   | {
@@ -73,7 +84,11 @@ type Found =
   | { readonly ok: false; readonly message: string };
 
 /** What a text holds: our own document, a schema.org Recipe, or a recipe in words. */
-function findIn(text: string, given: WritingHabit | undefined): Found {
+function findIn(
+  text: string,
+  given: WritingHabit | undefined,
+  usual: WritingHabit | undefined,
+): Found {
   if (text.length > LARGEST_IMPORT)
     return {
       ok: false,
@@ -92,9 +107,9 @@ function findIn(text: string, given: WritingHabit | undefined): Found {
         .map(recipeFromJsonLd)
         .find((recipe) => recipe !== undefined)
     : undefined;
-  if (found) return { ok: true, from: 'json-ld', recipe: found, habit: given ?? {} };
+  if (found) return { ok: true, from: 'json-ld', recipe: found, habit: given ?? usual ?? {} };
   const words = isPage ? plainText(trimmed) : trimmed;
-  const habit = given ?? habitOf(words);
+  const habit = given ?? { ...usual, ...habitOf(words) };
   return { ok: true, from: 'text', recipe: recipeFromText(words, habit), habit };
 }
 
@@ -126,15 +141,12 @@ function parse(text: string): unknown {
  * a batch.
  *
  * @param text at most 2 MB
- * @param habit whose measures it is written in; found from its own words unless given
- * @param corrections what a person said of single lines
  */
 export function importFormula(
   text: string,
-  habit?: WritingHabit,
-  corrections: Corrections = new Map(),
+  { habit, usual, corrections = new Map() }: ImportOptions = {},
 ): Imported {
-  const found = findIn(text, habit);
+  const found = findIn(text, habit, usual);
   if (!found.ok) return found;
   return found.from === 'formula'
     ? fromDocument(found.own)
@@ -151,7 +163,7 @@ export function foundRecipe(
 ):
   | { readonly ok: true; readonly recipe: FoundRecipe }
   | { readonly ok: false; readonly message: string } {
-  const found = findIn(text, habit);
+  const found = findIn(text, habit, undefined);
   if (!found.ok) return found;
   if (found.from !== 'formula') return { ok: true, recipe: found.recipe };
   const imported = fromDocument(found.own);
@@ -298,15 +310,21 @@ function correctedLine(
   }
 }
 
+/** The line without its amount: what the ingredient is called. */
+function wordsAfterAmount(text: string, habit: WritingHabit): string {
+  const line = cleanLine(text);
+  const amount = readAmount(line, habit);
+  return (amount.ok ? amount.rest : line).slice(0, LONGEST_NAME);
+}
+
 /** The line with an ingredient in place of the words after its amount. */
 function pickedReading(text: string, id: string, habit: WritingHabit): LineReading {
   const amount = readAmount(cleanLine(text), habit);
   const name = ingredientById(id)?.name[1] ?? id;
-  const words = amount.ok ? amount.rest : cleanLine(text);
   return {
     ...readLine(amount.ok ? `${amount.written} ${name}` : name, habit),
     text,
-    pickedFor: words,
+    pickedFor: wordsAfterAmount(text, habit),
   };
 }
 
@@ -330,6 +348,9 @@ function draft(
       ...(reading && { reading }),
       ...(fromStep && { fromStep }),
       problem: isFood(found) ? problemOf(written, reading) : undefined,
+      ...(reading?.problem?.code === 'unknown-ingredient' && {
+        unknownWords: wordsAfterAmount(text, habit),
+      }),
     };
   });
   const { kind = 'jam', method = 'long-boil', finish, otherFood } = claimsOf(recipe);

@@ -12,6 +12,7 @@ export {
   foundRecipe,
   type Imported,
   type ImportedLine,
+  type ImportOptions,
   importFormula,
 } from './import.js';
 export { ingredientTexts, toJsonLd } from './json-ld.js';

@@ -88,33 +88,31 @@ describe('recipes as people paste them', () => {
   test('British words make the pint of a recipe a British one', () => {
     const { document } = imported('Jam\n1kg/2lb 4oz damsons\n1 pint water\n1 kg sugar');
     expect(document.measures).toBe('uk');
+    const plain = importFormula('Jam\n1 kg damsons\n1 pint water', { usual: { measures: 'uk' } });
+    expect(plain.ok && plain.document.measures).toBe('uk');
     const { formula } = readFormula(document, { altitude_m: 100 });
     expect(formula.lines[1]?.mass_kg.mid).toBeCloseTo(0.568, 2);
   });
 
   test('a correction is taken for its line, which keeps its own words', () => {
     const text = 'Odd jam\n1 kg moonfruit\n1 kg sugar\na spoon of hope';
-    const picked = importFormula(
-      text,
-      undefined,
-      new Map([[1, { type: 'picked', ingredient: 'damson' }]]),
-    );
+    const picked = importFormula(text, {
+      corrections: new Map([[1, { type: 'picked', ingredient: 'damson' }]]),
+    });
     expect(picked.ok && picked.document.lines[0]).toMatchObject({
       ingredient: 'damson',
       amount: '1 kg',
       writtenAs: 'moonfruit',
     });
-    const rewritten = importFormula(
-      text,
-      undefined,
-      new Map([[1, { type: 'rewritten', text: '1 kg damsons' }]]),
-    );
+    const rewritten = importFormula(text, {
+      corrections: new Map([[1, { type: 'rewritten', text: '1 kg damsons' }]]),
+    });
     expect(rewritten.ok && rewritten.document.lines[0]).toEqual({
       ingredient: 'damson',
       amount: '1 kg',
     });
     expect(rewritten.ok && rewritten.lines[1]?.text).toBe('1 kg moonfruit');
-    const none = importFormula(text, undefined, new Map([[1, { type: 'no-food' }]]));
+    const none = importFormula(text, { corrections: new Map([[1, { type: 'no-food' }]]) });
     expect(none.ok && none.document.leftOut).toEqual(['1 kg moonfruit']);
   });
 });
@@ -220,16 +218,14 @@ describe('an unread food never ends on the shelf', () => {
 
   test('an ingredient picked for unknown words, and a line marked as no food, are named', () => {
     const text = 'Jam\n1 kg raspberries\n1 kg sugar\n100 g moonfruit';
-    const reading = importFormula(
-      text,
-      undefined,
-      new Map([[3, { type: 'picked', ingredient: 'raspberry' }]]),
-    );
+    const reading = importFormula(text, {
+      corrections: new Map([[3, { type: 'picked', ingredient: 'raspberry' }]]),
+    });
     if (!reading.ok) throw new Error(reading.message);
     const { keeping } = computeFormula(reading.document, HERE);
     expect(keeping.verdict).toBe('fridge');
     expect(keeping.reasons[0]?.text).toContain('moonfruit');
-    const left = importFormula(text, undefined, new Map([[3, { type: 'no-food' }]]));
+    const left = importFormula(text, { corrections: new Map([[3, { type: 'no-food' }]]) });
     if (!left.ok) throw new Error(left.message);
     expect(computeFormula(left.document, HERE).keeping.reasons.map(({ code }) => code)).toContain(
       'left-out',

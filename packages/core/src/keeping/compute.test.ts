@@ -27,7 +27,7 @@ test.each([
   [
     'an amount',
     { lines: [...DAMSON.lines, { amount: 'lots', ingredient: 'plum' }] },
-    '“lots plum”',
+    '“lots plums”',
   ],
   ['a finish', { finish: { type: 'weight', mass: 'a lot' } }, 'finish'],
 ])('%s that is not understood: the rest is computed, but no shelf', (_, change, named) => {

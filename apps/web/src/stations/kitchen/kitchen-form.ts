@@ -1,7 +1,9 @@
 import { validateSync } from 'class-validator';
 import { plainToInstance } from 'class-transformer';
 import {
+  emptyGear,
   flattenErrors,
+  type KitchenGear,
   KitchenSettings,
   type KitchenView,
   type TemperatureUnit,
@@ -10,6 +12,7 @@ import {
   formatAltitude,
   formatTemperature,
   parseMeasure,
+  type Measures,
   type UnitSystem,
 } from '@idle-kettle/core';
 
@@ -22,6 +25,7 @@ export interface KitchenForm {
   southern: 'north' | 'south';
   units: UnitSystem;
   temperatureUnit: TemperatureUnit;
+  measures: Measures;
 }
 
 export const toForm = (kitchen: KitchenView): KitchenForm => ({
@@ -35,6 +39,13 @@ export const toForm = (kitchen: KitchenView): KitchenForm => ({
   southern: kitchen.southern ? 'south' : 'north',
   units: kitchen.units,
   temperatureUnit: kitchen.temperatureUnit,
+  measures: kitchen.gear?.writing?.measures ?? 'us',
+});
+
+/** The gear with whose cups, spoons and pints the household writes in. */
+const withMeasures = (gear: KitchenGear, measures: Measures): KitchenGear => ({
+  ...gear,
+  writing: { names: [], ...gear.writing, measures },
 });
 
 export type FormErrors = Partial<Record<keyof KitchenForm, string>>;
@@ -88,6 +99,7 @@ export function readForm(
     southern: form.southern === 'south',
     units: form.units,
     temperatureUnit: form.temperatureUnit,
+    gear: withMeasures(was.gear ?? emptyGear(), form.measures),
   } satisfies KitchenSettings);
   const fieldOf: Readonly<Record<string, keyof KitchenForm>> = {
     altitude_m: 'altitude',

@@ -2,11 +2,12 @@ import { formatDistanceToNow } from 'date-fns';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { toast } from 'sonner';
 import { kitchenOf, type KitchenView } from '@idle-kettle/contract';
-import { boilingPointAt, gelTemperature_C, thermometerOffset_K } from '@idle-kettle/core';
+import { boilingPointAt, gelTemperature_C, MEASURES, thermometerOffset_K } from '@idle-kettle/core';
 import { ApiProblem } from '../../data/api.js';
 import { saveKitchen, useKitchens } from '../../data/kitchens.js';
 import { useLessons } from '../../data/queries.js';
 import { useHour } from '../../ui/now.js';
+import { MEASURES_WORDS } from '../../ui/measures-words.js';
 import { formatsOf } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { sentence } from '../../ui/sentence.js';
@@ -176,6 +177,15 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
             <select id="units" className="select w-44" {...register('units')}>
               <option value="metric">grams and litres</option>
               <option value="us">pounds and US cups</option>
+            </select>
+          </Field>
+          <Field label="Cups, spoons and pints" id="measures">
+            <select id="measures" className="select w-44" {...register('measures')}>
+              {MEASURES.map((each) => (
+                <option key={each} value={each}>
+                  {MEASURES_WORDS[each]}
+                </option>
+              ))}
             </select>
           </Field>
           <Field label="Temperature" id="temperatureUnit">

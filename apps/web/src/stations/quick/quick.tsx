@@ -7,6 +7,7 @@ import {
   importFormula,
   jarWords,
   LARGEST_IMPORT,
+  MEASURES,
   type Correction,
   type Corrections,
   type FormulaDocument,
@@ -14,7 +15,7 @@ import {
   type Measures,
   type Place,
 } from '@idle-kettle/core';
-import type { FormulaBody, FormulaView } from '@idle-kettle/contract';
+import type { FoodNameBody, FormulaBody, FormulaView } from '@idle-kettle/contract';
 import { useNewBatch } from '../../batch/new-batch.js';
 import { KEEPING_WORDS } from '../../batch/readouts.js';
 import { useRemedies } from '../../batch/use-remedies.js';
@@ -27,7 +28,9 @@ import { Notice } from '../../ui/notice.js';
 import { Page } from '../../ui/page.js';
 import { metresIn } from '../../ui/metres-in.js';
 import { sentence } from '../../ui/sentence.js';
+import { MEASURES_WORDS } from '../../ui/measures-words.js';
 import { ReadLines } from './read-lines.js';
+import { rememberFoodName } from './remember-food-name.js';
 
 const EXAMPLE = `2.4 kg damsons, pitted
 300 ml water
@@ -39,7 +42,7 @@ const EXAMPLE = `2.4 kg damsons, pitted
  * here too.
  */
 export function Quick() {
-  const { kitchen, units } = usePreferences();
+  const { kitchen, units, measures: usual, foodNames } = usePreferences();
   const formats = useFormats();
   const [text, setText] = useState('');
   const [altitude, setAltitude] = useState<string>();
@@ -55,21 +58,31 @@ export function Quick() {
   const [measures, setMeasures] = useState<Measures>();
   const imported = useMemo(
     () =>
-      text.trim() === '' ? undefined : importFormula(text, measures && { measures }, corrections),
-    [text, measures, corrections],
+      text.trim() === ''
+        ? undefined
+        : importFormula(text, {
+            habit: measures && { measures },
+            usual: usual && { measures: usual },
+            corrections,
+          }),
+    [text, measures, usual, corrections],
   );
   // Another text has other lines: what was said of the old ones does not hold for them.
   const write = (next: string): void => {
     setText(next);
     setCorrections(new Map());
   };
-  const correct = (index: number, correction: Correction | undefined): void =>
+  const correct = (index: number, correction: Correction | undefined): void => {
+    const words = imported?.ok === true ? imported.lines[index]?.unknownWords : undefined;
+    if (correction?.type === 'picked' && words !== undefined)
+      void rememberFoodName({ words, ingredient: correction.ingredient });
     setCorrections((before) => {
       const after = new Map(before);
       if (correction) after.set(index, correction);
       else after.delete(index);
       return after;
     });
+  };
   const takeFile = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     if (file.size > LARGEST_IMPORT) {
@@ -153,7 +166,13 @@ export function Quick() {
           </div>
         )}
         {imported?.ok === true && (
-          <Answer imported={imported} here={here} corrections={corrections} onCorrect={correct} />
+          <Answer
+            imported={imported}
+            here={here}
+            corrections={corrections}
+            foodNames={foodNames}
+            onCorrect={correct}
+          />
         )}
       </div>
     </Page>
@@ -176,13 +195,6 @@ const Figure = ({
   </div>
 );
 
-const MEASURES_WORDS: Readonly<Record<Measures, string>> = {
-  us: 'US cups and pints',
-  uk: 'British pints and spoons',
-  australian: 'Australian spoons',
-  metric: 'metric cups and spoons',
-};
-
 /** Whose measures the recipe is in: found from its words, and switched here. */
 function MeasuresField({
   found,
@@ -195,15 +207,15 @@ function MeasuresField({
 }) {
   return (
     <label className="flex flex-col gap-1 text-sm text-soft">
-      measures
+      cups, spoons and pints
       <select
-        className="select w-52 text-base-content"
+        className="select w-36 text-base-content"
         value={chosen ?? found ?? 'us'}
         onChange={(event) => onChoose(event.target.value as Measures)}
       >
-        {Object.entries(MEASURES_WORDS).map(([id, words]) => (
-          <option key={id} value={id}>
-            {words}
+        {MEASURES.map((each) => (
+          <option key={each} value={each}>
+            {MEASURES_WORDS[each]}
           </option>
         ))}
       </select>
@@ -215,10 +227,11 @@ interface AnswerProps {
   readonly imported: Imported & { ok: true };
   readonly here: Place;
   readonly corrections: Corrections;
+  readonly foodNames: readonly FoodNameBody[];
   readonly onCorrect: (index: number, correction: Correction | undefined) => void;
 }
 
-function Answer({ imported, here, corrections, onCorrect }: AnswerProps) {
+function Answer({ imported, here, corrections, foodNames, onCorrect }: AnswerProps) {
   const { document, lines, statedMinutes, notes, otherFood } = imported;
   const formats = useFormats();
   const { units } = usePreferences();
@@ -235,6 +248,7 @@ function Answer({ imported, here, corrections, onCorrect }: AnswerProps) {
       lines={lines}
       pot={read}
       corrections={corrections}
+      foodNames={foodNames}
       onCorrect={onCorrect}
       formats={formats}
     />

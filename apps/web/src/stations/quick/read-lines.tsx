@@ -1,5 +1,7 @@
 import { useState } from 'react';
+import type { FoodNameBody } from '@idle-kettle/contract';
 import {
+  ingredientById,
   isUnderstood,
   type Correction,
   type Corrections,
@@ -26,12 +28,21 @@ interface ReadLinesProps {
   /** What the lines of the formula became, by their position in it. */
   readonly pot: ReadonlyMap<number, PotLine>;
   readonly corrections: Corrections;
+  /** What the household took unknown words for before. */
+  readonly foodNames: readonly FoodNameBody[];
   readonly onCorrect: (index: number, correction: Correction | undefined) => void;
   readonly formats: Formats;
 }
 
 /** Every line that was pasted, in its order, with how it was read; what was not can be mended here. */
-export function ReadLines({ lines, pot, corrections, onCorrect, formats }: ReadLinesProps) {
+export function ReadLines({
+  lines,
+  pot,
+  corrections,
+  foodNames,
+  onCorrect,
+  formats,
+}: ReadLinesProps) {
   const open = lines.filter(needsAnswer).length;
   return (
     <section aria-labelledby="read-lines">
@@ -51,6 +62,7 @@ export function ReadLines({ lines, pot, corrections, onCorrect, formats }: ReadL
             line={line}
             read={readWords(line, pot, formats)}
             corrected={corrections.get(i)}
+            before={foodNames.find(({ words }) => words === line.unknownWords)?.ingredient}
             onCorrect={(correction) => onCorrect(i, correction)}
           />
         ))}
@@ -82,10 +94,12 @@ interface ReadLineProps {
   readonly line: ImportedLine;
   readonly read: string;
   readonly corrected: Correction | undefined;
+  /** The ingredient its words were taken for before. */
+  readonly before: string | undefined;
   readonly onCorrect: (correction: Correction | undefined) => void;
 }
 
-function ReadLine({ line, read, corrected, onCorrect }: ReadLineProps) {
+function ReadLine({ line, read, corrected, before, onCorrect }: ReadLineProps) {
   const { text, role, problem, fromStep, reading } = line;
   const wrong = needsAnswer(line);
   const isFood = role === 'ingredient' || wrong;
@@ -103,7 +117,7 @@ function ReadLine({ line, read, corrected, onCorrect }: ReadLineProps) {
           : ''}
       </span>
       {problem !== undefined && <p className="text-bad">{sentence(problem)}</p>}
-      {wrong && !corrected && <Mend line={line} onCorrect={onCorrect} />}
+      {wrong && !corrected && <Mend line={line} before={before} onCorrect={onCorrect} />}
       {corrected && (
         <button
           type="button"
@@ -120,9 +134,12 @@ function ReadLine({ line, read, corrected, onCorrect }: ReadLineProps) {
 const MOST_SUGGESTIONS = 3;
 
 /** What to do with a line that is not understood: pick, write it anew, or say that it is no food. */
-function Mend({ line, onCorrect }: Pick<ReadLineProps, 'line' | 'onCorrect'>) {
+function Mend({ line, before, onCorrect }: Pick<ReadLineProps, 'line' | 'before' | 'onCorrect'>) {
   const [text, setText] = useState(line.text);
-  const suggestions = line.reading?.suggestions.slice(0, MOST_SUGGESTIONS) ?? [];
+  const remembered = before === undefined ? undefined : ingredientById(before);
+  const suggestions = (line.reading?.suggestions ?? [])
+    .filter(({ id }) => id !== before)
+    .slice(0, MOST_SUGGESTIONS);
   return (
     <form
       className="mt-1 flex flex-wrap items-center gap-2 pb-1"
@@ -141,6 +158,15 @@ function Mend({ line, onCorrect }: Pick<ReadLineProps, 'line' | 'onCorrect'>) {
       <button type="submit" className="btn" disabled={text.trim() === '' || text === line.text}>
         Read again
       </button>
+      {remembered && (
+        <button
+          type="button"
+          className="btn btn-secondary"
+          onClick={() => onCorrect({ type: 'picked', ingredient: remembered.id })}
+        >
+          As before: {remembered.name[1]}
+        </button>
+      )}
       {suggestions.map(({ id, name }) => (
         <button
           key={id}
