@@ -32,18 +32,23 @@ test('what cannot be understood is named at its line, stays as typed, and the re
   }
   await page.getByLabel('Amount of white sugar').fill('1.8 kg');
 
-  await page.getByLabel('New line: amount and ingredient').fill('200 g blakcurrants');
+  // A clear slip of the pen is taken; one that could be more is asked about.
+  await page.getByLabel('New line: amount and ingredient').fill('150 g rasberries');
   await page.getByLabel('New line: amount and ingredient').press('Enter');
-  await expect(page.getByText('unknown ingredient "blakcurrants"').first()).toBeVisible();
+  await expect(page.getByLabel('Amount of raspberries')).toHaveValue('150 g');
+
+  await page.getByLabel('New line: amount and ingredient').fill('200 g blakcurans');
+  await page.getByLabel('New line: amount and ingredient').press('Enter');
+  await expect(page.getByText('unknown ingredient "blakcurans"').first()).toBeVisible();
   await page.getByRole('button', { name: 'Use blackcurrants' }).click();
   await expect(page.getByLabel('Amount of blackcurrants')).toHaveValue('200 g');
   await expect(page.getByText('unknown ingredient')).toBeHidden();
 
   await page.getByLabel('New line: amount and ingredient').fill('<img src=x onerror=alert(1)>');
   await page.getByLabel('New line: amount and ingredient').press('Enter');
-  await expect(page.getByLabel('Ingredient 4')).toHaveValue('<img src=x onerror=alert(1)>');
+  await expect(page.getByLabel('Ingredient 5')).toHaveValue('<img src=x onerror=alert(1)>');
   await page.reload();
-  await expect(page.getByLabel('Ingredient 4')).toHaveValue('<img src=x onerror=alert(1)>');
+  await expect(page.getByLabel('Ingredient 5')).toHaveValue('<img src=x onerror=alert(1)>');
   await expect(page.locator('main')).not.toContainText('NaN');
 });
 

@@ -1,5 +1,5 @@
+import type { Form, Ripeness } from '../produce/index.js';
 import type { Decimal, Measures } from '../quantity/index.js';
-import { ingredientById, type Form, type Ripeness } from '../produce/index.js';
 
 /** The kinds of preserve. */
 export const KINDS = [
@@ -199,20 +199,6 @@ export interface FormulaDocument {
   steps?: string[];
   /** Lines of the recipe that a person said are no food; named in the verdict. */
   leftOut?: string[];
-}
-
-/**
- * Id of the fruit the document names first, or undefined: what the batch is tinted and sorted by.
- */
-export function firstFruit({
-  lines,
-}: {
-  readonly lines: readonly { ingredient?: string }[];
-}): string | undefined {
-  return lines.find(({ ingredient }) => {
-    const found = ingredientById(ingredient ?? '');
-    return found && (found.category === 'fruit' || found.category === 'vegetable');
-  })?.ingredient;
 }
 
 /**

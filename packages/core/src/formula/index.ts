@@ -5,7 +5,6 @@ export {
   emptyFormula,
   fingerprint,
   type FinishType,
-  firstFruit,
   type FormulaDocument,
   type FormulaLine,
   type Kind,
@@ -21,6 +20,7 @@ export {
   USUAL_FINISHES,
   withoutPlace,
 } from './document.js';
+export { firstFruit } from './first-fruit.js';
 export { type Field, type FieldsOf, FORMULA_FIELDS, type Part } from './fields.js';
 export {
   isSamePanAndBurner,

@@ -222,6 +222,10 @@ export function readNumber(text: string, decimal: Decimal): WrittenNumber | unde
   const second = /^[\d¼-¾⅐-⅞.]/.test(onward) || /[a-z]/i.test(to[0]) ? onward : '';
   const last = /^(?:a|an)\b/i.test(second) ? undefined : readOneNumber(second, decimal);
   if (!last || last.value <= 0) return single;
+  // "1 or 6" are two amounts to choose from, not the ends of one.
+  const isChoice =
+    /or/i.test(to[0]) && Math.max(last.value, first.value) > 2 * Math.min(last.value, first.value);
+  if (isChoice) return single;
   const [least = 0, most = 0] = [first.value, last.value].toSorted((a, b) => a - b);
   return {
     value: (least + most) / 2,

@@ -449,6 +449,11 @@ export function readAmount(text: string, habit: Decimal | WritingHabit = '.'): A
     };
   if (!Number.isFinite(found.value) || found.value <= 0)
     return { ok: false, message: `"${line}" is nothing; an amount must be more than zero` };
+  if (found.unit.kind === 'piece' && /^\s*or\s+[\d¼-¾⅐-⅞]/i.test(found.rest))
+    return {
+      ok: false,
+      message: `"${line}" is a choice of two amounts; write the one you will use`,
+    };
   return complete(found, line, reader.others(found.rest));
 }
 
