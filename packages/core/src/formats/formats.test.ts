@@ -239,7 +239,7 @@ describe('the audit of what was brought in', () => {
     const made = balance(formula);
     if (!made) throw new Error('nothing in the pot');
     const keeping = assessKeeping(formula, {}, made);
-    return auditImport({ formula, balance: made, keeping }, statedMinutes).map(
+    return auditImport({ formula, balance: made, keeping }, { statedMinutes }).map(
       ({ code, right }) => `${code} ${right ? 'right' : 'wrong'}`,
     );
   };

@@ -68,6 +68,8 @@ export type Imported =
       readonly otherFood: string | undefined;
       /** Minutes of a process it asks for; not carried over, see `auditImport`. */
       readonly statedMinutes: number | undefined;
+      /** Where it stops, as written for its own place, C. */
+      readonly statedStop_C: number | undefined;
       /** What was left out, and why. */
       readonly notes: readonly string[];
     }
@@ -236,6 +238,7 @@ function fromDocument(own: Partial<FormulaDocument>): Imported {
     habit: {},
     otherFood: undefined,
     statedMinutes: own.processMinutes,
+    statedStop_C: undefined,
     notes,
   };
 }
@@ -353,7 +356,7 @@ function draft(
       }),
     };
   });
-  const { kind = 'jam', method = 'long-boil', finish, otherFood } = claimsOf(recipe);
+  const { kind = 'jam', method = 'long-boil', finish, otherFood, statedStop_C } = claimsOf(recipe);
   const claimed = yieldOf(recipe);
   const steps = recipe.lines.filter(({ role }) => role === 'step').map(({ text }) => text);
   const leftOut = recipe.lines
@@ -383,6 +386,7 @@ function draft(
     habit,
     otherFood,
     statedMinutes: processMinutesIn(steps),
+    statedStop_C,
     notes: notesOn(recipe, claimed === undefined, otherFood),
   };
 }

@@ -3,6 +3,7 @@ import { readFormula, type FormulaDocument } from '../formula/index.js';
 import { computeFormula } from '../keeping/index.js';
 import { isUnderstood, readLine, type LineReading } from '../reading/index.js';
 import { STARTERS } from '../starters/index.js';
+import { auditImport } from './audit.js';
 import { foundRecipe, importFormula, type Imported } from './import.js';
 import { toJsonLd, ingredientTexts } from './json-ld.js';
 import { toMarkdown } from './markdown.js';
@@ -115,6 +116,24 @@ describe('recipes as people paste them', () => {
     const none = importFormula(text, { corrections: new Map([[1, { type: 'no-food' }]]) });
     expect(none.ok && none.document.leftOut).toEqual(['1 kg moonfruit']);
   });
+});
+
+test('what a recipe tells that is answered: where it stops, how it fills and seals', () => {
+  const reading = imported(
+    'Jam\n1 kg damsons\n1 kg sugar\nBoil to 105C.\nFill, leaving 1 inch headspace.\nTurn the jars upside down.',
+  );
+  const { formula, balance, keeping } = computeFormula(reading.document, { altitude_m: 1180 });
+  if (!balance) throw new Error('nothing in the pan');
+  const { statedStop_C, document } = reading;
+  const findings = auditImport(
+    { formula, balance, keeping },
+    { statedStop_C, steps: document.steps },
+  );
+  expect(findings.filter(({ right }) => !right).map(({ code }) => code)).toEqual([
+    'stated-stop',
+    'headspace-claim',
+    'inverted-jars',
+  ]);
 });
 
 describe('our own exports come back the same', () => {

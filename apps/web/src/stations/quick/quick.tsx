@@ -232,7 +232,7 @@ interface AnswerProps {
 }
 
 function Answer({ imported, here, corrections, foodNames, onCorrect }: AnswerProps) {
-  const { document, lines, statedMinutes, notes, otherFood } = imported;
+  const { document, lines, statedMinutes, statedStop_C, notes, otherFood } = imported;
   const formats = useFormats();
   const { units } = usePreferences();
   const {
@@ -273,7 +273,10 @@ function Answer({ imported, here, corrections, foodNames, onCorrect }: AnswerPro
       </section>
     );
   const stop = stopWords(formula, made, formats);
-  const findings = auditImport({ formula, balance: made, keeping }, statedMinutes);
+  const findings = auditImport(
+    { formula, balance: made, keeping },
+    { statedMinutes, statedStop_C, steps: document.steps },
+  );
   const [remedy] = remedies;
   const [why] = keeping.reasons;
   return (
