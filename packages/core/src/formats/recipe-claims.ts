@@ -1,5 +1,5 @@
 import { USUAL_FINISHES, type DocumentFinish, type Kind, type Method } from '../formula/index.js';
-import { findJar, type JarSize } from '../jars/index.js';
+import { findJar, JAR_SIZES, type JarSize } from '../jars/index.js';
 import { findUnit, readAmount, unitById } from '../quantity/index.js';
 import type { FoundRecipe } from './recipe.js';
 
@@ -164,6 +164,14 @@ const NAMED_SIZES: readonly (readonly [RegExp, string])[] = [
 ];
 const GRAMS_OF_A_POUND_JAR = 454;
 
+/** The jar sold by this weight, or by one that differs by less than a label does: 450 g for 454. */
+const jarNear = (grams: number): JarSize | undefined =>
+  JAR_SIZES.find(({ id }) => {
+    const sold = /^(\d+)-g$/.exec(id)?.[1];
+    return sold !== undefined && Math.abs(Number(sold) / grams - 1) < SAME_WEIGHT;
+  });
+const SAME_WEIGHT = 0.02;
+
 /** The jar of the table that a written size names: "227 g", "250 ml", "1/2 pint", "8 oz", "1 lb". */
 function jarOfSize(match: RegExpMatchArray): JarSize | undefined {
   const [, number, unit, word] = match;
@@ -172,6 +180,7 @@ function jarOfSize(match: RegExpMatchArray): JarSize | undefined {
   const value = Number(number?.replace(',', '.'));
   const measure = findUnit(unit?.replace(/^fl.*/i, 'oz') ?? '')?.id;
   if (measure === 'lb') return findJar(`${Math.round(value * GRAMS_OF_A_POUND_JAR)}-g`);
+  if (measure === 'g') return jarNear(value);
   return (
     findJar(`${value}-${measure === 'l' && value === 0.5 ? 'ml' : measure}`) ??
     (value === 0.5 && measure === 'l' ? findJar('500-ml') : undefined)

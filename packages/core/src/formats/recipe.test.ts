@@ -49,6 +49,11 @@ describe('recipes as people paste them', () => {
     }
   });
 
+  test('the name of a page is not that of the recipe', () => {
+    const page = RECIPES.find(({ text }) => text.startsWith('Home\n'));
+    expect(found(page?.text ?? '').title).toBe('Strawberry Rhubarb Jam');
+  });
+
   test('two columns are read one after the other', () => {
     const recipe = found(`QUINCE JELLY              HOW TO MAKE IT
 3 kg quinces              Simmer the quinces in the water.

@@ -2,7 +2,14 @@ import type { Ingredient } from '../produce/index.js';
 import { cleanLine, isUnderstood, readLine, type LineReading } from '../reading/index.js';
 import type { WritingHabit } from '../quantity/index.js';
 import { readStatedFormula, type StatedFormula } from './stated-finish.js';
-import { isEquipment, isInstruction, isPageWords, sectionOf, type Section } from './sections.js';
+import {
+  isStageHeading,
+  isEquipment,
+  isInstruction,
+  isPageWords,
+  sectionOf,
+  type Section,
+} from './sections.js';
 import { textLines } from './text-lines.js';
 
 /** What an import may hold. Larger files are refused before they are read. */
@@ -50,7 +57,7 @@ export interface FoundRecipe {
 }
 
 const YIELD =
-  /^(?:\(?\s*)(?:(?:recipe\s+)?(?:yields?|yld\.?|makes|gives|fills|produces|ergibt|servings?|serves|quantity)(?![a-z])\s*[:-]?\s*(?:is\s+)?|for\s+(?=(?:about |approx\.? |ca\.? )?[\d¼-¾⅐-⅞]))(?:up to\s+)?(.+?)\)?$/i;
+  /^(?:\(?\s*)(?:(?:recipe\s+)?(?:yields?|yld\.?|makes|gives|fills|produces|ergibt|servings?|serves|quantity)(?![a-z])\s*[:-]?\s*(?:is\s+)?|for\s+(?=(?:about |approx\.? |ca\.? )?[\d¼-¾⅐-⅞]))(?:up to\s+)?(.+)$/i;
 const YIELD_INSIDE =
   /(?:^|[.;(]\s*)(?:this\s+|recipe\s+|it\s+)?(?:yields?|makes|gives|fills)\s*:?\s+((?:about |approx\w*\.? |around )?[^.;)]*?(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve)[^.;)]*)/i;
 const JARS_OR_WEIGHT =
@@ -69,6 +76,9 @@ function yieldIn(line: string, section: Section | undefined): string | undefined
 }
 
 const LONGEST_YIELD = 90;
+
+/** Without a closing bracket that belongs to one before the words. */
+const unclosed = (text: string): string => (text.includes('(') ? text : text.replace(/\)\s*$/, ''));
 
 const AMOUNT_START =
   /^(?:about\s+|approx\.?\s+|ca\.?\s+|~\s*)?(?:\d|[¼½¾⅓⅔⅛⅜⅝⅞]|(?:half|one|two|three|four|five|six|eight|ten|twelve|an? (?:pinch|handful|knob|few|couple|dozen|half|cup|litre|liter|kilo|pound|pint|quart|large|small|medium|little|good|generous|splash|dash|squeeze|sprig|thumb|bunch|stick|box|packet|sachet|pouch|can|tin|jar|bottle|punnet|bag))\b|(?:grated |finely grated )?(?:juice|zest|rind|peel)\b)/i;
@@ -122,6 +132,7 @@ function recipeLine(text: string, reader: Reader, next: string | undefined): Rec
   }
   if (reader.title !== '' && titleOf(text).toLowerCase() === reader.title.toLowerCase())
     return { text, role: 'heading' };
+  if (isStageHeading(text)) return { text, role: 'heading' };
   const opened = openedSection(text, reader);
   if (opened) {
     reader.section = opened;

@@ -295,4 +295,169 @@ Makes 4-5 pints.`,
     ],
     made: '4.5 pint',
   },
+  {
+    text: `Blackberry Jam
+4 c. blackberries, 3 c. sugar, 1 T. lemon juice
+Mash berries, add sugar and juice. Boil until thick, 20-25 min. Seal in hot jars. 3 half pints.`,
+    kind: 'jam',
+    method: 'long-boil',
+    foods: ['blackberry', 'white-sugar', 'lemon-juice-fresh'],
+    made: null,
+  },
+  {
+    text: `Home
+Recipes
+About
+Contact
+Strawberry Rhubarb Jam
+By Someone | June 3, 2019 | 14 Comments
+Jump to Recipe
+This post may contain affiliate links.
+My favorite spring jam! It is tangy and sweet and takes under an hour.
+Ingredients
+1x 2x 3x
+2 cups crushed strawberries
+2 cups chopped rhubarb
+6 cups sugar
+1 box (1.75 oz) powdered fruit pectin
+½ tsp unsalted butter (optional)
+Instructions
+Combine strawberries, rhubarb and pectin in a large pot.
+Bring to a full rolling boil.
+Add sugar all at once. Boil hard 1 minute.
+Ladle into jars leaving 1/4 inch headspace.
+Process 10 minutes.
+Notes
+Makes 7 half-pint jars.
+Nutrition
+Calories: 49kcal | Carbohydrates: 13g
+Did you make this recipe?
+Leave a comment`,
+    kind: 'jam',
+    method: 'powdered-pectin',
+    foods: ['strawberry', 'rhubarb', 'white-sugar', 'pectin-powder', 'butter'],
+    made: '7 half-pint',
+  },
+  {
+    text: `# Gooseberry and Elderflower Jam
+
+| Ingredient | Amount |
+|---|---|
+| gooseberries, topped and tailed | 1 kg |
+| water | 400 ml |
+| sugar | 1 kg |
+| elderflower heads | 10 |
+
+1. Simmer the gooseberries with the elderflower in a muslin bag.
+2. Add sugar and boil until 104 °C.
+
+Yield: 5 jars (340 g)`,
+    kind: 'jam',
+    method: 'long-boil',
+    foods: ['gooseberry', 'water', 'white-sugar', 'elderflower'],
+    made: '5 340-g',
+  },
+  {
+    text: `PLUM BUTTER
+Yield: about 6 half-pints
+
+* 5 lbs plums
+* 2 cups sugar
+* 1 stick cinnamon
+
+* Cook plums until soft; put through food mill.
+* Add sugar and cinnamon and cook slowly until it mounds on a spoon, about 2 hours.`,
+    kind: 'fruit-butter',
+    method: 'no-gel',
+    foods: ['plum', 'white-sugar', 'whole-spice'],
+    made: '6 half-pint',
+  },
+  {
+    text: `Jalapeño Jelly
+
+Makes 5 (8-ounce) jars
+
+12 ounces jalapeño peppers (about 12 medium)
+2 cups cider vinegar (5% acidity), divided
+6 cups sugar
+2 (3-ounce) pouches liquid pectin
+Green food coloring (optional)
+
+PUREE peppers and 1 cup vinegar in a food processor.
+COMBINE puree, remaining vinegar and sugar. Boil 10 minutes.
+STIR IN pectin. Boil hard 1 minute.
+`,
+    kind: 'savoury-jelly',
+    method: 'liquid-pectin',
+    foods: ['hot-pepper', 'cider-vinegar', 'white-sugar', 'pectin-liquid', 'food-colouring'],
+    made: '5 8-oz',
+  },
+  {
+    text: `Elderberry syrup
+500 g elderberries
+750 ml water
+400 g honey
+1 cinnamon stick
+Simmer the berries in the water for 30 min, strain, stir in honey.
+Makes 750ml`,
+    kind: 'syrup',
+    method: 'no-gel',
+    foods: ['elderberry', 'water', 'honey', 'whole-spice'],
+    made: null,
+  },
+  {
+    text: `Tangerine Marmalade
+Stage 1
+1.2kg tangerines
+2 lemons
+2.4 litres water
+Stage 2
+1.8kg sugar
+Put the fruit in a pan with the water and simmer for 1 hour.
+Slice the peel, return it to the pan, add the sugar and boil for a set.
+Fills about 6 jars (450g)`,
+    kind: 'marmalade',
+    method: 'long-boil',
+    foods: ['mandarin', 'lemon', 'water', 'white-sugar'],
+    made: '6 454-g',
+  },
+  {
+    text: `Lemon curd
+Makes about 600g
+
+Finely grated zest and juice of 4 unwaxed lemons
+200g/7oz caster sugar
+100g/3½oz unsalted butter, cut into cubes
+3 free-range eggs, plus 1 free-range egg yolk
+
+1. Put the lemon zest and juice, the sugar and the butter into a heatproof bowl.
+2. Whisk the eggs and stir them in. Cook for 10-13 minutes until thick enough to coat the back of a spoon.`,
+    kind: 'curd',
+    method: 'egg',
+    foods: ['lemon-juice-fresh', 'lemon-zest', 'caster-sugar', 'butter', 'egg', 'egg-yolk'],
+    made: '0.6 kg',
+  },
+  {
+    text: `Crab apple jelly
+4kg/8lb 13oz crab apples
+caster sugar
+1 lemon, juiced
+
+Wash the apples. Put in a saucepan, cover with water, simmer until soft (about 30 mins).
+Pour the pulp into a jelly bag and let drip overnight. Do not squeeze the bag.
+Next day measure the juice and add sugar in the ratio of 10 parts juice to 7 of sugar.
+Boil for 40 minutes to setting point. Fills 6-7 jars.`,
+    kind: 'jelly',
+    method: 'long-boil',
+    foods: ['crab-apple', 'caster-sugar', 'lemon-juice-fresh'],
+    made: null,
+  },
+  {
+    text: `Fig preserves. 2 lb figs; 1 1/2 lb sugar; 1 lemon, thinly sliced; 1 cup water.
+Cook slowly till clear and thick.`,
+    kind: 'jam',
+    method: 'long-boil',
+    foods: ['fig', 'white-sugar', 'lemon', 'water'],
+    made: null,
+  },
 ];

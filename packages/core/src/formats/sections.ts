@@ -13,7 +13,7 @@ const HEADINGS: readonly (readonly [Section, RegExp])[] = [
   ],
   [
     'ingredients',
-    /^(?:the )?(?:ingredients?(?: list)?|what you(?:’ll|'ll| will)? need|you(?:’ll|'ll| will) need|shopping list|zutaten|for (?:the |about |a |one )?[a-z ]{2,30}|[a-z]+ (?:ingredients|mixture|layer)|in the pot|fruit|the fruit|to finish|finish)$/i,
+    /^(?:the )?(?:ingredients?(?: list)?|ingredients? (?:amount|quantity|measure)|(?:amount|quantity|measure) ingredients?|what you(?:’ll|'ll| will)? need|you(?:’ll|'ll| will) need|shopping list|zutaten|for (?:the |about |a |one )?[a-z ]{2,30}|[a-z]+ (?:ingredients|mixture|layer)|in the pot|fruit|the fruit|to finish|finish)$/i,
   ],
   [
     'notes',
@@ -38,9 +38,13 @@ export function sectionOf(line: string): Section | undefined {
   return HEADINGS.find(([, pattern]) => pattern.test(text))?.[0];
 }
 
+/** "Stage 1", "Day 2": a heading that leaves the section as it is. */
+export const isStageHeading = (line: string): boolean =>
+  /^(?:stage|part|day|phase)\s*(?:\d{1,2}|one|two|three|four)$/i.test(plainHeading(line));
+
 /** What a page puts around a recipe: times, ratings, buttons. */
 const PAGE_WORDS =
-  /^(?:(?:prep(?:aration)?|cook(?:ing)?|total|active|ready|standing|resting|processing|additional)(?: in)?(?: time)?\s*[:\d]|(?:course|cuisine|author|category|keywords?|rating|difficulty|level|skill|calories|cost|diet|published|updated|posted|by|from the kitchen of|source|season)\s*:|(?:print|pin|share|save|jump to|rate|email|review|leave a|subscribe|sign up|advertisement|skip to|back to|home|menu|search|follow|click|scroll)\b[^.]{0,60}$|[★☆⭐]|\d(?:\.\d)? (?:from|stars?|out of)\b|calories\b|(?:carbohydrates|protein|fat|sodium|fiber|fibre|sugar|sugars|energy|salt)\s*:\s*[\d.<]+\s*(?:g|mg|kcal|kj)?$|nutrition\b|©|copyright|https?:\/\/|www\.)/i;
+  /^(?:(?:prep(?:aration)?|cook(?:ing)?|total|active|ready|standing|resting|processing|additional)(?: in)?(?: time)?\s*[:\d]|(?:course|cuisine|author|category|keywords?|rating|difficulty|level|skill|calories|cost|diet|published|updated|posted|by|from the kitchen of|source|season)\s*:|(?:print|pin|share|save|jump to|rate|email|review|leave a|subscribe|sign up|advertisement|skip to|back to|home|menu|search|follow|click|scroll)\b[^.]{0,60}$|[★☆⭐]|[\s|:+=-]+$|(?:home|recipes?|about(?: us| me)?|contact(?: us)?|blog|shop|log ?in|sign ?in|menu|search|skip)$|(?:\d(?:\/\d)?x\s*)+$|\d(?:\.\d)? (?:from|stars?|out of)\b|calories\b|(?:carbohydrates|protein|fat|sodium|fiber|fibre|sugar|sugars|energy|salt)\s*:\s*[\d.<]+\s*(?:g|mg|kcal|kj)?$|nutrition\b|©|copyright|https?:\/\/|www\.)/i;
 
 export const isPageWords = (line: string): boolean => PAGE_WORDS.test(line.trim());
 

@@ -76,9 +76,15 @@ const ROUNDED = /^(?:a\s+)?rounded\b\s*/i;
 const HEAP = { heaped: { spoon: 1.5, cup: 1.1 }, rounded: { spoon: 1.25, cup: 1.05 } } as const;
 const LARGEST_SPOON_ML = 30;
 const SIZE_WORDS: readonly (readonly [RegExp, PieceSize])[] = [
-  [/^(?:very\s+)?(?:small|little|tiny|smallish)(?:-sized?)?\b\s*/i, 'small'],
-  [/^(?:medium|average|middling|regular)(?:[\s-]+(?:sized?|large))?\b\s*/i, 'medium'],
-  [/^(?:extra[\s-]+|very\s+)?(?:large|big|largish|fat)(?:-sized?)?\b\s*/i, 'large'],
+  [/^(?:very\s+)?(?:small|little|tiny|smallish|sml?\b\.?)(?:-sized?)?(?![a-z])\s*/i, 'small'],
+  [
+    /^(?:medium|average|middling|regular|med\b\.?)(?:[\s-]+(?:sized?|large))?(?![a-z])\s*/i,
+    'medium',
+  ],
+  [
+    /^(?:extra[\s-]+|very\s+)?(?:large|big|largish|fat|lr?ge?\b\.?)(?:-sized?)?(?![a-z])\s*/i,
+    'large',
+  ],
 ];
 
 /** First letters of the size words. */

@@ -24,6 +24,9 @@ test.each([
   ['1 lb strawberry jam', 'unknown-ingredient'],
   ['500 g apple butter', 'two-ingredients'],
   ['1 kg raspberries and blackberries', 'two-ingredients'],
+  ['1 kg strawberries with bananas', 'two-ingredients'],
+  ['1 kg apples/bananas', 'two-ingredients'],
+  ['2 kg plums, bananas', 'two-ingredients'],
   ['-2 kg plums', 'bad-amount'],
   ['0 g sugar', 'bad-amount'],
   ['1 can peaches', 'no-weight'],
@@ -41,6 +44,7 @@ test('one line may hold several foods', () => {
     readLine(text).parts.map(({ ingredient }) => ingredient.id);
   expect(ids('zest and juice of 1 lemon')).toEqual(['lemon-juice-fresh', 'lemon-zest']);
   expect(ids('2 cups sugar, 1 cup water')).toEqual(['white-sugar', 'water']);
+  expect(ids('2 kg plums (and 1 banana)')).toEqual(['plum', 'banana']);
   expect(ids('3 eggs plus 1 yolk')).toEqual(['egg', 'egg-yolk']);
   expect(ids('1 tsp each cinnamon and cloves')).toEqual(['ground-spice', 'ground-spice']);
 });

@@ -1,4 +1,5 @@
 import {
+  isProduce,
   massOf,
   withVariety,
   varietyOf,
@@ -69,7 +70,9 @@ export const isUnderstood = ({ parts, openAmount, problem }: LineReading): boole
   (parts.length > 0 && problem === undefined) || openAmount !== undefined;
 
 const BULLET = /^(?:[\s*•‣·◦▪▢□☐✓✔–—+>]|-(?!\.?\d)|\[[ xX]?\])+\s*/u;
-const NUMBERING = /^\(?(?:\d{1,2}[.)]|[a-z]\))\s+(?=[\d¼-¾⅐-⅞a-z(])/i;
+const NUMBERING = /^(?:step\s+)?\(?(?:\d{1,2}[.):]|[a-z]\))\s+(?=[\d¼-¾⅐-⅞a-z(])/i;
+/** "(4 cups) sugar" and "“4 cups sugar”" as the words alone. */
+const ENCLOSED = /^\(([^()]*\d[^()]*)\)\s*|^["“”]+|["“”]+$/g;
 const EMPHASIS = /(\*\*|__|\*(?=\S)|(?<=\S)\*|`|(?<=^|\s)_(?=\S)|(?<=\S)_(?=\s|$))/g;
 const HEADING_BEFORE =
   /^(?:for (?:the )?[a-z ]{2,30}|optional|[a-z]+ ingredients?|to serve|also)\s*:\s*(?=\S)/i;
@@ -83,6 +86,7 @@ export function cleanLine(text: string): string {
     .replace(BULLET, '')
     .replace(NUMBERING, '')
     .replace(BULLET, '')
+    .replace(ENCLOSED, '$1 ')
     .replace(/[†‡¹²³⁴⁵]/g, ' ')
     .replace(/(?:^|\s)\|(?=\s|$)|^\||\|$/g, ' ')
     .replace(/\s+/g, ' ')
@@ -148,6 +152,7 @@ export function readLine(text: string, habit: Decimal | WritingHabit = '.'): Lin
     severalReading(line, habit) ??
     amountFirst(line, habit) ??
     amountLater(line, habit) ??
+    afterLabel(line, habit) ??
     withoutAmount(line);
   const { unread, ...read } = reading;
   if (!unread) return { text, ...read };
@@ -367,7 +372,14 @@ function countedSpice(named: NamedIngredient, { unit }: Amount): NamedIngredient
   return whole.ok && whole.ingredient.id === 'whole-spice' ? whole : named;
 }
 
-function measured(name: NamedIngredient, amount: Amount, reading: GoodAmount): Reading {
+/** "1 pk pectin" is a pack; only fruit comes by the peck. */
+const packOf = (amount: Amount, { ingredient }: NamedIngredient): Amount =>
+  amount.unit.id === 'peck' && !isProduce(ingredient)
+    ? { ...amount, unit: unitById('box') }
+    : amount;
+
+function measured(name: NamedIngredient, counted: Amount, reading: GoodAmount): Reading {
+  const amount = packOf(counted, name);
   const named = countedSpice(name, amount);
   const { ingredient, form, variety, ripeness, packed } = named;
   const packedAmount = packed && amount.unit.kind === 'volume' ? { ...amount, packed } : amount;
@@ -413,6 +425,13 @@ function amountLater(line: string, habit: Decimal | WritingHabit): Reading | und
     if (read.parts.length > 0) return read;
   }
   return undefined;
+}
+
+/** "Filling: 2 cups sugar": what stands before the colon is no food, but a label. */
+function afterLabel(line: string, habit: Decimal | WritingHabit): Reading | undefined {
+  const rest = /^[\p{L} ]{2,30}:\s*(\S.*)$/u.exec(line)?.[1];
+  const reading = rest === undefined ? undefined : amountFirst(rest, habit);
+  return reading && !isFault(reading) ? reading : undefined;
 }
 
 function withoutAmount(line: string): Reading {

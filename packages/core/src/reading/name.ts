@@ -70,7 +70,7 @@ interface Span extends Meaning {
 /** Foods whose own flavour is named before them: "raspberry vinegar", "plum brandy". */
 const FLAVOURED: ReadonlySet<string> = new Set(['acid', 'sweetener', 'juice', 'pectin']);
 const isFlavoured = ({ category, id }: Ingredient): boolean =>
-  FLAVOURED.has(category) || id === 'liqueur' || id === 'fresh-herb';
+  FLAVOURED.has(category) || ['liqueur', 'fresh-herb', 'gelatin'].includes(id);
 
 /** A juice or zest that has a row of its own, by the fruit it is of. */
 const JUICES: Readonly<Record<string, string>> = {
@@ -416,15 +416,13 @@ export function nameIn(text: string): NamedIngredient | UnreadName {
   const parts = partsOf(text);
   const head = headOf(parts, text);
   if ('ok' in head) return head;
-  const other = strangeFood(parts, head.span);
-  if (other) return other;
   const around = [...parts.before.flat(), ...head.around];
   const after = parts.after.flat();
   const kind = byKind(head.span, parts.head[head.span.to - 1] ?? '', [
     ...around,
     ...parts.after.flatMap(untilRemark),
   ]);
-  return complete(kind, head, around, after);
+  return strangeFood(parts, head.span, kind) ?? complete(kind, head, around, after);
 }
 
 const untilRemark = (words: readonly string[]): readonly string[] => {
@@ -432,16 +430,22 @@ const untilRemark = (words: readonly string[]): readonly string[] => {
   return at === -1 ? words : words.slice(0, at);
 };
 
-/** Another food in the parts around the name, not introduced by "in", "with", "for". */
-function strangeFood({ before, after }: Parts, { ingredient }: Span): UnreadName | undefined {
+/** What adds a food in brackets: "(and 1 banana)". Other numbers there say the amount again. */
+const ADDS = /^(?:and|plus|with|including)$/;
+
+/** A food in the parts around the name that is not of it, and not only remarked on: "in rum". */
+function strangeFood(
+  { before, after }: Parts,
+  { ingredient }: Span,
+  kind: Meaning,
+): UnreadName | undefined {
+  const own = new Set([ingredient, kind.ingredient]);
   for (const words of [...before, ...after]) {
-    if (words.some((word) => /\d/.test(word))) continue;
-    const [food] = foodsIn(words).filter(
-      (each) => each.ingredient !== ingredient && !words.slice(each.from, each.to).every(isPlain),
+    if (words.some((word) => /\d/.test(word)) && !ADDS.test(words[0] ?? '')) continue;
+    const food = foodsIn(words).find(
+      (each) => !own.has(each.ingredient) && !words.slice(each.from, each.to).every(isPlain),
     );
-    const isKind = food && words.length <= 2;
-    if (!food || isKind || words.slice(0, food.from).some((word) => REMARK_WORDS.has(word)))
-      continue;
+    if (!food || words.slice(0, food.from).some((word) => REMARK_WORDS.has(word))) continue;
     return unread('two-ingredients', words.join(' '), [ingredient, food.ingredient]);
   }
   return undefined;

@@ -262,7 +262,7 @@ desired equal parts part
 
 /** Words before another food in a remark: "raisins, soaked in rum", "ginger in syrup". */
 export const REMARK_WORDS: ReadonlySet<string> = new Set(
-  list('in with for from as like into such including without not if see or'),
+  list('in for from as like into such without not if see or'),
 );
 
 /** Foods that are made of an ingredient, and are not it. */
