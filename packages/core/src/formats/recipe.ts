@@ -70,7 +70,7 @@ function yieldIn(line: string, section: Section | undefined): string | undefined
   const isServings = /^\(?\s*serv/i.test(text);
   const says =
     found !== undefined && (JARS_OR_WEIGHT.test(found) || (!isServings && /^\W*\d/.test(found)));
-  if (says && found.length < LONGEST_YIELD) return found.replace(/[.;]\s*$/, '');
+  if (says && found.length < LONGEST_YIELD) return unclosed(found.replace(/[.;]\s*$/, ''));
   if (section === 'yield' && JARS_OR_WEIGHT.test(text)) return text;
   return undefined;
 }

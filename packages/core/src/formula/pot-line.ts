@@ -3,6 +3,7 @@ import { unitById, type Amount } from '../quantity/index.js';
 import {
   compositionOf,
   FORMS,
+  ingredientById,
   massOf,
   namesOf,
   RIPENESS,
@@ -80,7 +81,9 @@ export function readLine(
   if (!amount || !named) return undefined;
   const { form } = named;
   const variety = typeof value.variety === 'string' ? value.variety : named.variety;
-  const kind = asKept(stricterKind(named.ingredient, variety ?? ''), form);
+  const stricter =
+    variety === undefined ? named.ingredient : stricterKind(named.ingredient, variety);
+  const kind = asKept(stricter, form);
   const profile = pectins.find((each) => each.ingredient === kind.id);
   const ingredient = withWeighings(
     withVariety(profile ? withProfile(kind, profile) : kind, varietyOf(kind, variety)),
@@ -207,7 +210,10 @@ function readKnownIngredient(reader: Reader, path: string, value: Json): NamedLi
     );
     return undefined;
   }
-  const reading = readName(value.ingredient.replaceAll('-', ' '));
+  const known = ingredientById(value.ingredient);
+  const reading = known
+    ? { ok: true as const, ingredient: known, form: known.usualForm }
+    : readName(value.ingredient.replaceAll('-', ' '));
   if (!reading.ok) {
     reader.problem(`${path}.ingredient`, reading.message);
     return undefined;
