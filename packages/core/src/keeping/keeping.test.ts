@@ -544,7 +544,7 @@ const SAFE: readonly Case[] = [
     'kumquat marmalade',
     [
       ['1 kg', 'kumquat'],
-      ['700 ml', 'water'],
+      ['400 ml', 'water'],
       ['1 kg', 'white-sugar'],
     ],
     { kind: 'marmalade' },

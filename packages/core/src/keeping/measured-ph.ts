@@ -1,4 +1,4 @@
-import type { PotFormula } from '../formula/index.js';
+import { OWN_INGREDIENT, type PotFormula } from '../formula/index.js';
 import { DAY_MS } from '../quantity/index.js';
 
 /**
@@ -18,6 +18,20 @@ const AFTER_BATCH_DAYS = 1;
 export type MeasuredPHCheck =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string };
 
+/** How far under what is published a reading may be, pH. */
+const READING_MARGIN_PH = 0.1;
+
+/**
+ * The lowest pH that a meter can be believed to show: without added acid no mixture is more acid
+ * than its most acid ingredient is published to be. With added acid the balance says nothing that
+ * narrow, and only what no spread reaches is refused.
+ */
+function lowestBelievable(lines: PotFormula['lines']): number {
+  if (lines.some(({ ingredient }) => ingredient.category === 'acid')) return SHARPEST_PH;
+  const published = lines.flatMap(({ byTable }) => byTable.acidity?.pH.low ?? []);
+  return published.length === 0 ? SHARPEST_PH : Math.min(...published) - READING_MARGIN_PH;
+}
+
 /** Days since 1970 of a day as "2026-11-23"; NaN where there is no such day. */
 const dayOf = (text: string): number => Date.parse(`${text}T00:00:00Z`) / DAY_MS;
 
@@ -28,11 +42,16 @@ const dayOf = (text: string): number => Date.parse(`${text}T00:00:00Z`) / DAY_MS
  * @returns undefined where none was measured
  */
 export function checkMeasuredPH(
-  { claims: { measuredPH, measuredPHVoid } }: PotFormula,
+  { claims: { measuredPH, measuredPHVoid }, lines }: PotFormula,
   on: string | undefined,
 ): MeasuredPHCheck | undefined {
   if (!measuredPH) return undefined;
-  const why = whyVoid(measuredPH, measuredPHVoid, on);
+  const isUnknown = lines.some(({ ingredient }) => ingredient.id === OWN_INGREDIENT);
+  const why =
+    whyVoid(measuredPH, measuredPHVoid, on) ??
+    (isUnknown
+      ? 'an ingredient is not in the table, so nothing says what to expect of the meter'
+      : whyUnbelievable(measuredPH.value, lines));
   return why === undefined ? { ok: true, value: measuredPH.value } : { ok: false, why };
 }
 
@@ -52,4 +71,12 @@ function whyVoid(
   return daysBefore <= BEFORE_BATCH_DAYS && daysBefore >= -AFTER_BATCH_DAYS
     ? undefined
     : 'it was not taken in this batch';
+}
+
+/** Why a meter that shows this is wrong, where these ingredients cannot be so acid. */
+function whyUnbelievable(value: number, lines: PotFormula['lines']): string | undefined {
+  const lowest = lowestBelievable(lines);
+  return value < lowest
+    ? `${value} is lower than these ingredients can be without added acid (${lowest.toFixed(1)} at the least): check the meter in two buffers`
+    : undefined;
 }

@@ -1,5 +1,5 @@
 import type { Balance } from '../balance/index.js';
-import { OWN_INGREDIENT, type PotFormula, type PotLine } from '../formula/index.js';
+import { OWN_INGREDIENT, type Kind, type PotFormula, type PotLine } from '../formula/index.js';
 import { isProduce, type AcidClass } from '../produce/index.js';
 import { curdDepartures } from './curd.js';
 import { checkMeasuredPH, MEASURED_LIMIT, type MeasuredPHCheck } from './measured-ph.js';
@@ -159,18 +159,26 @@ const fatBeyondTrace: KeepingRule = {
   },
 };
 
-const lowAcidButter: KeepingRule = {
+/** Kinds that are thick purées by what they are. */
+const PUREED_KINDS: ReadonlySet<Kind> = new Set<Kind>(['fruit-butter', 'jellied-sauce']);
+
+/** A purée is one whatever it is called: by its kind, or by the form its low-acid produce is in. */
+const lowAcidPuree: KeepingRule = {
   rule: 2,
-  decide: ({ formula, lowAcid }) =>
-    formula.kind !== 'fruit-butter' || lowAcid.length === 0
+  decide: ({ formula, lowAcid }) => {
+    const pureed = PUREED_KINDS.has(formula.kind)
+      ? lowAcid
+      : lowAcid.filter(({ form, ingredient }) => form === 'puree' && isProduce(ingredient));
+    return pureed.length === 0
       ? undefined
       : withoutLimit(
           'fridge',
           reason(
             'low-acid-butter',
-            `${namesOf(lowAcid)}: thick purées and butters of low-acid produce are not for the shelf; keep it in the fridge or freeze it`,
+            `${namesOf(pureed)}: thick purées and butters of low-acid produce are not for the shelf; keep it in the fridge or freeze it`,
           ),
-        ),
+        );
+  },
 };
 
 /** The two ways past the acid rules: a tested formula made unchanged, or a measured pH. */
@@ -291,7 +299,7 @@ const KEEPING_RULES: readonly KeepingRule[] = [
   publishedCurd,
   refusedIngredient,
   fatBeyondTrace,
-  lowAcidButter,
+  lowAcidPuree,
   mayReachLowAcid,
   nothingAcid,
   acidFruit,
