@@ -8,54 +8,68 @@ export interface Meaning {
   readonly variety?: string;
 }
 
-const meanings = new Map<string, Meaning>();
-/** Words in the longest phrase. */
-let longest = 1;
-
-function add(phrase: string, meaning: Meaning): void {
-  const words = wordsOf(phrase);
-  const key = keyOf(words);
-  if (key === '' || meanings.has(key)) return;
-  meanings.set(key, meaning);
-  longest = Math.max(longest, words.length);
+/** Every phrase by its key, and what is needed to find it. */
+interface Lexicon {
+  readonly meanings: ReadonlyMap<string, Meaning>;
+  /** Keys by their first letter and length: a slip leaves the first letter alone. */
+  readonly byStart: ReadonlyMap<string, readonly string[]>;
+  /** Words in the longest phrase. */
+  readonly longest: number;
 }
 
-for (const ingredient of INGREDIENTS)
-  for (const phrase of [
-    ...ingredient.name,
-    ...ingredient.synonyms,
-    ingredient.id.replaceAll('-', ' '),
-  ])
-    add(phrase, { ingredient });
+let lexicon: Lexicon | undefined;
+/** Made at the first question: a page that only shows known ids does without. */
+const inLexicon = (): Lexicon => (lexicon ??= makeLexicon());
 
-for (const { of, name, also = [], alone } of VARIETIES) {
-  const ingredient = ingredientById(of);
-  if (!ingredient) throw new RangeError(`the variety "${name}" is of no ingredient: "${of}"`);
-  const noun = ingredient.name[0].split(' ').at(-1) ?? '';
-  const meaning: Meaning = { ingredient, variety: name };
-  for (const each of [name, ...also]) {
-    if (alone) add(each, meaning);
-    add(`${each} ${noun}`, meaning);
-    if (ingredient.id.endsWith('currant')) add(`${each} currant`, meaning);
+function makeLexicon(): Lexicon {
+  const meanings = new Map<string, Meaning>();
+  let longest = 1;
+  for (const [phrase, meaning] of phrases()) {
+    const words = wordsOf(phrase);
+    const key = keyOf(words);
+    if (key === '' || meanings.has(key)) continue;
+    meanings.set(key, meaning);
+    longest = Math.max(longest, words.length);
+  }
+  const byStart = new Map<string, string[]>();
+  for (const key of meanings.keys()) {
+    const start = `${key[0]}${key.length}`;
+    byStart.set(start, [...(byStart.get(start) ?? []), key]);
+  }
+  return { meanings, byStart, longest };
+}
+
+/** Names, synonyms and ids of ingredients first, then varieties: the first meaning of a phrase holds. */
+function* phrases(): Generator<readonly [phrase: string, meaning: Meaning]> {
+  for (const ingredient of INGREDIENTS)
+    for (const phrase of [
+      ...ingredient.name,
+      ...ingredient.synonyms,
+      ingredient.id.replaceAll('-', ' '),
+    ])
+      yield [phrase, { ingredient }];
+  for (const { of, name, also = [], alone } of VARIETIES) {
+    const ingredient = ingredientById(of);
+    if (!ingredient) throw new RangeError(`the variety "${name}" is of no ingredient: "${of}"`);
+    const noun = ingredient.name[0].split(' ').at(-1) ?? '';
+    const meaning: Meaning = { ingredient, variety: name };
+    for (const each of [name, ...also]) {
+      if (alone) yield [each, meaning];
+      yield [`${each} ${noun}`, meaning];
+      if (ingredient.id.endsWith('currant')) yield [`${each} currant`, meaning];
+    }
   }
 }
 
 /** Most words worth trying as one phrase; a joined word may stand for two. */
-export const LONGEST_PHRASE = longest;
+export const longestPhrase = (): number => inLexicon().longest;
 
 /** What these words stand for together, or undefined. */
 export const meaningOf = (words: readonly string[]): Meaning | undefined =>
-  meanings.get(keyOf(words));
+  inLexicon().meanings.get(keyOf(words));
 
 const LEAST_TYPO_LETTERS = 5;
 const LETTERS_FOR_TWO_SLIPS = 7;
-
-/** Keys by their first letter and length: a slip leaves the first letter alone. */
-const byStart = new Map<string, string[]>();
-for (const key of meanings.keys()) {
-  const start = `${key[0]}${key.length}`;
-  byStart.set(start, [...(byStart.get(start) ?? []), key]);
-}
 
 /** Letters added, left out, changed or swapped between two words; more than `most` is `most + 1`. */
 export function slipsBetween(a: string, b: string, most: number): number {
@@ -95,10 +109,10 @@ export function misspelled(words: readonly string[]): Guess | undefined {
   const most = key.length >= LETTERS_FOR_TWO_SLIPS ? 2 : 1;
   const found: { phrase: string; slips: number; meaning: Meaning }[] = [];
   for (let length = key.length - most - 1; length <= key.length + most + 1; length++)
-    for (const phrase of byStart.get(`${key[0]}${length}`) ?? []) {
+    for (const phrase of inLexicon().byStart.get(`${key[0]}${length}`) ?? []) {
       if (phrase.length < LEAST_TYPO_LETTERS) continue;
       const slips = slipsBetween(key, phrase, most + 1);
-      const meaning = meanings.get(phrase);
+      const meaning = inLexicon().meanings.get(phrase);
       if (slips <= most + 1 && meaning) found.push({ phrase, slips, meaning });
     }
   found.sort((a, b) => a.slips - b.slips);
@@ -122,7 +136,7 @@ export function ingredientsLike(words: readonly string[], most: number): Ingredi
     found.set(ingredient, Math.min(found.get(ingredient) ?? Infinity, distance));
   };
   for (let from = 0; from < words.length; from++)
-    for (let n = 1; n <= Math.min(LONGEST_PHRASE, words.length - from); n++) {
+    for (let n = 1; n <= Math.min(longestPhrase(), words.length - from); n++) {
       const meaning = meaningOf(words.slice(from, from + n));
       if (meaning) note(meaning.ingredient, -n);
     }
@@ -130,9 +144,9 @@ export function ingredientsLike(words: readonly string[], most: number): Ingredi
     const key = stem(word);
     const slipsAllowed = Math.min(Math.floor(key.length / 3), 3);
     for (let length = key.length - slipsAllowed; length <= key.length + slipsAllowed; length++)
-      for (const phrase of byStart.get(`${key[0]}${length}`) ?? []) {
+      for (const phrase of inLexicon().byStart.get(`${key[0]}${length}`) ?? []) {
         const slips = slipsBetween(key, phrase, slipsAllowed);
-        const meaning = slips <= slipsAllowed ? meanings.get(phrase) : undefined;
+        const meaning = slips <= slipsAllowed ? inLexicon().meanings.get(phrase) : undefined;
         if (meaning) note(meaning.ingredient, slips);
       }
   }
