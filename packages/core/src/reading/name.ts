@@ -97,7 +97,7 @@ const isPlain = (word: string): boolean =>
 
 /** The food in these words, longest phrase first, then what is left and right of it. */
 function foodsIn(words: readonly string[], from = 0, to = words.length): Span[] {
-  for (let n = Math.min(longestPhrase, to - from); n > 0; n--) {
+  for (let n = Math.min(longestPhrase(), to - from); n > 0; n--) {
     const starts = Array.from({ length: to - from - n + 1 }, (_, i) => from + i);
     const found = starts
       .flatMap((start) => {
