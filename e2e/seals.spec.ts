@@ -97,6 +97,12 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
     await expect(seals.getByRole('button', { name: 'Jar 5: in the fridge' })).toBeVisible();
   });
 
+  // What the page shows at once reaches the server a moment later.
+  const stored = async (): Promise<string[]> => {
+    const lots =
+      await kettle.get<{ keptIn: string | null; place: string; count: number }[]>('/api/shelf');
+    return lots.map(({ keptIn, place, count }) => `${keptIn ?? 'shelf'} ${place} ${count}`).sort();
+  };
   await test.step('the shelf', async () => {
     await page
       .getByRole('navigation', { name: 'Rooms' })
@@ -121,6 +127,7 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
     await more.getByLabel('to whom').fill('the neighbours');
     await more.getByRole('button', { name: 'Give away' }).click();
     await expect(page.getByText('One Damson jam given away to the neighbours')).toBeVisible();
+    await expect.poll(stored).toEqual(['fridge  1', 'shelf  2', 'shelf Cellar 1']);
     await page.getByRole('button', { name: 'Take stock' }).click();
     await page.getByLabel(/^Damson jam, 340 g jars: how many/).fill('3');
     await page.keyboard.press('Enter');
@@ -129,11 +136,5 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
     await expect(page.getByText('Damson jam, given away to the neighbours')).toBeVisible();
   });
 
-  // What the page shows at once reaches the server a moment later.
-  const stored = async (): Promise<string[]> => {
-    const lots =
-      await kettle.get<{ keptIn: string | null; place: string; count: number }[]>('/api/shelf');
-    return lots.map(({ keptIn, place, count }) => `${keptIn ?? 'shelf'} ${place} ${count}`).sort();
-  };
   await expect.poll(stored).toEqual(['fridge  1', 'shelf  2', 'shelf Cellar 3']);
 });

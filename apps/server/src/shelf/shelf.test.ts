@@ -153,6 +153,7 @@ describe('jars keep by what they are and what they hold', () => {
       lines: [
         { ingredient: 'tomato', amount: '2 kg' },
         { ingredient: 'white-sugar', amount: '1.2 kg' },
+        { ingredient: 'lemon-juice-bottled', amount: '100 ml' },
       ],
     };
     const measuredPH = { value: 3.9, meterCalibratedOn: '2026-09-12', measuredOn: '2026-09-12' };
