@@ -80,7 +80,6 @@ type Found =
       readonly ok: true;
       readonly from: 'json-ld' | 'text';
       readonly recipe: FoundRecipe;
-      readonly habit: WritingHabit;
     }
   | { readonly ok: true; readonly from: 'formula'; readonly own: Partial<FormulaDocument> }
   | { readonly ok: false; readonly message: string };
@@ -98,33 +97,33 @@ function findIn(
     };
   const trimmed = text.trim();
   if (trimmed === '') return { ok: false, message: 'there is nothing in it' };
+  const habitFor = (words: string): WritingHabit => given ?? { ...usual, ...habitOf(words) };
   const looksLikeJson = /^(?:\{|\[\s*[[{"])/.test(trimmed);
   const json = looksLikeJson ? parse(trimmed) : undefined;
   if (looksLikeJson && json === undefined)
     return { ok: false, message: 'it looks like JSON but cannot be read: it may be cut short' };
-  if (json !== undefined) return findInJson(json);
+  if (json !== undefined) return findInJson(json, habitFor);
   const isPage = trimmed.includes('>') && /<[a-z!]/i.test(trimmed);
   const found = isPage
     ? jsonLdBlocks(trimmed)
-        .map(recipeFromJsonLd)
+        .map((block) => recipeFromJsonLd(block, habitFor))
         .find((recipe) => recipe !== undefined)
     : undefined;
-  if (found) return { ok: true, from: 'json-ld', recipe: found, habit: given ?? usual ?? {} };
+  if (found) return { ok: true, from: 'json-ld', recipe: found };
   const words = isPage ? plainText(trimmed) : trimmed;
-  const habit = given ?? { ...usual, ...habitOf(words) };
-  return { ok: true, from: 'text', recipe: recipeFromText(words, habit), habit };
+  return { ok: true, from: 'text', recipe: recipeFromText(words, habitFor(words)) };
 }
 
-function findInJson(json: unknown): Found {
+function findInJson(json: unknown, habitFor: (words: string) => WritingHabit): Found {
   const own = json as Partial<FormulaDocument> | null;
   const isOwn =
     typeof own === 'object' &&
     own !== null &&
     (own.format === 'idle-kettle/formula' || Array.isArray(own.lines));
   if (isOwn) return { ok: true, from: 'formula', own };
-  const recipe = recipeFromJsonLd(json);
+  const recipe = recipeFromJsonLd(json, habitFor);
   return recipe
-    ? { ok: true, from: 'json-ld', recipe, habit: {} }
+    ? { ok: true, from: 'json-ld', recipe }
     : { ok: false, message: 'there is no formula and no recipe in this JSON' };
 }
 
@@ -152,7 +151,7 @@ export function importFormula(
   if (!found.ok) return found;
   return found.from === 'formula'
     ? fromDocument(found.own)
-    : draft(corrected(found.recipe, corrections, found.habit), found);
+    : draft(corrected(found.recipe, corrections), found.from);
 }
 
 /**
@@ -175,6 +174,7 @@ export function foundRecipe(
     ok: true,
     recipe: {
       title: document.title,
+      habit: document,
       lines: ingredientTexts(document).map((line) => ({
         text: line,
         role: 'ingredient',
@@ -276,15 +276,11 @@ function linesOfRecipe({ reading }: RecipeLine, habit: WritingHabit): readonly W
 }
 
 /** The recipe with the lines as a person corrected them; their own words stay. */
-function corrected(
-  recipe: FoundRecipe,
-  corrections: Corrections,
-  habit: WritingHabit,
-): FoundRecipe {
+function corrected(recipe: FoundRecipe, corrections: Corrections): FoundRecipe {
   if (corrections.size === 0) return recipe;
   const lines = recipe.lines.map((line, i): RecipeLine => {
     const correction = corrections.get(i);
-    return correction ? correctedLine(line, correction, habit) : line;
+    return correction ? correctedLine(line, correction, recipe.habit) : line;
   });
   return { ...recipe, lines };
 }
@@ -331,10 +327,8 @@ function pickedReading(text: string, id: string, habit: WritingHabit): LineReadi
   };
 }
 
-function draft(
-  recipe: FoundRecipe,
-  { from, habit }: { readonly from: 'json-ld' | 'text'; readonly habit: WritingHabit },
-): Imported {
+function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
+  const { habit } = recipe;
   const isFood = ({ role, reading }: RecipeLine): boolean =>
     role === 'ingredient' || (role === 'unknown' && reading !== undefined);
   if (!recipe.lines.some(isFood))

@@ -1,8 +1,8 @@
 import type { FormulaDocument } from '../formula/index.js';
 import { ingredientById, namesOf } from '../produce/index.js';
-import { readAmount } from '../quantity/index.js';
+import { readAmount, type WritingHabit } from '../quantity/index.js';
 import { readLine, WASTE_FORMS } from '../reading/index.js';
-import { readStatedFormula, statedFormula } from './stated-finish.js';
+import { readStatedFormula, statedFormula } from './stated-formula.js';
 import { MOST_LINES, withFoodsOfSteps, type FoundRecipe, type RecipeLine } from './recipe.js';
 
 type Json = Readonly<Record<string, unknown>>;
@@ -39,8 +39,14 @@ function stepsOf(value: unknown, depth = 0): string[] {
   });
 }
 
-/** The first schema.org Recipe in a JSON value, or undefined. */
-export function recipeFromJsonLd(value: unknown): FoundRecipe | undefined {
+/**
+ * The first schema.org Recipe in a JSON value, or undefined.
+ * @param habitFor whose measures a recipe of these words is written in
+ */
+export function recipeFromJsonLd(
+  value: unknown,
+  habitFor: (words: string) => WritingHabit,
+): FoundRecipe | undefined {
   const [recipe] = recipesIn(value);
   if (!recipe) return undefined;
   const clean = (text: string): string => plainText(text).replace(/\s+/g, ' ').trim();
@@ -58,6 +64,8 @@ export function recipeFromJsonLd(value: unknown): FoundRecipe | undefined {
     .filter((each) => each !== '')
     .slice(0, MOST_LINES);
   const title = clean(textOf(recipe.name)) || 'A recipe';
+  const keywords = textOf(recipe.keywords);
+  const habit = habitFor([keywords, ...ingredients, ...steps].join('\n'));
   return {
     title,
     lines: withFoodsOfSteps(
@@ -66,15 +74,16 @@ export function recipeFromJsonLd(value: unknown): FoundRecipe | undefined {
         ...ingredients.map((text): RecipeLine => ({
           text,
           role: 'ingredient',
-          reading: readLine(text),
+          reading: readLine(text, habit),
         })),
         ...steps.map((text): RecipeLine => ({ text, role: 'step' })),
         ...(statedYield === undefined ? [] : [{ text: statedYield, role: 'yield' as const }]),
       ],
-      {},
+      habit,
     ),
+    habit,
     statedYield,
-    stated: readStatedFormula(textOf(recipe.keywords)),
+    stated: readStatedFormula(keywords),
     notes: clean(textOf(recipe.description)) || undefined,
   };
 }

@@ -2,7 +2,7 @@ import type { Balance } from '../balance/index.js';
 import type { Keeping } from '../keeping/index.js';
 import { fahrenheit } from '../quantity/index.js';
 import type { FormulaDocument } from '../formula/index.js';
-import { statedFormula } from './stated-finish.js';
+import { statedFormula } from './stated-formula.js';
 import { ingredientTexts } from './json-ld.js';
 
 /** Characters that would be read as Markdown or HTML. */

@@ -1,4 +1,5 @@
 import type { Measures, WritingHabit } from '../quantity/index.js';
+import { statedHabit } from './stated-formula.js';
 
 /** Words that are written in one country only. Common practice. */
 const WRITTEN_IN: readonly (readonly [Measures, RegExp])[] = [
@@ -15,6 +16,8 @@ const DECIMAL_COMMA = /\b\d{1,3},\d{1,2}\s*(?:kg|g|l|ml|dl|cl)\b/i;
 
 /** Whose cups, spoons and pints a recipe is written in, and its decimal mark, from its own words. */
 export function habitOf(text: string): WritingHabit {
+  const stated = statedHabit(text);
+  if (stated) return stated;
   const written = WRITTEN_IN.find(([, words]) => words.test(text))?.[0];
   const measures = US_WORDS.test(text) ? undefined : written;
   return {

@@ -54,6 +54,13 @@ describe('recipes as people paste them', () => {
     expect(found(page?.text ?? '').title).toBe('Strawberry Rhubarb Jam');
   });
 
+  test('a counted food that only a step names is a line of its own', () => {
+    const recipe = found(
+      'Jam\n1 kg strawberries\n1 kg sugar\nStir in 2 bananas, mashed, and boil.',
+    );
+    expect(foodsOf(recipe)).toEqual(['strawberry', 'white-sugar', 'banana']);
+  });
+
   test('two columns are read one after the other', () => {
     const recipe = found(`QUINCE JELLY              HOW TO MAKE IT
 3 kg quinces              Simmer the quinces in the water.

@@ -1,7 +1,7 @@
 import type { Ingredient } from '../produce/index.js';
 import { cleanLine, isUnderstood, readLine, type LineReading } from '../reading/index.js';
 import type { WritingHabit } from '../quantity/index.js';
-import { readStatedFormula, type StatedFormula } from './stated-finish.js';
+import { readStatedFormula, type StatedFormula } from './stated-formula.js';
 import {
   isStageHeading,
   isEquipment,
@@ -49,6 +49,8 @@ export interface RecipeLine {
 export interface FoundRecipe {
   readonly title: string;
   readonly lines: readonly RecipeLine[];
+  /** Whose measures and decimal mark it was read with. */
+  readonly habit: WritingHabit;
   /** "8 half-pints", as written, or undefined. */
   readonly statedYield: string | undefined;
   readonly notes: string | undefined;
@@ -115,6 +117,7 @@ export function recipeFromText(text: string, habit: WritingHabit = {}): FoundRec
   return {
     title: reader.title === '' ? 'A recipe' : reader.title,
     lines: withFoodsOfSteps(read, habit),
+    habit,
     statedYield: reader.statedYield,
     stated: reader.stated,
     notes: undefined,
@@ -269,15 +272,12 @@ function phraseAt(step: string, index: number): string {
 }
 
 /** Foods with their amounts within one step: "stir in 2 cups sugar". */
-function foodsOf(step: string, habit: WritingHabit, withPieces: boolean): LineReading[] {
+function foodsOf(step: string, habit: WritingHabit): LineReading[] {
   return [...step.matchAll(AMOUNT_WITHIN)].flatMap(({ index }) => {
     if (NOT_A_FOOD.test(step.slice(index))) return [];
     const phrase = phraseAt(step, index);
     const reading = readLine(phrase, habit);
-    const isMeasured = reading.parts.some(
-      ({ amount, mass_kg }) =>
-        mass_kg !== undefined && (withPieces || amount.unit.kind !== 'piece' || /^\D/.test(phrase)),
-    );
+    const isMeasured = reading.parts.some(({ mass_kg }) => mass_kg !== undefined);
     return isMeasured && isUnderstood(reading) ? [{ ...reading, text: phrase }] : [];
   });
 }
@@ -294,7 +294,7 @@ export function withFoodsOfSteps(
   const added = new Set<string>();
   return lines.flatMap((line) => {
     if (line.role !== 'step') return [line];
-    const more = foodsOf(line.text, habit, listed.size === 0).filter((reading) =>
+    const more = foodsOf(line.text, habit).filter((reading) =>
       foodIds(reading).every((id) => !listed.has(id) && !added.has(id)),
     );
     for (const reading of more) for (const id of foodIds(reading)) added.add(id);

@@ -102,6 +102,13 @@ test('water counts at its hardest', () => {
   ).toBeGreaterThan(4.4);
 });
 
+test('what passes with little water can fail with much', () => {
+  const kumquats = (water: string): number =>
+    worst(['1 kg', 'kumquat'], [water, 'water'], ['1 kg', 'white-sugar']);
+  expect(kumquats('400 ml')).toBeLessThanOrEqual(4.4);
+  expect(kumquats('700 ml')).toBeGreaterThan(4.4);
+});
+
 // FDA, approximate pH of foods, from memory.
 test.each([
   ['strawberry', 3.9],

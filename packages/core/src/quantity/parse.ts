@@ -90,7 +90,7 @@ const SIZE_WORDS: readonly (readonly [RegExp, PieceSize])[] = [
 /** First letters of the size words. */
 const SIZE_STARTS = /^[aberfslmtv]/i;
 
-const isFolded = ({ kind }: Unit): boolean => kind === 'mass' || kind === 'volume';
+const isWeightOrVolume = ({ kind }: Unit): boolean => kind === 'mass' || kind === 'volume';
 
 /** Up to four words, the first up to a hyphen before a digit: "500g-600g". */
 const UNIT_WORDS = /^(?:(?!-\d)[^\s,;:()/\d*–—])+(?:\s+(?:(?!-\d)[^\s,;:()/\d*–—])+){0,3}/;
@@ -113,11 +113,10 @@ function readUnit(text: string, measures: Measures): { unit: Unit; rest: string 
     const unit = findUnit(spelling, measures);
     if (unit) return { unit, rest: text.slice(end).replace(/^\.\s*/, ' ') };
   }
-  const words = [phrase.slice(0, ends[0])];
-  return readMisspelledUnit(words[0] ?? '', text, measures);
+  return readMisspelledUnit(phrase.slice(0, ends[0]), text, measures);
 }
 
-/** Long words for measures, one letter off: "tablespons", "poundes". */
+/** Long words for measures with a letter or two wrong: "tablespons", "kilogramms". */
 function readMisspelledUnit(
   word: string,
   text: string,
@@ -281,7 +280,7 @@ class AmountReader {
     const lead = readLead(text.trimStart());
     const number = readNumber(lead.rest, this.decimal);
     const found = number && readUnit(number.rest.replace(/^[\s-]+/, ''), this.measures);
-    return number && found && isFolded(found.unit)
+    return number && found && isWeightOrVolume(found.unit)
       ? {
           ...amountFrom(number, found.unit, lead),
           rest: found.rest.replace(/^\s*(?:-|each\b)\s*/i, ''),
@@ -311,8 +310,8 @@ class AmountReader {
         `${text.slice(0, text.length - found.rest.length)}${found.rest.slice(half[0].length)}`,
       );
     const amount = amountFrom(number, found.unit, lead, size?.[1]);
-    if (!isFolded(found.unit)) return { ...amount, rest: found.rest };
-    return this.compound({ ...amount, rest: withoutPackOf(amount, found.rest) });
+    if (!isWeightOrVolume(found.unit)) return { ...amount, rest: found.rest };
+    return this.compound({ ...amount, rest: withoutPack(found.rest) });
   }
 
   /** "4 lb 6 oz", "2 kg to 2.5 kg", "1 cup plus 2 tbsp", "3 cups less 2 tbsp". */
@@ -353,7 +352,7 @@ class AmountReader {
     }
     const next = /^\s*(?:\/|\||=|;|\bor\b|,\s*or\b)\s*(?=(?:about\s+)?[\d¼-¾⅐-⅞.])/i.exec(text);
     const other = next && this.simple(text.slice(next[0].length));
-    if (!other || !isFolded(other.unit)) return { found: [], rest: text };
+    if (!other || !isWeightOrVolume(other.unit)) return { found: [], rest: text };
     const written = text.slice(next[0].length, text.length - other.rest.length).trim();
     const onward = this.others(other.rest);
     return { found: [{ amount: other, written }, ...onward.found], rest: onward.rest };
@@ -363,7 +362,7 @@ class AmountReader {
     const parts = text.split(/\s*(?:[/;|=]|,(?!\d)|\bor\b)\s*/i);
     const found = parts.flatMap((written) => {
       const amount = this.simple(written);
-      const counts = amount && (isFolded(amount.unit) || /^\s*$/.test(amount.rest));
+      const counts = amount && (isWeightOrVolume(amount.unit) || /^\s*$/.test(amount.rest));
       return counts
         ? [{ amount, written: written.slice(0, written.length - amount.rest.length).trim() }]
         : [];
@@ -403,9 +402,6 @@ function packWord(text: string): { rest: string } | undefined {
   return found && unit?.kind === 'pack' ? { rest: text.slice(found[0].length) } : undefined;
 }
 const withoutPack = (text: string): string => packWord(text)?.rest ?? text;
-const withoutPackOf = (amount: Amount, text: string): string =>
-  amount.unit.kind === 'mass' || amount.unit.kind === 'volume' ? withoutPack(text) : text;
-
 /**
  * Which of several amounts of one line counts: a weight before a volume, metric before customary
  * (it also says which pint was meant), both before pieces and packs.
@@ -426,6 +422,23 @@ const habitOf = (habit: Decimal | WritingHabit): Required<WritingHabit> =>
     ? { decimal: habit, measures: 'us' }
     : { decimal: habit.decimal ?? '.', measures: habit.measures ?? 'us' };
 
+const ONE_WORD = /^ ?([a-z]+)$/i;
+
+/**
+ * "2.4 kg", "1½ cups": one number and its unit and nothing else, as documents hold them. It says
+ * the same as the whole grammar, sooner: a formula is read again at every key.
+ */
+function plainAmount(line: string, decimal: Decimal, measures: Measures): Amount | undefined {
+  const number = readNumber(line, decimal);
+  const word = number && ONE_WORD.exec(number.rest)?.[1];
+  const unit = word === undefined ? undefined : findUnit(word, measures);
+  if (!number || !unit || unit.kind === 'piece') return undefined;
+  const { value, least, most, approximate } = number;
+  return least < most || value <= 0 || approximate
+    ? undefined
+    : { value, unit, approximate, packed: false };
+}
+
 /**
  * Reads the amount a line begins with, as people write it: `2 1/2 cups`, `1½ lb`, `4 lb 6 oz`,
  * `3-4 cups`, `2 (3-oz) pouches`, `3 x 340 g`, `1 cup plus 2 tbsp`, `1kg/2lb 4oz`, `about 11
@@ -439,6 +452,8 @@ const habitOf = (habit: Decimal | WritingHabit): Required<WritingHabit> =>
 export function readAmount(text: string, habit: Decimal | WritingHabit = '.'): AmountReading {
   const { decimal, measures } = habitOf(habit);
   const line = text.trim().replace(/\s+/g, ' ');
+  const plain = plainAmount(line, decimal, measures);
+  if (plain) return { ok: true, amount: plain, written: line, others: [], rest: '' };
   if (line === '')
     return {
       ok: false,

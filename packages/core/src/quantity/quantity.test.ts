@@ -93,6 +93,16 @@ test('the decimal mark of the document decides what 1,200 means', () => {
   expect(amount('1,2 kg', '.')).toEqual([1.2, 'kg']); // can only be a decimal
 });
 
+test('the quick way for a plain amount says what the grammar says', () => {
+  for (const unit of UNITS.filter(({ kind }) => kind !== 'piece'))
+    for (const number of ['2', '2.4', '1 1/2', '3/4']) {
+      const plain = readAmount(`${number} ${unit.id}`);
+      // With words after it the whole grammar is gone through.
+      const whole = readAmount(`${number} ${unit.id} of plums`);
+      expect(plain.ok && plain.amount).toEqual(whole.ok && whole.amount);
+    }
+});
+
 test('a range keeps its ends', () => {
   expect(readAmount('3-4 cups blueberries')).toMatchObject({
     amount: { value: 3.5, between: [3, 4] },

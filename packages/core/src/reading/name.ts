@@ -395,8 +395,9 @@ function ownRow(
  * Understands what an ingredient was called: "damsons, pitted", "washed, hulled and quartered
  * strawberries", "lemon juice, strained", "Seville oranges", "choped rasberries", an id.
  *
- * Every word must be known: a word that is neither an ingredient nor said of one makes the line not
- * understood, since it may mean another food ("custard apple"). Misspellings are taken where one
+ * Every word of the part that names the food must be known: one that is neither an ingredient nor
+ * said of one makes the line not understood, since it may mean another food ("custard apple"). Of the
+ * remarks around it only another known food does. Misspellings are taken where one
  * candidate is clear.
  *
  * @returns the ingredient, its form (its usual one unless named), variety and ripeness, or what was

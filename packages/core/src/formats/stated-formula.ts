@@ -1,3 +1,4 @@
+import { MEASURES, type Measures, type WritingHabit } from '../quantity/index.js';
 import { KINDS, METHODS, type DocumentFinish, type FormulaDocument } from '../formula/index.js';
 
 /** What a card of ours says of its formula in one line: kind, method and finish. */
@@ -17,12 +18,36 @@ function finishWords({ type, rise, percent, minutes, mass, temperature }: Docume
   return detail === undefined ? type : `${type} ${detail}`;
 }
 
-/** "jam, long-boil, soluble-solids 65 %": read back by {@link readStatedFormula}. */
-export const statedFormula = ({ kind, method, finish }: FormulaDocument): string =>
-  `${kind}, ${method}, ${finishWords(finish)}`;
+/**
+ * "jam, long-boil, soluble-solids 65 %; us measures": read back by {@link readStatedFormula} and
+ * {@link statedHabit}. Without the measures a card of ours could be taken for a British one by its
+ * words.
+ */
+export const statedFormula = ({
+  kind,
+  method,
+  finish,
+  measures = 'us',
+  decimal,
+}: FormulaDocument): string =>
+  `${kind}, ${method}, ${finishWords(finish)}; ${measures} measures${decimal === ',' ? ', decimal comma' : ''}`;
+
+const STATED_HABIT = new RegExp(`; (${MEASURES.join('|')}) measures(, decimal comma)?$`, 'm');
+
+/** Whose measures and decimal mark a card of ours says, or undefined where it is something else. */
+export function statedHabit(text: string): WritingHabit | undefined {
+  const found = STATED_HABIT.exec(text);
+  if (!found) return undefined;
+  const [, measures, comma] = found;
+  return {
+    // The usual measures go unsaid in a document.
+    ...(measures !== 'us' && { measures: measures as Measures }),
+    ...(comma !== undefined && { decimal: ',' as const }),
+  };
+}
 
 const LINE = new RegExp(
-  `^(${KINDS.join('|')}), (${METHODS.join('|')})(?:, (gel-temperature|soluble-solids|hard-boil|weight|consistency|curd)(?: (.+))?)?$`,
+  `^(${KINDS.join('|')}), (${METHODS.join('|')})(?:, (gel-temperature|soluble-solids|hard-boil|weight|consistency|curd)(?: ([^;]+))?)?(?:; .*)?$`,
 );
 
 const FINISH_DETAIL: Readonly<
