@@ -8,7 +8,7 @@ import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { after, test } from 'node:test';
+import { after, afterEach, test } from 'node:test';
 import { fileURLToPath } from 'node:url';
 
 const KETTLE = join(dirname(fileURLToPath(import.meta.url)), '../kettle');
@@ -67,6 +67,10 @@ const postgresPid = () =>
     spawnSync('pgrep', ['-f', `^/.*postgres.*${data}`], { encoding: 'utf8' }).stdout.split('\n')[0],
   );
 
+// What one test leaves running must not fail the next ones.
+afterEach(() => {
+  if (existsSync(join(data, 'server.pid'))) once(['stop']);
+});
 after(() => {
   once(['stop']);
   rmSync(data, { recursive: true, force: true });
@@ -90,11 +94,11 @@ test('demo starts from nothing, from another folder; a second start says it runs
   assert.ok(!(postgresPid() > 0), 'PostgreSQL still runs');
 });
 
-test('the data is there after stop and start, the second start takes seconds, and stop ends it from elsewhere', async () => {
-  const began = Date.now();
+test('the data is there after stop and start, the second start makes nothing again, and stop ends it from elsewhere', async () => {
   const again = begin('start');
   await again.ready;
-  assert.ok(Date.now() - began < 15_000, 'the second start took long');
+  // Counted in what is done, not in seconds, which say how busy the machine is.
+  assert.doesNotMatch(again.said(), /Building|Making a database|Installing/);
   assert.equal(await batches(), DEMO_BATCHES);
   assert.equal(once(['stop']).status, 0);
   assert.equal(await again.ended, 0);

@@ -70,8 +70,9 @@ serve() {
     node "$ROOT/apps/server/dist/main.js" >>"$DATA/server.log" 2>&1 &
   SERVER_PID=$!
   printf '%s\n%s\n%s\n' "$SERVER_PID" "$ADDRESS" "$instance" >"$DATA/server.pid"
+  # Seconds as a rule; a small machine with its processor taken may need a minute.
   local i
-  for i in $(seq 60); do
+  for i in $(seq 200); do
     healthy "$ADDRESS" "$instance" && break
     kill -0 "$SERVER_PID" 2>/dev/null || break
     sleep 0.3
