@@ -29,16 +29,17 @@ describe('remedies', () => {
     remedies(document, HERE).map(({ code }) => code);
 
   test.each([
-    ['pear', 5],
-    ['apricot', 40],
-    ['blackberry', 5],
-    ['cherry', 5],
+    ['pear', '1.6 kg', 5],
+    ['apricot', '1.6 kg', 40],
+    // Between the two published patterns of berries.
+    ['blackberry', '1.4 kg', 5],
+    ['cherry', '1.6 kg', 5],
   ])(
-    '%s without acid gets the least bottled lemon that makes it keep, and no less does',
-    (id, least_ml) => {
+    '%s and %s of sugar without acid get the least bottled lemon that makes it keep, and no less does',
+    (id, sugar, least_ml) => {
       const document = documentOf([
         ['2 kg', id],
-        ['1.6 kg', 'white-sugar'],
+        [sugar, 'white-sugar'],
       ]);
       const remedy = remedies(document, HERE)[0];
       expect(remedy).toMatchObject({

@@ -2,7 +2,8 @@ import type { PreparedPot, SetReasonCode } from '../balance/index.js';
 import type { FormulaDocument, Kitchen, WarningCode } from '../formula/index.js';
 import {
   KEEPING_VERDICTS,
-  worstPH,
+  FAT_TRACE,
+  isAcidEnough,
   type KeepingOptions,
   type KeepingReasonCode,
 } from '../keeping/index.js';
@@ -164,7 +165,7 @@ const acidForKeeping: RemedyRule = {
   needed: ({ before }) => hasReason(before, 'not-acid-enough') && before.keeping.limitPH !== null,
   propose: (situation) => {
     const limit = situation.before.keeping.limitPH ?? 0;
-    return add(situation, LEMON, ({ formula }) => worstPH(formula) <= limit);
+    return add(situation, LEMON, ({ formula }) => isAcidEnough(formula, limit));
   },
   helps: isShelf,
 };
@@ -182,12 +183,14 @@ const smallerJars: RemedyRule = {
 const lessFat: RemedyRule = {
   code: 'less-fat',
   needed: ({ before, document }) => document.kind !== 'curd' && hasReason(before, 'fat'),
-  propose: ({ document }) => {
+  propose: ({ before, document }) => {
     const line = document.lines.findIndex(
       ({ ingredient }) => ingredient === 'butter' || ingredient === 'cooking-oil',
     );
     if (line < 0) return undefined;
-    return { text: 'Keep to 1/2 tsp of it', edits: [{ op: 'set', line, amount: '1/2 tsp' }] };
+    const trace_g = Math.floor(before.balance.massIn_kg.mid * FAT_TRACE * 10_000 * 0.95) / 10;
+    const amount = `${trace_g} g`;
+    return { text: `Keep to ${amount} of it`, edits: [{ op: 'set', line, amount }] };
   },
   helps: isShelf,
 };

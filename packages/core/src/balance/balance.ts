@@ -206,7 +206,7 @@ const CARBOXYLS = { citric: 3, malic: 2, tartaric: 2, acetic: 1 } as const;
 const MOST_ACIDITY_DOUBT = 0.9;
 
 /** Doubt of the titratable acidity, a share: that of its largest parts together. */
-function acidityDoubt({ points, parts }: PreparedPot): number {
+function acidityDoubt({ points, parts, sameIngredient }: PreparedPot): number {
   const weights = points.map(
     ({ perKg }, i) =>
       (perKg.citric * CARBOXYLS.citric +
@@ -217,8 +217,12 @@ function acidityDoubt({ points, parts }: PreparedPot): number {
   );
   const all = weights.reduce((a, b) => a + b, 0);
   if (!(all > 0)) return 0;
-  const deviations = points.map(
-    ({ inputs: { acidity } }, i) => ((weights[i] ?? 0) / all) * ((acidity.high - acidity.low) / 2),
+  const deviationOf = (i: number): number => {
+    const { low = 0, high = 0 } = points[i]?.inputs.acidity ?? {};
+    return ((weights[i] ?? 0) / all) * ((high - low) / 2);
+  };
+  const deviations = sameIngredient.map((places) =>
+    places.reduce((sum, i) => sum + deviationOf(i), 0),
   );
   return Math.min(Math.hypot(...deviations), MOST_ACIDITY_DOUBT);
 }

@@ -1,7 +1,7 @@
 import type { Range } from '../range/index.js';
 import { fillVolume_ml } from '../jars/index.js';
 import { evaporation_perH } from '../thermal/index.js';
-import { softeningIn, type PotFormula } from '../formula/index.js';
+import { OWN_INGREDIENT, softeningIn, type PotFormula } from '../formula/index.js';
 import {
   addInto,
   contentsAt,
@@ -33,12 +33,26 @@ export interface PreparedPot {
   readonly formula: PotFormula;
   readonly points: readonly LinePoint[];
   readonly parts: readonly Contents[];
+  /** Lines of the same ingredient, by their places in `points`: their doubts are one doubt. */
+  readonly sameIngredient: readonly (readonly number[])[];
   readonly contents: Contents;
   readonly rule: FinishRule;
   readonly rules: PotRules;
   readonly inputs: Readonly<Record<PotInput, Range>>;
   readonly middle: Record<PotInput, number>;
   readonly outcome: Outcome;
+}
+
+/** Places in `points` of the lines of each ingredient. One of the maker's own goes by its name. */
+function placesByIngredient(points: readonly LinePoint[]): readonly (readonly number[])[] {
+  const places = new Map<string, number[]>();
+  points.forEach(({ line: { ingredient } }, i) => {
+    const key = ingredient.id === OWN_INGREDIENT ? ingredient.name[0] : ingredient.id;
+    const known = places.get(key);
+    if (known) known.push(i);
+    else places.set(key, [i]);
+  });
+  return [...places.values()];
 }
 
 /** @returns null when there is nothing in the pot */
@@ -72,6 +86,7 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
     formula,
     points,
     parts,
+    sameIngredient: placesByIngredient(points),
     contents,
     rule,
     rules,

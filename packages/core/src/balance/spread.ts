@@ -3,6 +3,7 @@ import {
   addInto,
   contentsAt,
   middleOf,
+  nothing,
   type Contents,
   type LineInput,
   type LinePoint,
@@ -12,7 +13,10 @@ import type { PreparedPot } from './prepare.js';
 
 /** How much one uncertain input widens a result. */
 export interface Influence {
-  /** Document line, or undefined for a doubt of the whole pot. */
+  /**
+   * Document line (the largest, where an ingredient has several), or undefined for a doubt of the
+   * whole pot.
+   */
   readonly line: number | undefined;
   readonly input: LineInput | PotInput;
   /** Half the width it gives the yield (share of the middle), the firmness and the pH. */
@@ -201,30 +205,66 @@ function canWiden(point: LinePoint, input: LineInput, isLittle: boolean): boolea
   }
 }
 
-/** Doubts of one line: how much of it there is, and what is in it. */
-function addLineInputs(spread: Spread, pot: PreparedPot, point: LinePoint, part: Contents): void {
-  const values = middleOf(point);
-  const isLittle = part.mass < pot.contents.mass * LITTLE_SHARE;
-  const rest = addInto({ ...pot.contents }, part, -1);
+/** A line whose input can widen something. */
+interface Doubted {
+  readonly point: LinePoint;
+  readonly part: Contents;
+  readonly values: Record<LineInput, number>;
+}
+
+const sumOf = (parts: readonly Contents[]): Contents =>
+  parts.reduce<Contents>((sum, part) => addInto(sum, part), nothing());
+
+/** Whether the low end of an input lies as far from its middle as the high end. */
+function isEven({ point }: Doubted, input: LineInput): boolean {
+  const { low, mid, high } = point.inputs[input];
+  return Math.abs(high + low - 2 * mid) <= EVEN_WITHIN * (high - low);
+}
+
+/**
+ * Doubts of one ingredient: how much of it there is, and what is in it. All its lines move
+ * together, so that nobody is surer of two half kilos than of one kilo.
+ */
+function addIngredientInputs(spread: Spread, pot: PreparedPot, places: readonly number[]): void {
+  const lines = places.flatMap((i): Doubted[] => {
+    const [point, part] = [pot.points[i], pot.parts[i]];
+    return point && part ? [{ point, part, values: middleOf(point) }] : [];
+  });
+  const together = sumOf(lines.map(({ part }) => part));
+  const isLittle = together.mass < pot.contents.mass * LITTLE_SHARE;
+  const rest = addInto({ ...pot.contents }, together, -1);
   const [samePH, movedPH] = [knownPH(pot, false), knownPH(pot, true)];
-  const at = (input: LineInput, value: number): Outcome => {
-    const usual = values[input];
-    values[input] = value;
-    const moved = addInto(contentsAt(point, values), rest);
-    values[input] = usual;
-    const movesPH = hasAcid(point) && ACID_INPUTS.has(input);
-    return evaluate(moved, pot.middle, pot.rules, movesPH ? movedPH : samePH);
+  const acid = lines.some(({ point }) => hasAcid(point));
+  const largest = lines.reduce((a, b) => (b.part.mass > a.part.mass ? b : a));
+  const at = (input: LineInput, end: 'low' | 'high'): Outcome => {
+    const moved = { ...rest };
+    for (const { point, values } of lines) {
+      const usual = values[input];
+      values[input] = point.inputs[input][end];
+      addInto(moved, contentsAt(point, values));
+      values[input] = usual;
+    }
+    return evaluate(
+      moved,
+      pot.middle,
+      pot.rules,
+      acid && ACID_INPUTS.has(input) ? movedPH : samePH,
+    );
   };
-  for (const input of Object.keys(point.inputs) as LineInput[]) {
-    const { low, mid, high } = point.inputs[input];
-    if (low === high || !canWiden(point, input, isLittle)) continue;
-    const mirrored =
-      LINEAR.has(input) && Math.abs(high + low - 2 * mid) < EVEN_WITHIN * (high - low);
+  for (const input of Object.keys(largest.point.inputs) as LineInput[]) {
+    const wide = lines.filter(
+      ({ point }) =>
+        point.inputs[input].low !== point.inputs[input].high && canWiden(point, input, isLittle),
+    );
+    if (wide.length === 0) continue;
+    const mirrored = LINEAR.has(input) && wide.every((line) => isEven(line, input));
+    const moves = (end: 'low' | 'high'): boolean =>
+      wide.some(({ point }) => point.inputs[input][end] !== point.inputs[input].mid);
     const ends = [
-      low === mid || mirrored ? undefined : at(input, low),
-      high === mid ? undefined : at(input, high),
+      mirrored || !moves('low') ? undefined : at(input, 'low'),
+      moves('high') ? at(input, 'high') : undefined,
     ];
-    spread.add(point.line.index, input, ends, mirrored);
+    spread.add(largest.point.line.index, input, ends, mirrored);
   }
 }
 
@@ -232,9 +272,6 @@ function addLineInputs(spread: Spread, pot: PreparedPot, point: LinePoint, part:
 export function spreadOf(pot: PreparedPot): Spread {
   const spread = new Spread(pot.outcome, pot.formula.jars.length);
   addPotInputs(spread, pot);
-  pot.points.forEach((point, i) => {
-    const part = pot.parts[i];
-    if (part) addLineInputs(spread, pot, point, part);
-  });
+  for (const places of pot.sameIngredient) addIngredientInputs(spread, pot, places);
   return spread;
 }

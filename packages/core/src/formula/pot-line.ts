@@ -7,6 +7,7 @@ import {
   massOf,
   namesOf,
   RIPENESS,
+  type Ripeness,
   varietyOf,
   withProfile,
   withVariety,
@@ -35,6 +36,7 @@ export interface PotLine {
   readonly composition: Composition;
   /** By the table alone; what keeping goes by wherever it is the worse. */
   readonly byTable: Composition;
+  readonly ripeness: Ripeness;
   /** When the maker puts it in, where the document says so. */
   readonly goesIn?: Stage;
   /** The line's second amount, kg. */
@@ -121,6 +123,7 @@ export function readLine(
     mass_kg: mass.mass_kg,
     composition: withOverrides(reader, `${path}.overrides`, value.overrides, byTable),
     byTable,
+    ripeness,
     ...(goesIn && { goesIn }),
     ...(also && { alsoStated_kg: also }),
   };

@@ -1,11 +1,12 @@
 import { balance, type Balance } from '../balance/index.js';
 import type { PotFormula } from '../formula/index.js';
 import { worstPH } from './acid-gate.js';
-import { processBand, PROCESS_BANDS, type ProcessBand } from './band.js';
+import { isAboveTheTables, processBand, PROCESS_BANDS, type ProcessBand } from './band.js';
 import { PRACTICE, reason, type KeepingReason } from './reason.js';
 import { processOf, rowFor, type Process, type RowChoice } from './row.js';
 import { decide, type KeepingOptions } from './rules.js';
 import { LOW_SOLIDS, storageOf, type Storage } from './storage.js';
+import { withOtherAmounts } from './two-amounts.js';
 import { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
 
 export interface Keeping {
@@ -124,12 +125,24 @@ const shorterThanTheTable: ProcessRule = ({ formula, choice, band }) => {
       };
 };
 
+const aboveTheTables: ProcessRule = ({ formula }) =>
+  isAboveTheTables(formula.place.altitude_m)
+    ? {
+        verdict: 'fridge',
+        reason: reason(
+          'too-high',
+          'the tables end at 10,000 ft (3,048 m): above it there is no tested time, so not for the shelf',
+        ),
+      }
+    : undefined;
+
 /** The first that applies refuses the process. */
 const PROCESS_RULES: readonly ProcessRule[] = [
   noRow,
   hotFilled,
   notProcessed,
   notBySteam,
+  aboveTheTables,
   altitudeNeeded,
   shorterThanTheTable,
 ];
@@ -164,9 +177,10 @@ const leftOutReason = (texts: readonly string[]): KeepingReason =>
   );
 
 /**
- * Whether a batch keeps, by the rules in their order. Of rules 1 to 4 and 10 the first that applies
- * decides the contents; what asks for a process always applies, and the strictest wins. The model's
- * own estimate can refuse; it never grants what a rule withholds.
+ * Whether a batch keeps, by the rules in their order. Of rules 1 to 4, 8 and 10 the first that
+ * applies decides the contents; what asks for a process always applies, and the strictest wins. The
+ * model's own estimate can refuse; it never grants what a rule withholds. Where two amounts of a
+ * line disagree, the worse one counts.
  *
  * @param made the balance of the same formula, if the caller has it
  * @returns the verdict with its reasons, and the process from the published tables at the stated
@@ -176,6 +190,45 @@ export function assessKeeping(
   formula: PotFormula,
   options: KeepingOptions = {},
   made: Balance | null = balance(formula),
+): Keeping {
+  const asWritten = { keeping: assessAmounts(formula, options, made), lines: [] as string[] };
+  const { keeping, lines } = withOtherAmounts(formula)
+    .map((other) => ({
+      keeping: assessAmounts(other.formula, options, balance(other.formula)),
+      lines: other.lines.map(({ label }) => label),
+    }))
+    .reduce(
+      (worst, other) => (isStricter(other.keeping, worst.keeping) ? other : worst),
+      asWritten,
+    );
+  return lines.length === 0
+    ? keeping
+    : { ...keeping, reasons: [...keeping.reasons, twoAmountsReason(lines)] };
+}
+
+/** Whether one verdict asks for more care than another: by its word, then minutes, months and pH. */
+export function isStricter(one: Keeping, other: Keeping): boolean {
+  const steps = [
+    KEEPING_VERDICTS.indexOf(one.verdict) - KEEPING_VERDICTS.indexOf(other.verdict),
+    (one.process?.minutes ?? 0) - (other.process?.minutes ?? 0),
+    other.storage.months - one.storage.months,
+    one.worstPH - other.worstPH,
+  ];
+  return (steps.find((step) => step !== 0) ?? 0) > 0;
+}
+
+const twoAmountsReason = (names: readonly string[]): KeepingReason =>
+  reason(
+    'two-amounts',
+    `the two amounts written for ${names.join(', ')} differ by more than a quarter: the worse one counts`,
+    PRACTICE,
+  );
+
+/** The verdict of the amounts as they stand in the formula. */
+function assessAmounts(
+  formula: PotFormula,
+  options: KeepingOptions,
+  made: Balance | null,
 ): Keeping {
   const worst = worstPH(formula);
   const contents = decide(formula, options, worst, made);

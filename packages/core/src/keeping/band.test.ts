@@ -11,7 +11,8 @@ test.each([
   [1180, '3001-6000-ft'],
   [1828.8, '3001-6000-ft'],
   [1829, 'above-6000-ft'],
-  [4000, 'above-6000-ft'],
+  [3048, 'above-6000-ft'],
+  [3049, undefined],
 ])('%f m is in the band %s', (altitude, band) => expect(processBand(altitude)?.id).toBe(band));
 
 test('no altitude, no band', () => expect(processBand(undefined)).toBeNull());

@@ -1,5 +1,4 @@
-export { worstPH } from './acid-gate.js';
-export { assessKeeping, type Keeping } from './assess.js';
+export { assessKeeping, isStricter, type Keeping } from './assess.js';
 export { PROCESS_BANDS, processBand } from './band.js';
 export { type Computed, computeFormula } from './compute.js';
 export {
@@ -15,5 +14,5 @@ export {
 } from './kept.js';
 export type { KeepingReasonCode } from './reason.js';
 export type { Process } from './row.js';
-export type { KeepingOptions } from './rules.js';
+export { FAT_TRACE, isAcidEnough, type KeepingOptions } from './rules.js';
 export { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';

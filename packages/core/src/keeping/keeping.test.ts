@@ -363,7 +363,13 @@ const DANGEROUS: readonly Case[] = [
     'apricots with a spoon of lemon',
     [['1 kg', 'apricot'], SUGAR, ['1 tbsp', 'lemon-juice-bottled']],
   ],
-  ['ripe blackberries and sugar', [['1 kg', 'blackberry'], SUGAR]],
+  [
+    'ripe blackberries and sugar in no published proportion',
+    [
+      ['1 kg', 'blackberry'],
+      ['500 g', 'white-sugar'],
+    ],
+  ],
   ['sweet cherries and sugar', [['1 kg', 'cherry'], SUGAR]],
   ['mandarins and sugar', [['1 kg', 'mandarin'], SUGAR]],
   [

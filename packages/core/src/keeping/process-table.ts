@@ -9,7 +9,7 @@ export interface ProcessRow {
   /** Largest jar the row is for, millilitres to 1/4 in. */
   readonly upTo_ml: number;
   readonly jarName: string;
-  /** Minutes for 0-1,000, 1,001-3,000, 3,001-6,000 and above 6,000 ft. */
+  /** Minutes for 0-1,000, 1,001-3,000, 3,001-6,000 and 6,001-10,000 ft. */
   readonly minutes: readonly [number, number, number, number];
   readonly headspace_mm: number;
   /** The jars must have been boiled sterile first: the process alone is too short for it. */

@@ -9,6 +9,8 @@ export type KeepingReasonCode =
   | 'not-for-the-shelf'
   | 'fat'
   | 'low-acid-butter'
+  | 'published-pattern'
+  | 'two-amounts'
   | 'tested-source'
   | 'attestation-void'
   | 'measured-pH'
@@ -23,6 +25,7 @@ export type KeepingReasonCode =
   | 'no-process'
   | 'no-steam'
   | 'altitude-needed'
+  | 'too-high'
   | 'short-process'
   | 'low-solids'
   | 'low-solids-process'
@@ -40,6 +43,8 @@ export interface KeepingReason {
 const RULES =
   'rules of safe home canning: USDA Complete Guide to Home Canning and the US National Center for Home Food Preservation, from memory';
 export const ACIDIFIED = '21 CFR 114: pH 4.6 divides; 4.2 leaves the usual margin';
+export const PATTERN_SOURCE =
+  'USDA Complete Guide to Home Canning, Guide 7, and the US National Center for Home Food Preservation, from memory until checked against your tables';
 export const PRACTICE = 'common practice, no source';
 
 export const reason = (code: KeepingReasonCode, text: string, source = RULES): KeepingReason => ({

@@ -1,5 +1,6 @@
-import type { Kind, PotFormula } from '../formula/index.js';
+import type { Kind, Method, PotFormula, PotLine } from '../formula/index.js';
 import type { JarSize } from '../jars/index.js';
+import { isProduce, type Form } from '../produce/index.js';
 import type { ProcessBand } from './band.js';
 import { minutesIn, PROCESS_ROWS, sterilisingMinutes, type ProcessRow } from './process-table.js';
 import { reason, type KeepingReason } from './reason.js';
@@ -20,8 +21,15 @@ export interface Process {
   readonly source: string;
 }
 
-/** Under this a butter is a sauce, and is processed as one, per cent soluble solids. */
+/** Under this a purée is a sauce, and is processed as one, per cent soluble solids. */
 const SAUCE_SOLIDS = 18;
+/** Under this, pieces of fruit swim in a syrup instead of being held by a gel, per cent. A choice of ours. */
+const LIGHT_SYRUP_SOLIDS = 45;
+/** From this share of what goes in, water and juice are a syrup around the pieces. A choice of ours. */
+const SYRUP_SHARE = 0.15;
+/** From this share of the fruit on it is a spread of that fruit. A choice of ours. */
+const SPREAD_OF = 0.25;
+const MOSTLY = 0.5;
 
 /** A row with what to know of it, or why there is none. */
 export type RowChoice =
@@ -50,6 +58,7 @@ interface RowQuestion {
   readonly solids: number;
   /** What the largest jar holds, ml. */
   readonly largest_ml: number;
+  readonly formula: PotFormula;
 }
 
 /** The row of a kind, and why it is that one where it has another name. */
@@ -61,12 +70,7 @@ interface NamedRow {
 const jamRow = ({ sterile }: RowQuestion): ProcessRow =>
   sterile ? PROCESS_ROWS.jamSterile : PROCESS_ROWS.jam;
 
-function butterRow({ sterile, solids, largest_ml }: RowQuestion): NamedRow {
-  if (solids < SAUCE_SOLIDS)
-    return {
-      row: PROCESS_ROWS.appleSauce,
-      why: 'as thin as this it is processed as apple sauce, which is longer',
-    };
+function butterRow({ sterile, largest_ml }: RowQuestion): NamedRow {
   if (largest_ml > PROCESS_ROWS.butter.upTo_ml + MEASURING_ML)
     return { row: PROCESS_ROWS.butterQuart };
   return { row: sterile ? PROCESS_ROWS.butterSterile : PROCESS_ROWS.butter };
@@ -94,19 +98,115 @@ const ROW_OF_KIND: Readonly<Record<Kind, (question: RowQuestion) => NamedRow>> =
   curd: () => ({ row: PROCESS_ROWS.curd }),
 };
 
+const sum_kg = (lines: readonly PotLine[]): number =>
+  lines.reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
+
+/** The part of the produce and juice that is such, share of its mass. */
+function shareOfFruit({ lines }: PotFormula, isSuch: (line: PotLine) => boolean): number {
+  const fruit = lines.filter(
+    ({ ingredient }) => isProduce(ingredient) || ingredient.category === 'juice',
+  );
+  return fruit.length === 0 ? 0 : sum_kg(fruit.filter(isSuch)) / sum_kg(fruit);
+}
+
+const APPLES: ReadonlySet<string> = new Set(['apple', 'tart-apple', 'crab-apple', 'applesauce']);
+/** Apples fall apart in the pan, in whatever form they went in. */
+const becomesPuree = ({ ingredient, form }: PotLine): boolean =>
+  form === 'puree' || (APPLES.has(ingredient.id) && form !== 'juice');
+
+/** A purée as thin as a sauce, whatever it is called. */
+function sauceRow({ formula, solids }: RowQuestion): NamedRow | undefined {
+  const isPuree = formula.kind === 'fruit-butter' || shareOfFruit(formula, becomesPuree) >= MOSTLY;
+  return isPuree && solids < SAUCE_SOLIDS
+    ? {
+        row: PROCESS_ROWS.appleSauce,
+        why: 'as thin as this it is processed as apple sauce, which is longer',
+      }
+    : undefined;
+}
+
+/** A spread of cranberries, whatever it is called. */
+const cranberryRow = ({ formula }: RowQuestion): NamedRow | undefined =>
+  shareOfFruit(formula, ({ ingredient }) => ingredient.id === 'cranberry') >= SPREAD_OF
+    ? {
+        row: PROCESS_ROWS.cranberry,
+        why: 'cranberries are processed as cranberry sauce, the longer of the rows they could have',
+      }
+    : undefined;
+
+/** Rows that follow from what is in the jar, beside that of the kind. */
+const ROWS_OF_CONTENTS: readonly ((question: RowQuestion) => NamedRow | undefined)[] = [
+  sauceRow,
+  cranberryRow,
+];
+
+/** The longest of the rows a formula could have; its kind's own where they are as long. */
+function longestRow(question: RowQuestion): NamedRow {
+  const rows = [
+    ROW_OF_KIND[question.formula.kind](question),
+    ...ROWS_OF_CONTENTS.flatMap((rowOf) => rowOf(question) ?? []),
+  ];
+  return rows.reduce((a, b) => (b.row.minutes[0] > a.row.minutes[0] ? b : a));
+}
+
+/** Forms in which fruit stays in pieces. */
+const PIECES: ReadonlySet<Form> = new Set<Form>([
+  'whole',
+  'hulled',
+  'pitted',
+  'peeled-cored',
+  'chopped',
+  'sliced',
+  'drained',
+  'frozen',
+  'stored',
+  'dried',
+  'as-bought',
+]);
+/** Kinds whose fruit becomes a purée or is strained. */
+const WITHOUT_PIECES: ReadonlySet<Kind> = new Set<Kind>([
+  'fruit-butter',
+  'jellied-sauce',
+  'jelly',
+  'savoury-jelly',
+  'curd',
+]);
+const WITHOUT_ADDED_PECTIN: ReadonlySet<Method> = new Set<Method>(['long-boil', 'no-gel']);
+
+/** Whether it is fruit canned in a light syrup, for which there is no row here. */
+function arePiecesInSyrup(formula: PotFormula, solids: number): boolean {
+  const { kind, method, lines } = formula;
+  if (WITHOUT_PIECES.has(kind) || !WITHOUT_ADDED_PECTIN.has(method)) return false;
+  if (solids >= LIGHT_SYRUP_SOLIDS) return false;
+  const liquid_kg = sum_kg(
+    lines.filter(({ ingredient: { category } }) => category === 'water' || category === 'juice'),
+  );
+  return (
+    shareOfFruit(formula, ({ form, ingredient }) => isProduce(ingredient) && PIECES.has(form)) >=
+      MOSTLY &&
+    (kind === 'syrup' || liquid_kg >= sum_kg(lines) * SYRUP_SHARE)
+  );
+}
+
 /**
- * The row of the process tables for a formula; the jars of the batch must be within it.
+ * The row of the process tables for a formula, by what is in the jar; the jars of the batch must be
+ * within it.
  *
  * @param solids soluble solids at their low end, per cent
  */
-export function rowFor({ kind, jars, claims }: PotFormula, solids: number): RowChoice {
+export function rowFor(formula: PotFormula, solids: number): RowChoice {
+  const { jars, claims } = formula;
+  if (arePiecesInSyrup(formula, solids))
+    return {
+      none: `pieces of fruit in a light syrup (${solids.toFixed(0)} % solids) are canned fruit, not a spread: there is no tested time for them here, so not for the shelf`,
+    };
   const sterile = claims.preSterilised && solids >= LOW_SOLIDS;
   const largest_ml = jars.reduce((most, { jar }) => Math.max(most, largestVolume_ml(jar)), 0);
-  const { row, why } = ROW_OF_KIND[kind]({ sterile, solids, largest_ml });
+  const { row, why } = longestRow({ sterile, solids, largest_ml, formula });
   const tooLarge = jars.find(({ jar }) => largestVolume_ml(jar) > row.upTo_ml + MEASURING_ML);
   if (tooLarge)
     return {
-      none: `${row.name} has times for jars up to the ${row.jarName}; a ${tooLarge.jar.name[0]} is larger. No row, no shelf: use smaller jars`,
+      none: `${row.name} has times for jars up to the ${row.jarName}; a ${tooLarge.jar.name[0]} is larger. No tested time, so not for the shelf: use smaller jars`,
     };
   const notes = [
     ...(claims.preSterilised && !sterile ? [TOO_THIN_FOR_SHORT_TIME] : []),

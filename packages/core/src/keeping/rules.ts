@@ -1,9 +1,11 @@
 import type { Balance } from '../balance/index.js';
 import { OWN_INGREDIENT, type Kind, type PotFormula, type PotLine } from '../formula/index.js';
 import { isProduce, type AcidClass } from '../produce/index.js';
+import { worstPH } from './acid-gate.js';
 import { curdDepartures } from './curd.js';
 import { checkMeasuredPH, MEASURED_LIMIT, type MeasuredPHCheck } from './measured-ph.js';
-import { ACIDIFIED, reason, type KeepingReason } from './reason.js';
+import { ACIDIFIED, PATTERN_SOURCE, reason, type KeepingReason } from './reason.js';
+import { publishedPatternOf } from './published-patterns.js';
 import type { KeepingVerdict } from './verdict.js';
 
 export interface KeepingOptions {
@@ -28,12 +30,12 @@ export interface KeepingOptions {
 const ACID_LIMIT = 4.4;
 /** The same for fruit whose published range reaches up to 4.6. */
 const BORDERLINE_LIMIT = 4.2;
-/** A trace of fat against foam: about 1/2 tsp a batch, kg. Common practice. */
-const FAT_TRACE_KG = 0.0026;
-/** Drops of a flavouring oil, kg. Common practice. */
-const DROPS_KG = 0.0013;
+/** A trace of fat against foam, share of what goes in: about 1/2 tsp a usual batch. Common practice. */
+export const FAT_TRACE = 0.0007;
+/** Drops of a flavouring oil, share of what goes in. Common practice. */
+const DROPS = 0.0007;
 
-/** What rules 1 to 4 and 10 say. */
+/** What rules 1 to 4, 8 and 10 say. */
 export interface Decision {
   readonly verdict: KeepingVerdict;
   readonly reasons: readonly KeepingReason[];
@@ -51,11 +53,15 @@ interface Contents {
   /** Lines that may reach pH 4.6, seasonings beyond their spoonfuls among them. */
   readonly lowAcid: readonly PotLine[];
   readonly measured: MeasuredPHCheck | undefined;
+  /** Lines of acid fruit whose published range reaches up to 4.6. */
+  readonly borderline: readonly PotLine[];
+  /** The highest pH of such acid fruit on the shelf. */
+  readonly limitPH: number;
 }
 
 /** One rule of what keeps: its number in the order they are known by, and what it says. */
 interface KeepingRule {
-  readonly rule: 1 | 2 | 3 | 4 | 10;
+  readonly rule: 1 | 2 | 3 | 4 | 8 | 10;
   /** @returns undefined where the rule does not apply */
   readonly decide: (contents: Contents) => Decision | undefined;
 }
@@ -74,30 +80,33 @@ const namesOf = (lines: readonly PotLine[]): string =>
   [...new Set(lines.map(({ label }) => label))].join(', ');
 
 const OIL: ReadonlySet<string> = new Set(['cooking-oil']);
-const FATS: ReadonlySet<string> = new Set(['butter', 'cooking-oil']);
+const FATS: ReadonlySet<string> = new Set(['butter', 'margarine', 'cooking-oil']);
 const FLAVOURING_OILS: ReadonlySet<string> = new Set(['essential-oil']);
-/** What grows botulism where oil shuts out the air. */
-const DANGEROUS_UNDER_OIL: ReadonlySet<string> = new Set([
-  'garlic',
+
+/** What grows botulism where oil shuts out the air: vegetables, mushrooms, garlic, herbs, flowers. */
+const isDangerousUnderOil = ({ ingredient: { category, cautions, id } }: PotLine): boolean =>
+  category === 'vegetable' ||
+  HERBS.has(id) ||
+  cautions.some((caution) => caution === 'garlic' || caution === 'flowers' || caution === 'leaves');
+const HERBS: ReadonlySet<string> = new Set([
   'herb-infusion',
   'fresh-herb',
-  'onion',
-  'hot-pepper',
-  'sweet-pepper',
-  'ginger',
-  'tomato',
+  'dried-herb',
+  'lavender',
+  'crystallized-ginger',
 ]);
 
 const underOil: KeepingRule = {
   rule: 10,
   decide: (contents) => {
-    const dangerous = named(contents, DANGEROUS_UNDER_OIL);
-    if (massOf_kg(named(contents, OIL)) <= FAT_TRACE_KG || dangerous.length === 0) return undefined;
+    const dangerous = contents.lines.filter(isDangerousUnderOil);
+    const oil_kg = massOf_kg(named(contents, OIL));
+    if (oil_kg <= contents.mass_kg * FAT_TRACE || dangerous.length === 0) return undefined;
     return withoutLimit(
       'stop',
       reason(
         'under-oil',
-        `${namesOf(dangerous)} under oil: without air and acid this is where botulism grows. Do not keep it this way`,
+        `${namesOf(dangerous)} under oil: without air and acid this is where botulism grows. Do not make it`,
       ),
     );
   },
@@ -147,13 +156,13 @@ const fatBeyondTrace: KeepingRule = {
   decide: (contents) => {
     const fat_kg = massOf_kg(named(contents, FATS));
     const drops_kg = massOf_kg(named(contents, FLAVOURING_OILS));
-    return fat_kg <= FAT_TRACE_KG && drops_kg <= DROPS_KG
+    return fat_kg <= contents.mass_kg * FAT_TRACE && drops_kg <= contents.mass_kg * DROPS
       ? undefined
       : withoutLimit(
           'fridge',
           reason(
             'fat',
-            `${Math.round((fat_kg + drops_kg) * 1000)} g of fat is beyond a trace against foam (about 1/2 tsp a batch); keep it in the fridge or freeze it`,
+            `${Math.round((fat_kg + drops_kg) * 1000)} g of fat is beyond a trace against foam (0.7 g to each kilogram that goes in, about 1/2 tsp a usual batch); keep it in the fridge or freeze it`,
           ),
         );
   },
@@ -232,12 +241,35 @@ const mayReachLowAcid: KeepingRule = {
   },
 };
 
+const byPattern: KeepingRule = {
+  rule: 8,
+  decide: ({ formula, limitPH }) => {
+    const measured = formula.claims.measuredPH?.value ?? 0;
+    const pattern = measured > limitPH ? undefined : publishedPatternOf(formula);
+    return pattern === undefined
+      ? undefined
+      : withoutLimit(
+          'shelf',
+          reason(
+            'published-pattern',
+            `by its proportions a well-known published pattern: ${pattern}. Make it unchanged; more bottled lemon juice does no harm`,
+            PATTERN_SOURCE,
+          ),
+        );
+  },
+};
+
+/** Peel brings flavour and pectin, next to no acid. */
+const isPeel = ({ form }: PotLine): boolean => form === 'peel' || form === 'zest';
+
 const nothingAcid: KeepingRule = {
   rule: 4,
   decide: ({ lines }) =>
     lines.some(
-      ({ ingredient }) =>
-        isProduce(ingredient) || ingredient.category === 'juice' || ingredient.category === 'acid',
+      (line) =>
+        (isProduce(line.ingredient) && !isPeel(line)) ||
+        line.ingredient.category === 'juice' ||
+        line.ingredient.category === 'acid',
     )
       ? undefined
       : withoutLimit(
@@ -255,9 +287,7 @@ const PH_ROUNDING = 1e-9;
 const acidFruit: KeepingRule = {
   rule: 4,
   decide: (contents) => {
-    const { lines, formula, worstPH } = contents;
-    const borderline = lines.filter(({ ingredient }) => ingredient.acidClass === 'borderline');
-    const limitPH = borderline.length > 0 ? BORDERLINE_LIMIT : ACID_LIMIT;
+    const { formula, worstPH, borderline, limitPH } = contents;
     // What was measured can make it worse.
     const measured = formula.claims.measuredPH?.value;
     const highest = Math.max(worstPH, measured ?? 0);
@@ -293,7 +323,9 @@ const acidFruit: KeepingRule = {
   },
 };
 
-/** The first that applies decides. */
+/**
+ * Oil first; a curd by its own rule alone; what refuses; then the first that judges the contents.
+ */
 const KEEPING_RULES: readonly KeepingRule[] = [
   underOil,
   publishedCurd,
@@ -301,23 +333,25 @@ const KEEPING_RULES: readonly KeepingRule[] = [
   fatBeyondTrace,
   lowAcidPuree,
   mayReachLowAcid,
+  byPattern,
   nothingAcid,
   acidFruit,
 ];
 
 /**
- * Rules 1 to 4 of what keeps, with rule 10 before them: the first that applies decides.
+ * Rules 1 to 4 and 8 of what keeps, with rule 10 before them: the first that applies decides.
  *
- * @param worstPH the highest pH the pan may have; see `worstPH`
+ * @param highestPH the highest pH the pan may have; see `worstPH`
  * @param made the balance of the formula, null when nothing is in the pan
  */
 export function decide(
   formula: PotFormula,
   { on }: KeepingOptions,
-  worstPH: number,
+  highestPH: number,
   made: Balance | null,
 ): Decision {
   const { lines } = formula;
+  const borderline = lines.filter(({ ingredient }) => ingredient.acidClass === 'borderline');
   const empty = withoutLimit('fridge', reason('nothing', 'nothing is in the pot'));
   if (lines.length === 0 || !made) return empty;
   const mass_kg = made.massIn_kg.mid;
@@ -325,9 +359,11 @@ export function decide(
     formula,
     lines,
     mass_kg,
-    worstPH,
+    worstPH: highestPH,
     lowAcid: lines.filter((line) => acidClassOf(line, mass_kg, lines) === 'low-acid'),
     measured: checkMeasuredPH(formula, on),
+    borderline,
+    limitPH: borderline.length > 0 ? BORDERLINE_LIMIT : ACID_LIMIT,
   };
   for (const rule of KEEPING_RULES) {
     const decision = rule.decide(contents);
@@ -335,6 +371,10 @@ export function decide(
   }
   return empty;
 }
+
+/** Whether rule 8 or 4 is met: by a published pattern, or by an acid that is known. */
+export const isAcidEnough = (formula: PotFormula, limitPH: number): boolean =>
+  publishedPatternOf(formula) !== undefined || worstPH(formula) <= limitPH;
 
 /** How a line counts for keeping: a seasoning beyond its spoonfuls counts as low-acid. */
 function acidClassOf(line: PotLine, pan_kg: number, lines: readonly PotLine[]): AcidClass {

@@ -67,7 +67,7 @@ export function sampleBalance(
   const pot = preparePot(formula, options);
   if (!pot) return null;
   const random = seeded(seed);
-  const { points, inputs, rules } = pot;
+  const { points, sameIngredient, inputs, rules } = pot;
   const potKeys = Object.keys(inputs) as PotInput[];
   const lineKeys = [
     'mass',
@@ -94,10 +94,16 @@ export function sampleBalance(
   };
   for (let k = 0; k < samples; k++) {
     const contents = nothing();
-    for (const point of points) {
-      for (const key of lineKeys) line[key] = Math.max(draw(point.inputs[key], random.normal()), 0);
-      if (line.soluble + line.insoluble > 1) line.insoluble = Math.max(1 - line.soluble, 0);
-      addInto(contents, contentsAt(point, line));
+    for (const places of sameIngredient) {
+      // One draw an ingredient, in however many lines it is.
+      const drawnBy = lineKeys.map((key) => [key, random.normal()] as const);
+      for (const i of places) {
+        const point = points[i];
+        if (!point) continue;
+        for (const [key, z] of drawnBy) line[key] = Math.max(draw(point.inputs[key], z), 0);
+        if (line.soluble + line.insoluble > 1) line.insoluble = Math.max(1 - line.soluble, 0);
+        addInto(contents, contentsAt(point, line));
+      }
     }
     // A curve between two is as likely here as there; the rest are drawn as they lean.
     for (const key of potKeys)
