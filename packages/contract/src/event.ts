@@ -3,6 +3,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsISO8601,
   IsObject,
@@ -12,6 +13,7 @@ import {
   Length,
   Matches,
   registerDecorator,
+  ValidateIf,
   ValidateNested,
   validateSync,
   type ValidationArguments,
@@ -31,9 +33,11 @@ import {
 } from '@idle-kettle/core';
 import { flattenErrors } from './problem.js';
 import {
+  HeatStatedBody,
   JarredBody,
   JudgedBody,
   LidsBody,
+  MeasuredPHEventBody,
   ProcessBegunBody,
   ProcessedBody,
   ScoredBody,
@@ -41,7 +45,8 @@ import {
   ShownBody,
   UnsealedBody,
 } from './jar-events.js';
-import { PotValue, Within } from './rules.js';
+import { FormulaBody } from './formula.js';
+import { Altitude, Count, PotValue, Within } from './rules.js';
 
 export class PlannedBody {
   @IsIn(['ready', 'start'], { message: 'write ready or start' }) by!: 'ready' | 'start';
@@ -62,6 +67,11 @@ export class StepBody {
 export class LightBody {
   @Within(60, 140, 'write where to stop, 60 to 140 °C') gelTemperature_C!: number;
   @Within(60, 120, 'write where water boils, 60 to 120 °C') boilingPoint_C!: number;
+
+  @IsOptional()
+  @ValidateIf((body: LightBody) => body.altitude_m !== null)
+  @Altitude()
+  altitude_m?: number | null;
 
   @IsOptional()
   @IsUUID(undefined, { message: 'write the id of the pan it is in' })
@@ -112,7 +122,29 @@ export class TextBody {
   text!: string;
 }
 
+export class AdditionBody extends TextBody {
+  @IsOptional()
+  @IsBoolean({ message: 'write true where it is a part of what the formula has' })
+  planned?: boolean;
+}
+
+export class AltitudeBody {
+  @Altitude() altitude_m!: number;
+}
+
+export class FormulaFilledBody {
+  @ValidateNested()
+  @Type(() => FormulaBody)
+  @IsObject({ message: 'write the formula' })
+  document!: FormulaBody;
+}
+
 export class OmissionBody {
+  @IsOptional()
+  @Count(0, 199, 'write its place in the lines, from 0')
+  line?: number;
+
+
   @IsString({ message: 'write the ingredient' })
   @Length(1, 60, {
     message: 'write the id of an ingredient of the formula, such as "lemon-juice-bottled"',
@@ -154,7 +186,11 @@ const BODIES: Readonly<Record<EventType, new () => object>> = {
   'sugar-in': NothingBody,
   heat: HeatBody,
   test: TestBody,
-  addition: TextBody,
+  altitude: AltitudeBody,
+  'formula-filled': FormulaFilledBody,
+  'heat-stated': HeatStatedBody,
+  'measured-ph': MeasuredPHEventBody,
+  addition: AdditionBody,
   omission: OmissionBody,
   note: TextBody,
   minute: NothingBody,

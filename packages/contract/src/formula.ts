@@ -31,6 +31,8 @@ import {
   type Processing,
   type Ripeness,
   type ShowResult,
+  type SourceKind,
+  type SourceMethod,
   type Stage,
 } from '@idle-kettle/core';
 import { all, Day, Text } from './rules.js';
@@ -229,17 +231,35 @@ export class JarBody {
 
 /** A tested formula, attested by the maker. */
 export class TestedSourceBody {
-  @Needed('testedSource', 'publisher')
-  publisher!: string;
+  @Optional('testedSource', 'kind')
+  kind?: SourceKind;
+
+  @Optional('testedSource', 'title')
+  title?: string;
 
   @Needed('testedSource', 'year')
   year!: number;
+
+  @Optional('testedSource', 'page')
+  page?: string;
+
+  @Optional('testedSource', 'jar')
+  jar?: string;
+
+  @Optional('testedSource', 'minutes')
+  minutes?: number;
+
+  @Optional('testedSource', 'method')
+  method?: SourceMethod;
 
   @Needed('testedSource', 'unchanged')
   unchanged!: boolean;
 
   @Optional('testedSource', 'of')
   of?: string;
+
+  @Optional('testedSource', 'publisher')
+  publisher?: string;
 }
 
 export class MeasuredPHBody {

@@ -2,8 +2,10 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
+  IsISO8601,
   IsNumber,
   IsOptional,
   IsString,
@@ -21,7 +23,7 @@ import {
   type ShowResult,
   type UnsealedPlace,
 } from '@idle-kettle/core';
-import { Count, Day, JarNumbers, Name, Text, Within } from './rules.js';
+import { Altitude, all, Count, Day, JarNumbers, Name, Text, Within } from './rules.js';
 
 export class JarsFilledBody {
   @IsString({ message: 'write a jar size' })
@@ -49,8 +51,36 @@ export class JarredBody {
   jars!: JarsFilledBody[];
 }
 
+export class JarCountBody {
+  @Text(20, 'write a jar size such as "half-pint"') size!: string;
+  @Count(1, 1000, 'write how many jars, 1 to 1000') count!: number;
+}
+
+/** The full jars of one load of the canner, by size; all of them where it is left out. */
+function JarsOfLoad(): PropertyDecorator {
+  return all(
+    IsOptional(),
+    IsArray({ message: 'write a list of jars' }),
+    ArrayMaxSize(20, { message: 'write at most 20 sizes' }),
+    ValidateNested({ each: true }),
+    Type(() => JarCountBody),
+  );
+}
+
 export class ProcessBegunBody {
   @Within(1, 240, 'write the minutes of the process, 1 to 240') minutes!: number;
+  @JarsOfLoad() jars?: JarCountBody[];
+}
+
+export class HeatStatedBody {
+  @IsBoolean({ message: 'write true where it reached its heat and was filled hot' })
+  reached!: boolean;
+}
+
+export class MeasuredPHEventBody {
+  @Within(1.5, 9, 'write a pH from 1.5 to 9') value!: number;
+  @IsBoolean({ message: 'write true where the meter was set in two buffers that day' })
+  twoBuffers!: boolean;
 }
 
 export class SomeJarsBody {
@@ -66,10 +96,12 @@ export class ProcessedBody {
   @Max(240, { message: 'write at most 240 minutes' })
   minutes!: number;
   @ValidateIf((body: ProcessedBody) => body.altitude_m !== null)
-  @IsNumber({}, { message: 'write the altitude in metres, or null' })
-  @Min(-430, { message: 'write an altitude from -430 m' })
-  @Max(5500, { message: 'write an altitude to 5500 m' })
+  @Altitude()
   altitude_m!: number | null;
+  @JarsOfLoad() jars?: JarCountBody[];
+  @IsOptional()
+  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' })
+  startedAt?: string;
   @IsOptional()
   @ValidateNested()
   @Type(() => SomeJarsBody)

@@ -11,7 +11,7 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { VALUE_LIMITS, type ValueName } from '@idle-kettle/core';
+import { ALTITUDE_RANGE_M, VALUE_LIMITS, type ValueName } from '@idle-kettle/core';
 
 /** Several rules as one, for what comes again and again. */
 export const all =
@@ -25,6 +25,13 @@ export const Within = (least: number, most: number, message: string): PropertyDe
 /** A whole number within its range. */
 export const Count = (least: number, most: number, message: string): PropertyDecorator =>
   all(IsInt({ message }), Min(least, { message }), Max(most, { message }));
+/** Metres above the sea, as stated. */
+export const Altitude = (): PropertyDecorator =>
+  Within(
+    ALTITUDE_RANGE_M.least,
+    ALTITUDE_RANGE_M.most,
+    `write an altitude in metres, from ${ALTITUDE_RANGE_M.least} to ${ALTITUDE_RANGE_M.most}`,
+  );
 /** Numbers of jars of one size: 1 and up, each once. */
 export const JarNumbers = (): PropertyDecorator => {
   const message = 'write the numbers of the jars, 1 to 1000, each once';

@@ -81,17 +81,24 @@ export function atRipeness(content: AcidContent, pH: number): AcidContent {
   let charges = 0;
   for (const key of ACID_KEYS) charges += content[key] * meanCharge(key, pH, ionic);
   if (!(charges > 0)) return content;
-  // The factor by the charge balance; then once more by the solver's own answer, which has the
-  // better ionic strength.
-  let factor = (content.cation + protons(pH, ionic)) / charges;
-  for (let round = 0; round < 20; round++) {
-    const got = pHOf(scaled(content, factor), 1, pH);
-    const off = got - pH;
-    if (Math.abs(off) < 1e-4) break;
-    factor *= Math.exp(off * 0.4);
+  // The factor by the charge balance, then bracketed: more acid is always a lower pH, but where its
+  // buffer is nearly spent a little more moves it far.
+  const guess = (content.cation + protons(pH, ionic)) / charges;
+  let [less, more] = [guess / FACTOR_WITHIN, guess * FACTOR_WITHIN];
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const factor = Math.sqrt(less * more);
+    const off = pHOf(scaled(content, factor), 1, pH) - pH;
+    if (Math.abs(off) < CLOSE_PH) return scaled(content, factor);
+    if (off > 0) less = factor;
+    else more = factor;
   }
-  return scaled(content, factor);
+  return scaled(content, Math.sqrt(less * more));
 }
+
+/** The charge balance is this near to the solver’s answer, as a factor. */
+const FACTOR_WITHIN = 2;
+const MOST_ROUNDS = 40;
+const CLOSE_PH = 1e-4;
 
 const scaled = (content: AcidContent, factor: number): AcidContent => ({
   citric: content.citric * factor,

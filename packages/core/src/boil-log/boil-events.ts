@@ -1,4 +1,5 @@
-import type { PanAndBurner } from '../formula/index.js';
+import type { FormulaDocument, PanAndBurner } from '../formula/index.js';
+import { MINUTE_MS } from '../quantity/index.js';
 import type { Vessel } from '../thermal/index.js';
 import type { LoggedReading } from './reading-filter.js';
 
@@ -63,6 +64,26 @@ export interface SomeJars {
   readonly jars: readonly number[];
 }
 
+/** So many jars of one size. */
+export interface JarCount {
+  readonly size: string;
+  readonly count: number;
+}
+
+/** One load of the canner, as the log has it. Moments in milliseconds since 1970. */
+export interface ProcessRun {
+  readonly method: 'boiling-water' | 'steam';
+  /** As said when it was over. */
+  readonly minutes: number;
+  readonly altitude_m: number | null;
+  readonly jars?: readonly JarCount[];
+  /** When the full boil began: as the clock saw it, or as stated. */
+  readonly begunAt: number;
+  readonly endedAt: number;
+  /** Nobody's clock counted it here. */
+  readonly isStated: boolean;
+}
+
 /** What the sheet of a show has points for. Common practice, no source. */
 export const JUDGED = ['headspace', 'jar', 'clarity', 'colour', 'set', 'flavour'] as const;
 export type Judged = (typeof JUDGED)[number];
@@ -99,7 +120,14 @@ export interface EventBodies {
    * The pot goes on the heat. The place as it was known then, so that a later change of kitchen
    * does not rewrite this boil.
    */
-  light: PanAndBurner & { readonly gelTemperature_C: number; readonly boilingPoint_C: number };
+  light: PanAndBurner & {
+    readonly gelTemperature_C: number;
+    readonly boilingPoint_C: number;
+    /** Stated altitude of the kitchen then, m; null where none was. Older logs do not say. */
+    readonly altitude_m?: number | null;
+  };
+  /** The altitude this batch is made at was stated wrongly: a correction, m. */
+  altitude: { readonly altitude_m: number };
   reading: { readonly temperature_C: number } & ByInstrument;
   /** The pot on the scale, less the empty pan. */
   weighed: { readonly mass_kg: number } & ByInstrument;
@@ -110,9 +138,10 @@ export interface EventBodies {
   /** The flame was turned; how far is not known. */
   heat: { readonly turned: 'up' | 'down' };
   test: { readonly way: TestWay; readonly verdict: TestVerdict };
-  addition: { readonly text: string };
-  /** An ingredient of the formula did not go in. */
-  omission: { readonly ingredient: string };
+  /** Something went in; `planned` where it is a part of what the formula has, and no more. */
+  addition: { readonly text: string; readonly planned?: boolean };
+  /** A line of the formula did not go in: its ingredient as written, and its place in `lines`. */
+  omission: { readonly ingredient: string; readonly line?: number };
   note: { readonly text: string };
   /** The one hard minute begins. */
   minute: Readonly<Record<string, never>>;
@@ -130,13 +159,22 @@ export interface EventBodies {
   'off-heat': Readonly<Record<string, never>>;
   'on-heat': Readonly<Record<string, never>>;
   done: Readonly<Record<string, never>>;
+  /** The formula as it was when the first jar was filled: what is in the jars stays that. */
+  'formula-filled': { readonly document: FormulaDocument };
   /** The jars as counted; a later count replaces an earlier one. */
   jarred: { readonly jars: readonly JarsFilled[] };
+  /**
+   * Asked once, where no reading tells: whether it reached the heat its kind must reach, and went
+   * into the jars hot.
+   */
+  'heat-stated': { readonly reached: boolean };
+  /** pH of a cooled, blended sample of this batch, with the meter set in two buffers that day. */
+  'measured-ph': { readonly value: number; readonly twoBuffers: boolean };
   /**
    * The canner is at its full boil, or the steam at its mark: the time counts from here, so many
    * minutes by the table then.
    */
-  'process-begun': { readonly minutes: number };
+  'process-begun': { readonly minutes: number; readonly jars?: readonly JarCount[] };
   /** The boil stopped, or the steam fell: the time counts from zero again. */
   'process-lost': Readonly<Record<string, never>>;
   /**
@@ -148,6 +186,10 @@ export interface EventBodies {
     readonly minutes: number;
     readonly altitude_m: number | null;
     readonly again?: SomeJars;
+    /** The full jars of this load; all that were filled, where it does not say. */
+    readonly jars?: readonly JarCount[];
+    /** When its full boil began, ISO 8601, where no clock of ours counted it. */
+    readonly startedAt?: string;
   };
   /** New flat lids laid out, and how many of them are left now that the jars are lidded. */
   lids: { readonly out: number; readonly left: number };
@@ -242,12 +284,22 @@ export interface BoilDraft {
   minuteAt: number | undefined;
   jarred: readonly JarsFilled[];
   /** The process that is being counted. */
-  processBegunAt: { readonly at: number; readonly minutes: number } | undefined;
+  processBegunAt:
+    | { readonly at: number; readonly minutes: number; readonly jars?: readonly JarCount[] }
+    | undefined;
   /** How often its boil was lost. */
   processLost: number;
   /** The last process the jars went through, all of them together, and when that was. */
   processed: EventBodies['processed'] | undefined;
   processedAt: number | undefined;
+  /** Every load of the canner, in order. */
+  processRuns: ProcessRun[];
+  /** Altitudes stated for this batch after the pan went on, m, in order. */
+  altitudes_m: number[];
+  /** The first answer to whether it was hot enough, and when it was given. */
+  heatStated: (EventBodies['heat-stated'] & { readonly at: number }) | undefined;
+  /** Every pH that was measured of it. */
+  measuredPHs: (EventBodies['measured-ph'] & { readonly at: number })[];
   lids: EventBodies['lids'] | undefined;
   /** Every check of the lids, in order: the numbers of the jars whose lids were not down. */
   sealChecks: (EventBodies['seals'] & { readonly at: number })[];
@@ -290,6 +342,10 @@ export const emptyDraft = (): BoilDraft => ({
   processLost: 0,
   processed: undefined,
   processedAt: undefined,
+  processRuns: [],
+  altitudes_m: [],
+  heatStated: undefined,
+  measuredPHs: [],
   lids: undefined,
   sealChecks: [],
   score: undefined,
@@ -317,6 +373,26 @@ function takeOffHeat(boil: BoilDraft, at: number, phase: BoilPhase): void {
   const last = boil.heat.at(-1);
   if (last && last.to === undefined) last.to = at;
   boil.phase = phase;
+}
+
+/** A load that is over: by the clock that counted it, else by what was stated. */
+function runOf(
+  body: EventBodies['processed'],
+  begun: BoilDraft['processBegunAt'],
+  endedAt: number,
+): ProcessRun {
+  const { method, minutes, altitude_m, startedAt } = body;
+  const jars = body.jars ?? begun?.jars;
+  const stated = startedAt === undefined ? endedAt - minutes * MINUTE_MS : Date.parse(startedAt);
+  return {
+    method,
+    minutes,
+    altitude_m,
+    ...(jars && { jars }),
+    begunAt: begun ? begun.at : stated,
+    endedAt,
+    isStated: begun === undefined,
+  };
 }
 
 /** Nothing of the state follows from it; it is in the log. */
@@ -395,13 +471,14 @@ const REDUCERS: {
     boil.stepsDone.set('fill', at);
   },
   'process-begun': (boil, { body }, at) => {
-    boil.processBegunAt = { at, minutes: body.minutes };
+    boil.processBegunAt = { at, ...body };
   },
   'process-lost': (boil) => {
     if (boil.processBegunAt) boil.processLost += 1;
     boil.processBegunAt = undefined;
   },
   processed: (boil, { body }, at) => {
+    const begun = boil.processBegunAt;
     boil.processBegunAt = undefined;
     if (body.again) {
       boil.rescued.push({ ...body.again, at, how: 'processed', minutes: body.minutes });
@@ -409,6 +486,7 @@ const REDUCERS: {
     }
     boil.processed = body;
     boil.processedAt = at;
+    boil.processRuns.push(runOf(body, begun, at));
   },
   lids: (boil, { body }) => {
     boil.lids = body;
@@ -428,6 +506,16 @@ const REDUCERS: {
   shown: (boil, { id, body }) => {
     boil.shows.push({ id, ...body });
   },
+  altitude: (boil, { body }) => {
+    boil.altitudes_m.push(body.altitude_m);
+  },
+  'heat-stated': (boil, { body }, at) => {
+    boil.heatStated ??= { ...body, at };
+  },
+  'measured-ph': (boil, { body }, at) => {
+    boil.measuredPHs.push({ ...body, at });
+  },
+  'formula-filled': onlyLogged,
   test: onlyLogged,
   addition: onlyLogged,
   omission: onlyLogged,

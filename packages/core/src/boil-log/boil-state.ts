@@ -30,6 +30,8 @@ export interface Boil extends Frozen<Omit<BoilDraft, Working>> {
   /** Where to stop, and where water boils, as recorded when the pan went on the heat. */
   readonly gelTemperature_C: number | undefined;
   readonly boilingPoint_C: number | undefined;
+  /** Altitude stated when the pan went on, m. */
+  readonly altitude_m: number | undefined;
   readonly readings: readonly LoggedReading[];
   readonly rejectedReadings: readonly RejectedReading[];
   /** The last one-minute boil that was started. */

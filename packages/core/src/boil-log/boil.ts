@@ -66,6 +66,7 @@ export function boilFrom(events: readonly BatchEvent[]): Boil {
     },
     gelTemperature_C: light?.gelTemperature_C,
     boilingPoint_C: light?.boilingPoint_C,
+    altitude_m: light?.altitude_m ?? undefined,
     minute:
       minuteAt === undefined ? undefined : { startedAt: minuteAt, endsAt: minuteAt + MINUTE_MS },
     process: { begun: processBegunAt, lost: processLost },

@@ -1,14 +1,28 @@
 import { parseAmount, type Decimal, type WritingHabit } from '../quantity/index.js';
 import { findJar, type JarSize } from '../jars/index.js';
 import {
-  fingerprint,
   PROCESSINGS,
-  type FormulaDocument,
+  SOURCE_KINDS,
+  SOURCE_METHODS,
   type MeasuredPH,
   type Processing,
+  type SourceMethod,
+  type TestedSource,
 } from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
+
+/** A tested formula with everything it must say. */
+export interface Attestation {
+  readonly title: string;
+  readonly year: number;
+  readonly page: string;
+  readonly jar: JarSize;
+  readonly minutes: number;
+  readonly method: SourceMethod;
+  /** Fingerprint of the pot when it was attested. */
+  readonly of: string | undefined;
+}
 
 /** What the document says of itself, to be audited or to be believed only within its rules. */
 export interface Claims {
@@ -16,12 +30,12 @@ export interface Claims {
   readonly preSterilised: boolean;
   /** Minutes the maker asks for. */
   readonly processMinutes: number | undefined;
-  readonly testedSource: { readonly publisher: string; readonly year: number } | undefined;
+  /** A whole attestation, of this very pot. */
+  readonly testedSource: Attestation | undefined;
   /** Why an attestation in the document does not count. */
   readonly testedSourceVoid: string | undefined;
+  /** It can only make the verdict worse. */
   readonly measuredPH: MeasuredPH | undefined;
-  /** The measured pH is of another formula than this one. It can still make the verdict worse. */
-  readonly measuredPHVoid: string | undefined;
   readonly statedYield: { readonly count: number; readonly jar: JarSize } | undefined;
 }
 
@@ -53,9 +67,6 @@ export function readClaims(reader: Reader, doc: Json): Claims {
     processMinutes,
     ...readTestedSource(reader, doc),
     measuredPH: readMeasuredPH(reader, doc.measuredPH),
-    measuredPHVoid: isOfAnother(doc, doc.measuredPH)
-      ? 'the formula was edited after it was taken'
-      : undefined,
     statedYield: readStatedYield(reader, doc.statedYield),
   };
 }
@@ -77,35 +88,83 @@ function readTestedSource(
     );
     return no(undefined);
   }
-  const { publisher, year, unchanged } = value;
-  if (typeof publisher !== 'string' || publisher.trim().length < 3)
-    return no('it names no publisher');
-  if (
-    typeof year !== 'number' ||
-    !Number.isInteger(year) ||
-    year < EARLIEST_TESTED ||
-    year > FORMULA_FIELDS.testedSource.year.most
-  )
-    return no(`it names no year from ${EARLIEST_TESTED} on`);
-  if (unchanged !== true) return no('it is not attested as made unchanged');
-  if (isOfAnother(doc, value)) return no('the formula was edited after it was attested');
+  const why = whyNoSource(value);
+  if (why !== undefined) return no(why);
+  const { title, year, page, jar, minutes, method, of } = value as unknown as TestedSource;
+  const size = jar === undefined ? undefined : findJar(jar);
+  if (!size) return no('it does not say in which jar it was tested');
   return {
     testedSource: {
-      publisher: publisher.trim().slice(0, FORMULA_FIELDS.testedSource.publisher.most),
+      title: cut(title, FORMULA_FIELDS.testedSource.title.most),
       year,
+      page: cut(page, FORMULA_FIELDS.testedSource.page.most),
+      jar: size,
+      minutes: minutes ?? 0,
+      method: method ?? 'boiling-water',
+      of,
     },
     testedSourceVoid: undefined,
   };
 }
 
-/** Whether a claim carries the fingerprint of another formula than the one it stands in. */
-function isOfAnother(doc: Json, claim: unknown): boolean {
-  if (!isObject(claim) || claim.of === undefined) return false;
-  try {
-    return claim.of !== fingerprint(doc as unknown as FormulaDocument);
-  } catch {
-    return true; // a document too broken to have one
-  }
+const cut = (text: string | undefined, most: number): string => (text ?? '').trim().slice(0, most);
+const isWritten = (value: unknown): boolean =>
+  typeof value === 'string' && value.trim().length >= 3;
+
+/** What an attestation must say, each with what is wrong where it does not. */
+const SOURCE_RULES: readonly (readonly [ok: (source: Json) => boolean, why: string])[] = [
+  [
+    ({ kind }) => SOURCE_KINDS.some((each) => each === kind),
+    'it does not say who tested it: a food authority, an extension service, or the laboratory of a maker of pectin or jars',
+  ],
+  [
+    ({ kind }) => kind !== 'other',
+    'family, friends, a web log or a book without a laboratory are no tested source',
+  ],
+  [({ title }) => isWritten(title), 'it names no title'],
+  [
+    ({ year }) =>
+      typeof year === 'number' &&
+      Number.isInteger(year) &&
+      year >= EARLIEST_TESTED &&
+      year <= FORMULA_FIELDS.testedSource.year.most,
+    `it names no year from ${EARLIEST_TESTED} on`,
+  ],
+  [
+    ({ page }) => isWritten(page) || (typeof page === 'string' && /\d/.test(page)),
+    'it names no page or address',
+  ],
+  [
+    ({ jar }) => typeof jar === 'string' && findJar(jar) !== undefined,
+    'it does not say in which jar it was tested',
+  ],
+  [
+    ({ minutes }) =>
+      typeof minutes === 'number' &&
+      minutes >= 1 &&
+      minutes <= FORMULA_FIELDS.testedSource.minutes.most,
+    'it does not say for how many minutes it is processed',
+  ],
+  [
+    ({ method }) => SOURCE_METHODS.some((each) => each === method),
+    'it does not say whether it is processed in boiling water or steam',
+  ],
+  [({ unchanged }) => unchanged === true, 'it is not attested as made unchanged'],
+];
+
+/** Why an attestation is not whole, or undefined. */
+const whyNoSource = (source: Json): string | undefined =>
+  SOURCE_RULES.find(([ok]) => !ok(source))?.[1];
+
+/** The claims of a pot that is computed: an attestation of another one is void. */
+export function claimsOf(claims: Claims, fingerprintOfPot: () => string): Claims {
+  const { testedSource } = claims;
+  if (testedSource?.of === undefined || testedSource.of === fingerprintOfPot()) return claims;
+  return {
+    ...claims,
+    testedSource: undefined,
+    testedSourceVoid: 'the formula was edited after it was attested',
+  };
 }
 
 function readMeasuredPH(reader: Reader, value: unknown): MeasuredPH | undefined {

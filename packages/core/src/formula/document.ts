@@ -153,23 +153,50 @@ export interface DocumentJar {
 export const PROCESSINGS = ['boiling-water', 'steam', 'hot-fill', 'none'] as const;
 export type Processing = (typeof PROCESSINGS)[number];
 
+/** Who may have tested a formula; of the last nobody is a laboratory. */
+export const SOURCE_KINDS = [
+  'food-authority',
+  'extension-service',
+  'pectin-or-jar-maker',
+  'other',
+] as const;
+export type SourceKind = (typeof SOURCE_KINDS)[number];
+
+/** How a tested formula has its jars processed. */
+export const SOURCE_METHODS = ['boiling-water', 'steam'] as const;
+export type SourceMethod = (typeof SOURCE_METHODS)[number];
+
 /**
- * A tested formula, attested by the maker. Set by a person, dropped by import, void after any edit.
+ * A tested formula, attested by the maker, with its own jar, minutes and method. Set by a person,
+ * dropped by import, void after any edit. The short form, a publisher and a year, stays readable and
+ * grants nothing.
  */
 export interface TestedSource {
-  publisher: string;
+  kind?: SourceKind;
+  title?: string;
   year: number;
+  /** Page or address. */
+  page?: string;
+  /** A jar size of the table. */
+  jar?: string;
+  minutes?: number;
+  method?: SourceMethod;
   unchanged: boolean;
-  /** Fingerprint of the formula when it was attested; see `fingerprint`. */
+  /** Fingerprint of the pot when it was attested; see `fingerprint`. */
   of?: string;
+  /** Of the short form. */
+  publisher?: string;
 }
 
-/** An equilibrium pH measured in this very batch; void after any edit. Dates as "2026-11-23". */
+/**
+ * A measured pH that a document tells of. It can only refuse: what counts is measured in the batch and
+ * logged there. Dates as "2026-11-23".
+ */
 export interface MeasuredPH {
   value: number;
   meterCalibratedOn: string;
   measuredOn: string;
-  /** Fingerprint of the formula as it was made when the pH was taken; see `fingerprint`. */
+  /** Of older documents; nothing follows from it. */
   of?: string;
 }
 
@@ -222,45 +249,3 @@ export const emptyFormula = (title: string, jarSize = 'half-pint'): FormulaDocum
   finish: { type: 'gel-temperature' },
   jars: [{ size: jarSize }],
 });
-
-/**
- * What a tested formula consists of, as one short text: kind, method, lines, finish, jars and
- * processing. Any edit of them changes it, so an attestation that carries it is void after the
- * edit. Title and notes are free.
- */
-export function fingerprint(document: FormulaDocument): string {
-  const {
-    kind,
-    method,
-    lines,
-    finish,
-    jars,
-    processing = 'boiling-water',
-    preSterilised = false,
-  } = document;
-  const told = JSON.stringify([
-    kind,
-    method,
-    lines.map(({ ingredient, name, form, ripeness, amount, composition, overrides }) => [
-      ingredient,
-      name,
-      form,
-      ripeness,
-      amount,
-      composition,
-      overrides,
-    ]),
-    finish,
-    jars.map(({ size, headspace }) => [size, headspace]),
-    processing,
-    preSterilised,
-  ]);
-  // FNV-1a over both halves of the text: an honest slip is caught, it is no seal against forgery.
-  let low = 0x811c9dc5;
-  let high = 0x01000193;
-  for (let i = 0; i < told.length; i++) {
-    low = Math.imul(low ^ told.charCodeAt(i), 0x01000193) >>> 0;
-    high = Math.imul(high ^ (told.charCodeAt(i) + i), 0x85ebca6b) >>> 0;
-  }
-  return low.toString(16).padStart(8, '0') + high.toString(16).padStart(8, '0');
-}

@@ -2,6 +2,8 @@ import { JAR_SIZES } from '../jars/index.js';
 import { FORMS, RIPENESS } from '../produce/index.js';
 import { MEASURES } from '../quantity/index.js';
 import {
+  SOURCE_KINDS,
+  SOURCE_METHODS,
   FINISHES,
   KINDS,
   MAIN_ACIDS,
@@ -156,7 +158,8 @@ export const FORMULA_FIELDS = {
       type: 'object',
       of: 'testedSource',
       description: 'set by a person, dropped by import, void after any edit',
-      write: 'write { "publisher", "year", "unchanged": true }',
+      write:
+        'write { "kind", "title", "year", "page", "jar", "minutes", "method", "unchanged": true }',
     },
     measuredPH: {
       type: 'object',
@@ -342,14 +345,12 @@ export const FORMULA_FIELDS = {
     },
   },
   testedSource: {
-    publisher: {
-      type: 'text',
-      least: 1,
-      most: 120,
-      required: true,
-      description: 'who tested it',
-      write: 'write who published it',
+    kind: {
+      type: 'choice',
+      of: SOURCE_KINDS,
+      description: 'who tested it; "other" never grants',
     },
+    title: { type: 'text', least: 1, most: 120, write: 'write the title it was published under' },
     year: {
       type: 'number',
       whole: true,
@@ -358,12 +359,23 @@ export const FORMULA_FIELDS = {
       required: true,
       write: 'write the year it was published',
     },
+    page: { type: 'text', least: 1, most: 200, write: 'write its page or address' },
+    jar: { type: 'text', least: 1, most: 20, write: 'write its jar size, such as "half-pint"' },
+    minutes: { type: 'number', least: 1, most: 240, write: 'write its minutes, 1 to 240' },
+    method: { type: 'choice', of: SOURCE_METHODS },
+    publisher: {
+      type: 'text',
+      least: 1,
+      most: 120,
+      description: 'of the short form, which grants nothing',
+      write: 'write who published it',
+    },
     unchanged: {
       type: 'yes-no',
       required: true,
       write: 'write true when it is made unchanged',
     },
-    of: { ...fingerprint, description: 'fingerprint of the formula when it was attested' },
+    of: { ...fingerprint, description: 'fingerprint of the pot when it was attested' },
   },
   measuredPH: {
     value: { ...pH, required: true },

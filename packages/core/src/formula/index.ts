@@ -3,7 +3,6 @@ export { differences } from './difference.js';
 export {
   type DocumentFinish,
   emptyFormula,
-  fingerprint,
   type FinishType,
   type FormulaDocument,
   type FormulaLine,
@@ -15,6 +14,9 @@ export {
   METHODS_OF_KIND,
   type Processing,
   PROCESSINGS,
+  SOURCE_KINDS,
+  type SourceKind,
+  type SourceMethod,
   type Stage,
   STAGES,
   USUAL_FINISHES,
@@ -39,3 +41,5 @@ export type { Problem } from './reader.js';
 export { formulaSchema } from './schema.js';
 export { softeningIn, softens, usualStage } from './stage.js';
 export type { Warning, WarningCode } from './warning.js';
+export { fingerprint } from './fingerprint.js';
+export type { Attestation } from './claims.js';

@@ -12,7 +12,8 @@ import {
 import { FORMULA_FIELDS } from './fields.js';
 import { readFinish, readJars, readPlace, type Finish, type PotJar } from './pot-finish.js';
 import { OWN_INGREDIENT, readLine, type PotLine } from './pot-line.js';
-import { readClaims, type Claims } from './claims.js';
+import { claimsOf, readClaims, type Claims } from './claims.js';
+import { fingerprint } from './fingerprint.js';
 import { placeIn, type Kitchen, type Learned, type Pan } from './kitchen.js';
 import { isObject, quoted, Reader, type Json, type Problem } from './reader.js';
 import type { Warning } from './warning.js';
@@ -129,19 +130,20 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   const jars = readJars(reader, doc.jars, kind, kitchen.jars);
   const claims = readClaims(reader, doc);
   warnOfWhole(reader, kind, lines, place);
+  const formula: PotFormula = {
+    kind,
+    method,
+    lines,
+    finish,
+    place,
+    jars,
+    claims,
+    warnings: reader.warnings,
+    ...(kitchen.pan && { pan: kitchen.pan }),
+    ...(kitchen.learned && { learned: kitchen.learned }),
+  };
   return {
-    formula: {
-      kind,
-      method,
-      lines,
-      finish,
-      place,
-      jars,
-      claims,
-      warnings: reader.warnings,
-      ...(kitchen.pan && { pan: kitchen.pan }),
-      ...(kitchen.learned && { learned: kitchen.learned }),
-    },
+    formula: { ...formula, claims: claimsOf(claims, () => fingerprint(formula)) },
     problems: reader.problems,
   };
 }

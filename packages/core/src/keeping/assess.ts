@@ -1,8 +1,8 @@
 import { balance, type Balance } from '../balance/index.js';
-import type { PotFormula } from '../formula/index.js';
+import type { Kind, PotFormula } from '../formula/index.js';
 import { worstPH } from './acid-gate.js';
 import { isAboveTheTables, processBand, PROCESS_BANDS, type ProcessBand } from './band.js';
-import { PRACTICE, reason, type KeepingReason } from './reason.js';
+import { PRACTICE, reason, type KeepingReason, type KeepingReasonCode } from './reason.js';
 import { processOf, rowFor, type Process, type RowChoice } from './row.js';
 import { decide, type KeepingOptions } from './rules.js';
 import { LOW_SOLIDS, storageOf, type Storage } from './storage.js';
@@ -19,6 +19,11 @@ export interface Keeping {
   readonly limitPH: number | null;
   /** Null where nothing is processed for the shelf. */
   readonly process: Process | null;
+  /**
+   * What to process for where the jars go in the fridge only until a pH is measured in them, so that
+   * the reading can still count; null elsewhere.
+   */
+  readonly processMeanwhile: Process | null;
   /** The longest time of the row over all altitudes, for when none is stated. */
   readonly safestProcess: Process | null;
   readonly storage: Storage;
@@ -113,7 +118,7 @@ const altitudeNeeded: ProcessRule = ({ band }) =>
 const shorterThanTheTable: ProcessRule = ({ formula, choice, band }) => {
   const { processMinutes: asked } = formula.claims;
   if (asked === undefined || !band || 'none' in choice) return undefined;
-  const { minutes } = processOf(formula, choice.row, band, band.label);
+  const { minutes } = asLongAsTested(formula, processOf(formula, choice.row, band, band.label));
   return asked >= minutes
     ? undefined
     : {
@@ -206,6 +211,24 @@ export function assessKeeping(
     : { ...keeping, reasons: [...keeping.reasons, twoAmountsReason(lines)] };
 }
 
+/** The same verdict made stricter, with what made it so first; a kinder one changes nothing. */
+export function madeStricter(
+  keeping: Keeping,
+  kind: Kind,
+  verdict: KeepingVerdict,
+  why: KeepingReason,
+): Keeping {
+  if (KEEPING_VERDICTS.indexOf(verdict) < KEEPING_VERDICTS.indexOf(keeping.verdict))
+    return { ...keeping, reasons: [...keeping.reasons, why] };
+  return {
+    ...keeping,
+    verdict,
+    reasons: [why, ...keeping.reasons.filter(({ code }) => code !== why.code)],
+    process: null,
+    storage: storageOf(kind, verdict, LOW_SOLIDS),
+  };
+}
+
 /** Whether one verdict asks for more care than another: by its word, then minutes, months and pH. */
 export function isStricter(one: Keeping, other: Keeping): boolean {
   const steps = [
@@ -255,9 +278,41 @@ function assessAmounts(
     worstPH: worst,
     limitPH: contents.limitPH,
     process: isShelf ? process : null,
+    processMeanwhile: LIFTED_BY_A_METER.some((code) => reasons[0]?.code === code)
+      ? processByTable(formula, made)
+      : null,
     safestProcess: isShelf || asksForAltitude ? safestProcess : null,
     storage: storageOf(formula.kind, verdict, solids),
   };
+}
+
+/** What refuses the shelf until a pH is measured in the batch. */
+const LIFTED_BY_A_METER: readonly KeepingReasonCode[] = ['low-acid', 'not-acid-enough'];
+
+/**
+ * The process of a formula by its row and altitude alone, whatever its acid: null where there is no
+ * row or no band for it.
+ */
+export function processByTable(formula: PotFormula, made: Balance | null): Process | null {
+  const band = processBand(formula.place.altitude_m);
+  const solids = lowSolids(formula, made);
+  const choice = rowFor(formula, solids);
+  const question: ProcessQuestion = { formula, solids, choice, band };
+  const refusal = [noRow, notBySteam].find((rule) => rule(question) !== undefined);
+  return 'none' in choice || !band || refusal
+    ? null
+    : asLongAsTested(formula, processOf(formula, choice.row, band, band.label));
+}
+
+/** A tested formula's own minutes where they are more. */
+function asLongAsTested({ claims: { testedSource } }: PotFormula, process: Process): Process {
+  return testedSource === undefined || testedSource.minutes <= process.minutes
+    ? process
+    : {
+        ...process,
+        minutes: testedSource.minutes,
+        source: `${testedSource.title}, ${testedSource.year}; longer than ${process.source}`,
+      };
 }
 
 type Processes = Pick<Keeping, 'process' | 'safestProcess'>;
@@ -274,7 +329,10 @@ function takeProcess(formula: PotFormula, solids: number, result: StrictestVerdi
   if (result.verdict === 'shelf') result.reasons.push(...choice.notes);
   if (solids < LOW_SOLIDS) result.reasons.push(lowSolidsReason(solids));
   return {
-    process: !refusal && band ? processOf(formula, choice.row, band, band.label) : null,
+    process:
+      !refusal && band
+        ? asLongAsTested(formula, processOf(formula, choice.row, band, band.label))
+        : null,
     safestProcess: processOf(formula, choice.row, PROCESS_BANDS[3], 'the longest band'),
   };
 }

@@ -69,7 +69,7 @@ describe('the row follows what is in the jar', () => {
   const minutes = (lines: Lines, rest: Partial<FormulaDocument> = {}) =>
     keep(['', lines, rest, { altitude_m: 0 }]).process?.minutes ?? null;
   const solids = (percent: number) => ({ finish: { type: 'soluble-solids', percent } }) as const;
-  test.each<readonly [string, number | null, Lines, Partial<FormulaDocument>?]>([
+  const POTS: readonly (readonly [string, number | null, Lines, Partial<FormulaDocument>?])[] = [
     [
       'apple purée called jam, 14 %',
       15,
@@ -148,13 +148,17 @@ describe('the row follows what is in the jar', () => {
       [['1.2 l', 'blackcurrant', 'juice'], SUGAR],
       { kind: 'syrup', method: 'no-gel', ...solids(58) },
     ],
-  ])('%s: %s min', (...[, wanted, lines, rest]) => expect(minutes(lines, rest)).toBe(wanted));
+  ];
+  test.each(POTS.map((row) => [row[0], row[1], row] as const))(
+    '%s: %s min',
+    (_, wanted, [, , lines, rest]) => expect(minutes(lines, rest)).toBe(wanted),
+  );
   test('in pints and quarts too: a thin butter has no row for a quart', () => {
     const thin = {
       ...BUTTER,
       finish: { type: 'consistency', percent: 15 },
       jars: [{ size: 'quart' }],
-    } as const;
+    } satisfies Partial<FormulaDocument>;
     expect(keep(['', [['3 kg', 'apple', 'puree']], thin]).verdict).toBe('fridge');
   });
 });

@@ -1,4 +1,4 @@
-export { assessKeeping, isStricter, type Keeping } from './assess.js';
+export { assessKeeping, isStricter, type Keeping, madeStricter, processByTable } from './assess.js';
 export { PROCESS_BANDS, processBand } from './band.js';
 export { type Computed, computeFormula } from './compute.js';
 export {
@@ -12,7 +12,8 @@ export {
   PART_JAR,
   withOpenLids,
 } from './kept.js';
-export type { KeepingReasonCode } from './reason.js';
+export { type KeepingReason, type KeepingReasonCode, reason } from './reason.js';
+export { MEASURED_LIMIT, type PHReading } from './measured-ph.js';
 export type { Process } from './row.js';
 export { FAT_TRACE, isAcidEnough, type KeepingOptions } from './rules.js';
 export { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';

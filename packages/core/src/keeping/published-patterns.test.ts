@@ -5,11 +5,12 @@ import { publishedPatternOf } from './published-patterns.js';
 
 const patternOf = (lines: Lines, rest: Partial<FormulaDocument> = {}) =>
   publishedPatternOf(pot(documentOf(lines, rest)));
+type Pot = readonly [name: string, lines: Lines, rest?: Partial<FormulaDocument>];
 const JELLY = { kind: 'jelly' } as const;
 
 // USDA Complete Guide to Home Canning, Guide 7, and the National Center for Home Food
 // Preservation, from memory.
-test.each<readonly [string, Lines, Partial<FormulaDocument>?]>([
+const MADE: readonly Pot[] = [
   [
     'berry jam, 9 cups',
     [
@@ -91,12 +92,13 @@ test.each<readonly [string, Lines, Partial<FormulaDocument>?]>([
     ],
     BUTTER,
   ],
-])('%s', (...[name, lines, rest]) => {
+];
+test.each(MADE.map((row) => [row[0], row] as const))('%s', (_, [name, lines, rest]) => {
   expect(patternOf(lines, rest)).toContain(name);
   expect(keep(['', lines, rest]).verdict).toBe('shelf');
 });
 
-test.each<readonly [string, Lines, Partial<FormulaDocument>?]>([
+const NONE: readonly Pot[] = [
   [
     'between the two proportions',
     [
@@ -163,7 +165,10 @@ test.each<readonly [string, Lines, Partial<FormulaDocument>?]>([
     ],
     BUTTER,
   ],
-])('no pattern: %s', (...[, lines, rest]) => expect(patternOf(lines, rest)).toBeUndefined());
+];
+test.each(NONE.map((row) => [row[0], row] as const))('no pattern: %s', (_, [, lines, rest]) =>
+  expect(patternOf(lines, rest)).toBeUndefined(),
+);
 
 test('over-ripe fruit, fruit measured by the maker, and a meter above the limit are none', () => {
   const berries = (more: object): FormulaDocument => ({

@@ -1,18 +1,28 @@
 import type { Balance } from '../balance/index.js';
-import { OWN_INGREDIENT, type Kind, type PotFormula, type PotLine } from '../formula/index.js';
+import {
+  OWN_INGREDIENT,
+  type Attestation,
+  type Kind,
+  type PotFormula,
+  type PotLine,
+} from '../formula/index.js';
 import { isProduce, type AcidClass } from '../produce/index.js';
 import { worstPH } from './acid-gate.js';
 import { curdDepartures } from './curd.js';
-import { checkMeasuredPH, MEASURED_LIMIT, type MeasuredPHCheck } from './measured-ph.js';
+import {
+  checkMeasuredPH,
+  MEASURED_LIMIT,
+  type MeasuredPHCheck,
+  type PHReading,
+} from './measured-ph.js';
 import { ACIDIFIED, PATTERN_SOURCE, reason, type KeepingReason } from './reason.js';
 import { publishedPatternOf } from './published-patterns.js';
 import type { KeepingVerdict } from './verdict.js';
 
 export interface KeepingOptions {
-  /**
-   * The day the batch is made, as "2026-11-23"; a measured pH must be of it. Without it no measured
-   * pH counts.
-   */
+  /** A pH measured in this batch; without it only a tested source gets past rule 3. */
+  readonly measuredPH?: PHReading;
+  /** The day it is made, as "2026-11-23"; a tested source of a later year is none. */
   readonly on?: string;
   /**
    * What is in the pan but could not be understood, as typed: of such a pan nothing kind can be
@@ -53,6 +63,8 @@ interface Contents {
   /** Lines that may reach pH 4.6, seasonings beyond their spoonfuls among them. */
   readonly lowAcid: readonly PotLine[];
   readonly measured: MeasuredPHCheck | undefined;
+  readonly reading: PHReading | undefined;
+  readonly on: string | undefined;
   /** Lines of acid fruit whose published range reaches up to 4.6. */
   readonly borderline: readonly PotLine[];
   /** The highest pH of such acid fruit on the shelf. */
@@ -190,16 +202,36 @@ const lowAcidPuree: KeepingRule = {
   },
 };
 
+/** Why a whole attestation does not fit these jars or this process. */
+function whyUnfit(
+  { jars, claims: { processing } }: PotFormula,
+  tested: Attestation,
+  on = '',
+): string | undefined {
+  const larger = jars.find(
+    ({ jar }) => jar.volumeToQuarterInch_ml > tested.jar.volumeToQuarterInch_ml * SAME_JAR,
+  );
+  if (larger)
+    return `it was tested in a ${tested.jar.name[0]}, and a ${larger.jar.name[0]} is larger`;
+  if (processing === 'steam' && tested.method !== 'steam')
+    return 'it was tested in boiling water, not in steam';
+  return on !== '' && tested.year > Number(on.slice(0, 4))
+    ? 'its year is still to come'
+    : undefined;
+}
+/** A jar of this much more than another is no larger. A choice of ours. */
+const SAME_JAR = 1.07;
+
 /** The two ways past the acid rules: a tested formula made unchanged, or a measured pH. */
-function attestedRoute({ formula, measured }: Contents): Decision | undefined {
+function attestedRoute({ formula, measured, on }: Contents): Decision | undefined {
   const { testedSource: tested } = formula.claims;
-  if (tested)
+  if (tested && whyUnfit(formula, tested, on) === undefined)
     return withoutLimit(
       'shelf',
       reason(
         'tested-source',
-        `made unchanged from a tested formula: ${tested.publisher}, ${tested.year}, as you attested; any edit voids it`,
-        `${tested.publisher}, ${tested.year}`,
+        `by ${tested.title}, ${tested.year}, made unchanged, as you attested: ${tested.minutes} min in a ${tested.jar.name[0]}. Any change of the pot, the finish or the process voids it`,
+        `${tested.title}, ${tested.year}, ${tested.page}`,
       ),
     );
   return measured?.ok
@@ -207,11 +239,20 @@ function attestedRoute({ formula, measured }: Contents): Decision | undefined {
         'shelf',
         reason(
           'measured-pH',
-          `measured in this batch: pH ${measured.value.toFixed(2)}, not above ${MEASURED_LIMIT}, with a meter calibrated that day`,
+          `measured in this batch: pH ${measured.value.toFixed(2)}, not above ${MEASURED_LIMIT.toFixed(2)}, with a meter set in two buffers that day`,
           ACIDIFIED,
         ),
       )
     : undefined;
+}
+
+/** Why an attestation does not count, where it is of these ingredients but not of these jars. */
+function whyNotTested({ formula, on }: Contents): KeepingReason[] {
+  const { testedSource: tested } = formula.claims;
+  const why = tested && whyUnfit(formula, tested, on);
+  return why === undefined
+    ? []
+    : [reason('attestation-void', `the tested source does not count: ${why}`)];
 }
 
 /** Why a measured pH does not count, where one was given that does not. */
@@ -237,14 +278,24 @@ const mayReachLowAcid: KeepingRule = {
           `${namesOf(lowAcid)} may reach pH 4.6, where botulism can grow: for the shelf only by a tested formula made unchanged, or by a pH of ${MEASURED_LIMIT} or less measured in this batch`,
           ACIDIFIED,
         );
-    return attestedRoute(contents) ?? withoutLimit('fridge', why, ...whyNotMeasured(contents));
+    return (
+      attestedRoute(contents) ??
+      withoutLimit('fridge', why, ...whyNotMeasured(contents), ...whyNotTested(contents))
+    );
   },
 };
 
+/** What a meter showed, or a document tells of: it can make the verdict worse. */
+function highestMeasured({ formula, reading }: Contents): number | undefined {
+  const told = [formula.claims.measuredPH?.value, reading?.value].flatMap((value) => value ?? []);
+  return told.length === 0 ? undefined : Math.max(...told);
+}
+
 const byPattern: KeepingRule = {
   rule: 8,
-  decide: ({ formula, limitPH }) => {
-    const measured = formula.claims.measuredPH?.value ?? 0;
+  decide: (contents) => {
+    const { formula, limitPH } = contents;
+    const measured = highestMeasured(contents) ?? 0;
     const pattern = measured > limitPH ? undefined : publishedPatternOf(formula);
     return pattern === undefined
       ? undefined
@@ -281,6 +332,15 @@ const nothingAcid: KeepingRule = {
         ),
 };
 
+/** A pH to the digit that decides: never rounded over to the other side of its limit. */
+function deciding(pH: number, limit: number): string {
+  for (const digits of [2, 3]) {
+    const shown = pH.toFixed(digits);
+    if (Number(shown) > limit === pH > limit) return shown;
+  }
+  return pH.toFixed(4);
+}
+
 /** Rounding of a pH, so that one at its limit is not over it. */
 const PH_ROUNDING = 1e-9;
 
@@ -289,7 +349,7 @@ const acidFruit: KeepingRule = {
   decide: (contents) => {
     const { formula, worstPH, borderline, limitPH } = contents;
     // What was measured can make it worse.
-    const measured = formula.claims.measuredPH?.value;
+    const measured = highestMeasured(contents);
     const highest = Math.max(worstPH, measured ?? 0);
     if (highest <= limitPH + PH_ROUNDING)
       return {
@@ -298,7 +358,7 @@ const acidFruit: KeepingRule = {
         reasons: [
           reason(
             'acid-fruit',
-            `acid enough at its worst: pH ${highest.toFixed(1)}, not above ${limitPH}`,
+            `acid enough: highest likely pH ${deciding(highest, limitPH)}, not above ${limitPH.toFixed(2)}`,
             ACIDIFIED,
           ),
         ],
@@ -313,10 +373,11 @@ const acidFruit: KeepingRule = {
         reasons: [
           reason(
             'not-acid-enough',
-            `at worst pH ${highest.toFixed(1)}, above ${limitPH}${close}: fridge until enough bottled lemon juice is in`,
+            `highest likely pH ${deciding(highest, limitPH)}, above ${limitPH.toFixed(2)}${close}: refrigerate until enough bottled lemon juice is in`,
             ACIDIFIED,
           ),
           ...whyNotMeasured(contents),
+          ...whyNotTested(contents),
         ],
       }
     );
@@ -346,7 +407,7 @@ const KEEPING_RULES: readonly KeepingRule[] = [
  */
 export function decide(
   formula: PotFormula,
-  { on }: KeepingOptions,
+  { on, measuredPH, notUnderstood = [] }: KeepingOptions,
   highestPH: number,
   made: Balance | null,
 ): Decision {
@@ -361,7 +422,9 @@ export function decide(
     mass_kg,
     worstPH: highestPH,
     lowAcid: lines.filter((line) => acidClassOf(line, mass_kg, lines) === 'low-acid'),
-    measured: checkMeasuredPH(formula, on),
+    measured: checkMeasuredPH(measuredPH, formula, made, notUnderstood.length === 0),
+    reading: measuredPH,
+    on,
     borderline,
     limitPH: borderline.length > 0 ? BORDERLINE_LIMIT : ACID_LIMIT,
   };

@@ -11,11 +11,21 @@ import {
   type Problem,
 } from '../formula/index.js';
 import { readLine } from '../reading/index.js';
-import { assessKeeping, KEEPING_VERDICTS, type Keeping } from '../keeping/index.js';
+import {
+  assessKeeping,
+  isStricter,
+  KEEPING_VERDICTS,
+  reason,
+  type Keeping,
+  type KeepingOptions,
+} from '../keeping/index.js';
 import { findJar } from '../jars/index.js';
 import { boilingPointAt } from '../water/index.js';
-import type { Boil } from '../boil-log/index.js';
+import type { BatchEvent, Boil } from '../boil-log/index.js';
+import { pHReadingOf } from './measured-ph.js';
 import { withoutOmitted } from './pan-contents.js';
+import { filledFrom, statementsAfterFilling } from './statements.js';
+import { throughHeatAndProcess } from './through-process.js';
 import { MINUTE_MS } from '../quantity/index.js';
 
 /**
@@ -43,9 +53,10 @@ export interface MadeOptions {
 }
 
 /**
- * A batch with everything computed from it. The verdict is of what is in the jars: the formula as
- * written, every addition in the log, the jars that were filled, and the process they went through
- * at the altitude stated then.
+ * A batch with everything computed from it. The verdict is of what is in the jars: the formula as it
+ * was when the first was filled, every addition in the log, the jars that were filled, and the
+ * process they went through at the altitude stated then. What is stated after the first jar was
+ * filled is taken, and can only make the verdict stricter.
  *
  * @param kitchen where it is made and with what; the place a formula was written for does not count
  */
@@ -53,8 +64,44 @@ export function madeBatch<D extends FormulaDocument>(
   written: D,
   boil: Boil,
   kitchen: Kitchen,
-  { on, planned = false, size }: MadeOptions = {},
+  options: MadeOptions = {},
 ): MadeBatch<D> {
+  const filled = filledFrom(boil, written);
+  const whole = asLogged(filled, boil, kitchen, options);
+  const statements = statementsAfterFilling(boil);
+  if (!statements) return whole;
+  const judged = (log: Boil): Keeping => asLogged(filled, log, kitchen, options).keeping;
+  let keeping = judged(statements.before);
+  const counted: BatchEvent[] = [];
+  for (const statement of statements.later) {
+    const next = judged(statements.withSome([...counted, statement]));
+    if (!isStricter(next, keeping)) continue;
+    counted.push(statement);
+    keeping = next;
+  }
+  if (isStricter(whole.keeping, keeping)) return whole;
+  return {
+    ...whole,
+    keeping:
+      counted.length === statements.later.length
+        ? keeping
+        : { ...keeping, reasons: [...keeping.reasons, STATED_AFTERWARDS] },
+  };
+}
+
+const STATED_AFTERWARDS = reason(
+  'stated-afterwards',
+  'what was stated after the first jar was filled is in the log; it can make the verdict stricter, and does not make it kinder',
+);
+
+/** Everything computed from a formula and one log of it. */
+function asLogged<D extends FormulaDocument>(
+  written: D,
+  boil: Boil,
+  kitchen: Kitchen,
+  options: MadeOptions,
+): MadeBatch<D> {
+  const { on, planned = false, size } = options;
   const filled = boil.jarred.filter(({ full, part }) => full + part > 0).map((jar) => jar.size);
   const { document: mixed, notUnderstood } = asMade(
     withoutPlace(written),
@@ -66,35 +113,35 @@ export function madeBatch<D extends FormulaDocument>(
   const document: D = finish ? withoutLooseClaims({ ...mixed, finish }) : mixed;
   const { formula, problems } = readFormula(document, place);
   const made = balance(formula);
-  const { processed } = boil;
-  const { claims } = formula;
-  const keepsClaim = planned || claims.processing === 'hot-fill';
-  const judged: PotFormula = {
-    ...formula,
-    jars: size === undefined ? formula.jars : formula.jars.filter((jar) => isSame(jar.size, size)),
-    claims: {
-      ...claims,
-      ...(!processed && !keepsClaim && { processing: 'none' as const }),
-      ...(processed && { processing: processed.method, processMinutes: processed.minutes }),
-    },
-  };
-  const options = {
+  const judgedAs = (pot: PotFormula): PotFormula => ({
+    ...pot,
+    jars: size === undefined ? pot.jars : pot.jars.filter((jar) => isSame(jar.size, size)),
+    claims: claimsAsMade(pot, boil, planned),
+  });
+  const reading = pHReadingOf(boil);
+  const keepingOptions: KeepingOptions = {
     notUnderstood: [...notUnderstood, ...notUnderstoodIn(document, problems)],
     leftOut: document.leftOut ?? [],
     ...(on !== undefined && { on }),
+    ...(reading && { measuredPH: reading }),
   };
-  const keeping = assessKeeping(judged, options, made);
+  const keepingOf = (pot: PotFormula, potBalance: Balance | null): Keeping => {
+    const judged = judgedAs(pot);
+    return throughHeatAndProcess(assessKeeping(judged, keepingOptions, potBalance), {
+      boil,
+      formula: judged,
+      made: potBalance,
+      size,
+    });
+  };
+  const keeping = keepingOf(formula, made);
   const result = { document, formula, problems, balance: made };
   if (!finish) return { ...result, keeping };
   // Where it was really stopped can make the verdict, the process and the storage stricter, never
   // kinder: it is a measurement of the maker's.
   const asPlanned = readFormula(mixed, place).formula;
   const meantBalance = balance(asPlanned);
-  const asMeant = assessKeeping(
-    { ...asPlanned, jars: judged.jars, claims: judged.claims },
-    options,
-    meantBalance,
-  );
+  const asMeant = keepingOf(asPlanned, meantBalance);
   const strictness = ({ verdict }: Keeping): number => KEEPING_VERDICTS.indexOf(verdict);
   const thinner =
     (made?.finish.solubleSolidsPercent.mid ?? 0) <
@@ -103,6 +150,21 @@ export function madeBatch<D extends FormulaDocument>(
     strictness(asMeant) > strictness(keeping) ||
     (strictness(asMeant) === strictness(keeping) && !thinner);
   return { ...result, keeping: meant ? asMeant : keeping };
+}
+
+/** The claims of a formula with the process its jars really had. */
+function claimsAsMade(
+  { claims }: PotFormula,
+  { processRuns }: Boil,
+  planned: boolean,
+): PotFormula['claims'] {
+  if (processRuns.length > 0) {
+    const processing = processRuns.some(({ method }) => method === 'steam')
+      ? 'steam'
+      : 'boiling-water';
+    return { ...claims, processing, processMinutes: undefined };
+  }
+  return planned || claims.processing === 'hot-fill' ? claims : { ...claims, processing: 'none' };
 }
 
 /** A observation at the pot this long before the end is still one of the finish, ms. Common practice. */
@@ -175,7 +237,7 @@ function asMade<D extends FormulaDocument>(
   const notUnderstood: string[] = [];
   const added: D['lines'] = [];
   for (const { event, undone } of boil.log) {
-    if (undone || event.type !== 'addition') continue;
+    if (undone || event.type !== 'addition' || event.body.planned) continue;
     const lines = linesFrom(readLine(event.body.text, document), document);
     if (readFormula({ ...document, lines }).problems.some(({ path }) => path.startsWith('lines')))
       notUnderstood.push(event.body.text);
@@ -184,7 +246,9 @@ function asMade<D extends FormulaDocument>(
   const unplanned = [...new Set(filled)]
     .filter((size) => !document.jars.some((jar) => isSame(jar.size, size)))
     .map((size) => ({ size }));
-  const left = withoutOmitted(document, boil).lines;
+  const { document: put, missed } = withoutOmitted(document, boil);
+  const left = put.lines;
+  notUnderstood.push(...missed.map((name) => `left out: ${name}`));
   if (left === document.lines && added.length + notUnderstood.length + unplanned.length === 0)
     return { document, notUnderstood };
   const made = withoutLooseClaims({
@@ -204,19 +268,21 @@ function withoutLooseClaims<D extends FormulaDocument>(document: D): D {
   return made;
 }
 
-/** Boiling points closer than this are one measurement, rounded, K. */
-const SAME_POINT_K = 0.05;
-
 /**
- * A boil keeps the boiling point it was lit with, and a process the altitude it was run at,
- * whatever the kitchen says since.
+ * A batch belongs to a place: it keeps the altitude and the boiling point it was lit with, or what
+ * was stated for it since, whatever kitchen is looked at. A process is judged by the higher of that
+ * altitude and the one stated at the canner.
  */
-function placeOf({ boilingPoint_C, processed }: Boil, kitchen: Kitchen): Kitchen {
+function placeOf(boil: Boil, kitchen: Kitchen): Kitchen {
+  const { boilingPoint_C, altitude_m: lit, altitudes_m, processRuns } = boil;
   const place = { ...kitchen };
-  if (processed) {
-    delete place.altitude_m;
-    if (processed.altitude_m !== null) place.altitude_m = processed.altitude_m;
-  }
+  const own = altitudes_m.at(-1) ?? lit;
+  const atTheCanner = processRuns.map((run) => run.altitude_m);
+  // An older log has the altitude with its process alone.
+  const base = own ?? (processRuns.length > 0 ? undefined : kitchen.altitude_m);
+  const stated = [base, ...atTheCanner].flatMap((altitude_m) => altitude_m ?? []);
+  delete place.altitude_m;
+  if (stated.length > 0) place.altitude_m = Math.max(...stated);
   if (
     boilingPoint_C !== undefined &&
     Math.abs(boilingPointAt(kitchen).boilingPoint_C.mid - boilingPoint_C) >= SAME_POINT_K
@@ -224,3 +290,6 @@ function placeOf({ boilingPoint_C, processed }: Boil, kitchen: Kitchen): Kitchen
     place.boilingPoint_C = boilingPoint_C;
   return place;
 }
+
+/** Boiling points closer than this are one measurement, rounded, K. */
+const SAME_POINT_K = 0.05;

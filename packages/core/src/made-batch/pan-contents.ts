@@ -12,7 +12,7 @@ import {
   type PotLine,
 } from '../formula/index.js';
 import { readLine } from '../reading/index.js';
-import type { Boil, CookingClock } from '../boil-log/index.js';
+import type { Boil, CookingClock, EventBodies } from '../boil-log/index.js';
 import type { AddedMidBoil } from '../thermal/index.js';
 
 /** What stands in the pot of a batch, and what went in after. */
@@ -35,18 +35,44 @@ export function laterSugar({ kind, method, lines }: PotFormula): readonly PotLin
   );
 }
 
+/** The lines of a document that were put in, and what was left out without being one of them. */
+export interface WithoutOmitted<D extends FormulaDocument> {
+  readonly document: D;
+  readonly missed: readonly string[];
+}
+
+/**
+ * Where in `lines` what was left out stands: at its own place, else at the first place with such a
+ * line that is not gone yet; -1 where there is none.
+ */
+function omittedAt(
+  lines: FormulaDocument['lines'],
+  gone: ReadonlySet<number>,
+  { ingredient, line }: EventBodies['omission'],
+): number {
+  const places = lines.flatMap((each, i) =>
+    (each.ingredient ?? each.name) === ingredient ? [i] : [],
+  );
+  if (line !== undefined && places.includes(line)) return line;
+  return places.find((i) => !gone.has(i)) ?? places[0] ?? -1;
+}
+
 /** A document without the lines the log says were left out. */
 export function withoutOmitted<D extends FormulaDocument>(
   document: D,
   { log }: Pick<Boil, 'log'>,
-): D {
-  const lines = [...document.lines];
+): WithoutOmitted<D> {
+  const gone = new Set<number>();
+  const missed: string[] = [];
   for (const { event, undone } of log) {
     if (undone || event.type !== 'omission') continue;
-    const at = lines.findIndex(({ ingredient }) => ingredient === event.body.ingredient);
-    if (at >= 0) lines.splice(at, 1);
+    const at = omittedAt(document.lines, gone, event.body);
+    if (at >= 0) gone.add(at);
+    else missed.push(event.body.ingredient);
   }
-  return lines.length === document.lines.length ? document : { ...document, lines };
+  if (gone.size === 0) return { document, missed };
+  const lines = document.lines.filter((_, i) => !gone.has(i));
+  return { document: { ...document, lines }, missed };
 }
 
 /**
@@ -65,7 +91,7 @@ export function panContents(
   from_ms: number,
   unsaid: 'in' | 'out',
 ): PanContents | undefined {
-  const { formula } = readFormula(withoutOmitted(withoutPlace(written), boil), kitchen);
+  const { formula } = readFormula(withoutOmitted(withoutPlace(written), boil).document, kitchen);
   const whole = preparePot(formula);
   const { sugarInAt } = boil;
   const isIn = sugarInAt === undefined ? unsaid === 'in' : sugarInAt <= from_ms;
@@ -86,7 +112,7 @@ export function panContents(
     });
   }
   for (const { event, at, undone } of boil.log)
-    if (!undone && event.type === 'addition')
+    if (!undone && event.type === 'addition' && !event.body.planned)
       added.push({
         time_s: Math.max(clock.seconds(at), 0),
         ...additionOf(event.body.text, written, kitchen),

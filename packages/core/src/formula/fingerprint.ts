@@ -1,0 +1,38 @@
+import type { PotFormula } from './read.js';
+
+/** Grams told apart: what a kitchen scale shows. */
+const MASS_DIGITS = 4;
+
+/**
+ * What a tested formula consists of, as one short text: kind, method, the pot as computed (what is in
+ * it, in which form, how much, in which order), finish, jars and processing. Any change of them
+ * changes it, wherever it is made, so an attestation that carries it is void. Title and notes are
+ * free.
+ */
+export function fingerprint({ kind, method, lines, finish, jars, claims }: PotFormula): string {
+  const told = JSON.stringify([
+    kind,
+    method,
+    lines.map(({ label, ingredient, form, ripeness, goesIn, mass_kg, composition, byTable }) => [
+      ingredient.id,
+      label,
+      form,
+      ripeness,
+      goesIn,
+      mass_kg.mid.toPrecision(MASS_DIGITS),
+      composition === byTable ? 0 : composition,
+    ]),
+    finish,
+    jars.map(({ size, headspace_mm }) => [size, headspace_mm.toFixed(1)]),
+    claims.processing,
+    claims.preSterilised,
+  ]);
+  // FNV-1a over both halves of the text: an honest slip is caught, it is no seal against forgery.
+  let low = 0x811c9dc5;
+  let high = 0x01000193;
+  for (let i = 0; i < told.length; i++) {
+    low = Math.imul(low ^ told.charCodeAt(i), 0x01000193) >>> 0;
+    high = Math.imul(high ^ (told.charCodeAt(i) + i), 0x85ebca6b) >>> 0;
+  }
+  return low.toString(16).padStart(8, '0') + high.toString(16).padStart(8, '0');
+}
