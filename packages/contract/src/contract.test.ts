@@ -33,7 +33,22 @@ const event = (type: string, body: object, change: object = {}): object => ({
 describe('events', () => {
   /** What each type carries, where it carries anything. */
   const GOOD: Readonly<Record<string, object>> = {
-    light: { gelTemperature_C: 100.5, boilingPoint_C: 96.1 },
+    light: { gelTemperature_C: 100.5, boilingPoint_C: 96.1, altitude_m: 1180 },
+    altitude: { altitude_m: 1180 },
+    'formula-filled': {
+      document: {
+        format: 'idle-kettle/formula',
+        version: 1,
+        title: 'Damson jam',
+        kind: 'jam',
+        method: 'long-boil',
+        lines: [{ ingredient: 'damson', amount: '1 kg' }],
+        finish: { type: 'gel-temperature' },
+        jars: [{ size: '340-g' }],
+      },
+    },
+    'heat-stated': { reached: true },
+    'measured-ph': { value: 4.05, twoBuffers: true },
     reading: { temperature_C: 97.2 },
     planned: { by: 'ready', at: '2026-09-12T21:00:00.000Z' },
     step: { code: 'lay-out' },
@@ -56,7 +71,13 @@ describe('events', () => {
       dropouts: 0,
     },
     jarred: { jars: [{ size: '340-g', full: 6, part: 0.5 }] },
-    processed: { method: 'boiling-water', minutes: 15, altitude_m: 1180 },
+    processed: {
+      method: 'boiling-water',
+      minutes: 15,
+      altitude_m: 1180,
+      jars: [{ size: '340-g', count: 7 }],
+      startedAt: '2026-09-12T18:00:00.000Z',
+    },
     lids: { out: 12, left: 4 },
     seals: { size: '340-g', failed: [2, 5] },
     scored: { set: 0, taste: 4 },

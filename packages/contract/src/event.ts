@@ -144,7 +144,6 @@ export class OmissionBody {
   @Count(0, 199, 'write its place in the lines, from 0')
   line?: number;
 
-
   @IsString({ message: 'write the ingredient' })
   @Length(1, 60, {
     message: 'write the id of an ingredient of the formula, such as "lemon-juice-bottled"',

@@ -1,7 +1,8 @@
-import { addMonths } from 'date-fns/addMonths';
+import { add } from 'date-fns/add';
 import { formatISO } from 'date-fns/formatISO';
 import { parseISO } from 'date-fns/parseISO';
 import {
+  type Best,
   byResult,
   findJar,
   firstFruit,
@@ -62,9 +63,9 @@ export interface LotSummary {
 const isoOrNull = (at: number | undefined): string | null =>
   at === undefined ? null : new Date(at).toISOString();
 
-/** A day so many months later, by the calendar. */
-const addMonthsTo = (day: string, months: number): string =>
-  formatISO(addMonths(parseISO(day), months), { representation: 'date' });
+/** A day so much later, by the calendar. */
+const addTo = (day: string, best: Best): string =>
+  formatISO(add(parseISO(day), best), { representation: 'date' });
 
 /**
  * What lists say of a batch, without its whole log. The fruit that gives it its colour is the first one
@@ -150,7 +151,7 @@ export function lotSummaries(
     const found = known.get(`${size} ${on}`);
     if (found) return found;
     const { verdict, reasons, storage } = madeBatch(document, boil, kitchen, { on, size }).keeping;
-    const kept = keptAsMade(verdict, reasons[0]?.text ?? '', storage.months);
+    const kept = keptAsMade(verdict, reasons[0]?.text ?? '', storage.best);
     known.set(`${size} ${on}`, kept);
     return kept;
   };
@@ -174,7 +175,7 @@ export function lotSummaries(
         keeping: {
           verdict: kept.verdict,
           reason: kept.reason,
-          bestBefore: lastDay(kept, lot.made_on, moved, addMonthsTo),
+          bestBefore: lastDay(kept, lot.made_on, moved, addTo),
         },
       },
       searchText: [document.title, lot.place, ...(findJar(lot.size)?.name ?? [])]

@@ -90,6 +90,7 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
   add('light', 0, {
     gelTemperature_C: Math.round(pot.finish.temperature_C.mid * 10) / 10,
     boilingPoint_C: DEMO_KITCHEN.boilingPoint_C,
+    altitude_m: DEMO_KITCHEN.altitude_m,
     ...(batch.document.kind !== 'fruit-butter' && DEMO_STOVE),
   });
   add('sugar-in', softened, {});
@@ -110,12 +111,14 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
   add('done', end, {});
   add('jarred', end + 12, { jars: batch.finished.jars });
   const { process } = assessKeeping(formula, {}, pot);
-  if (process)
+  if (process) {
+    add('process-begun', end + 15, { minutes: process.minutes });
     add('processed', end + 15 + process.minutes, {
       method: process.method,
       minutes: process.minutes,
       altitude_m: DEMO_KITCHEN.altitude_m,
     });
+  }
   add('note', end + 60, { text: batch.finished.note });
   const { judged, shown } = batch.finished;
   if (judged) add('judged', end + 3 * DAY_MIN, judged);

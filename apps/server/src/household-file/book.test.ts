@@ -76,6 +76,7 @@ test('the calendar has the jars by their last good day, the lids to press and wh
     .send({
       events: [
         event('jarred', hours(3), { jars: [{ size: '340-g', full: 3, part: 0 }] }),
+        event('heat-stated', hours(2.5), { reached: true }),
         event('processed', hours(2), { method: 'boiling-water', minutes: 15, altitude_m: 1180 }),
       ],
     })

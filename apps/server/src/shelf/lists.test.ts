@@ -113,6 +113,7 @@ test('a reading of the end that arrives after the jars were put away still count
     event('light', at(0), { boilingPoint_C: 96.1, gelTemperature_C: 100.5 }),
     event('done', at(30), {}),
     event('jarred', at(35), { jars: [{ size: '340-g', full: 4, part: 0 }] }),
+    event('heat-stated', at(36), { reached: true }),
     { ...processed, id: randomUUID() },
   );
   const lot = await shelve(id);

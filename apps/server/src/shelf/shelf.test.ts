@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import { fingerprint } from '@idle-kettle/core';
 import type { KitchenView, LotView, ProblemBody } from '@idle-kettle/contract';
 import { damsonJam, newBatch, startTestApp, type TestApp } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
@@ -50,7 +49,7 @@ test('jars put on the shelf are there once, however often they are sent', async 
       keeping: {
         verdict: 'fridge',
         reason: expect.stringMatching(/not processed/) as string,
-        bestBefore: '2026-10-12',
+        bestBefore: '2026-10-10',
       },
       count: 6,
     },
@@ -119,7 +118,7 @@ describe('jars keep by what they are and what they hold', () => {
     expect(await verdicts(id)).toEqual({
       'half-pint': 'shelf, 2027-09-12',
       pint: 'shelf, 2027-09-12',
-      quart: 'fridge, 2026-10-12',
+      quart: 'fridge, 2026-10-10',
     });
   });
 
@@ -127,7 +126,7 @@ describe('jars keep by what they are and what they hold', () => {
     const id = await batch();
     await shelve(id, '454-g');
     await log(id, 'processed', { ...process, minutes: 10 });
-    expect(await verdicts(id)).toEqual({ '454-g': 'stop, never' });
+    expect(await verdicts(id)).toEqual({ '454-g': 'fridge, 2026-10-10' });
     const longer = randomUUID();
     await kitchen.http
       .post(`/api/batches/${id}/events`)
@@ -145,10 +144,10 @@ describe('jars keep by what they are and what they hold', () => {
       .expect(200);
     expect(await verdicts(id)).toEqual({ '454-g': 'shelf, 2027-09-12' });
     await log(id, 'undo', { eventId: longer });
-    expect(await verdicts(id)).toEqual({ '454-g': 'stop, never' });
+    expect(await verdicts(id)).toEqual({ '454-g': 'fridge, 2026-10-10' });
   });
 
-  test('a measured pH counts for the formula it was taken of, on the day of the batch', async () => {
+  test('a pH is an event of the batch: in its document it grants nothing', async () => {
     const tomato = {
       lines: [
         { ingredient: 'tomato', amount: '2 kg' },
@@ -157,22 +156,17 @@ describe('jars keep by what they are and what they hold', () => {
       ],
     };
     const measuredPH = { value: 3.9, meterCalibratedOn: '2026-09-12', measuredOn: '2026-09-12' };
-    const of = fingerprint(damsonJam(tomato));
-    const [good, edited, old] = [
-      await batch({ ...tomato, measuredPH: { ...measuredPH, of } }),
-      await batch({ ...tomato, measuredPH: { ...measuredPH, of: 'of another' } }),
-      await batch({
-        ...tomato,
-        measuredPH: { value: 3.9, meterCalibratedOn: '2025-09-12', measuredOn: '2025-09-12' },
-      }),
-    ];
-    for (const id of [good, edited, old]) {
+    const [measured, told] = [await batch(tomato), await batch({ ...tomato, measuredPH })];
+    for (const id of [measured, told]) {
+      await log(id, 'jarred', { jars: [{ size: '454-g', full: 5, part: 0 }] });
+      await log(id, 'heat-stated', { reached: true });
       await log(id, 'processed', process);
       await shelve(id, '454-g');
     }
-    expect(await verdicts(good)).toEqual({ '454-g': 'shelf, 2027-09-12' });
-    expect(await verdicts(edited)).toEqual({ '454-g': 'fridge, 2026-10-12' });
-    expect(await verdicts(old)).toEqual({ '454-g': 'fridge, 2026-10-12' });
+    expect(await verdicts(measured)).toEqual({ '454-g': 'fridge, 2026-10-10' });
+    await log(measured, 'measured-ph', { value: 4.1, twoBuffers: true });
+    expect(await verdicts(measured)).toEqual({ '454-g': 'shelf, 2027-09-12' });
+    expect(await verdicts(told)).toEqual({ '454-g': 'fridge, 2026-10-10' });
   });
 });
 
@@ -242,7 +236,7 @@ describe('jars that go elsewhere are a lot of their own', () => {
         count: 1,
         keptIn: 'opened',
         cameFrom: jars.id,
-        keeping: { verdict: 'fridge', bestBefore: '2026-10-12' },
+        keeping: { verdict: 'fridge', bestBefore: '2026-10-10' },
       });
     await transfer(jars.id, { keptIn: 'freezer', count: 2, at: '2026-09-20T10:00:00.000Z' }).expect(
       200,
@@ -268,7 +262,7 @@ describe('jars that go elsewhere are a lot of their own', () => {
     });
     const best = async (from: string, body: object): Promise<string | null> =>
       ((await transfer(from, { ...body }).expect(200)).body as LotView).keeping.bestBefore;
-    expect(await best(jars.id, to(fridge, 'fridge', '2026-09-20'))).toBe('2026-10-12');
+    expect(await best(jars.id, to(fridge, 'fridge', '2026-09-20'))).toBe('2026-10-10');
     const refused = async (from: string, body: object): Promise<string> =>
       ((await transfer(from, { ...body }).expect(409)).body as ProblemBody).detail;
     // To another cupboard, as a shelf jar: no.
@@ -288,7 +282,7 @@ describe('jars that go elsewhere are a lot of their own', () => {
       place: 'lower shelf',
     });
     expect(await refused(fridge, to(randomUUID(), 'freezer', '2026-11-30'))).toMatch(
-      /over on 2026-10-12/,
+      /over on 2026-10-10/,
     );
     expect(await best(fridge, to(randomUUID(), 'freezer', '2026-09-30'))).toBe('2027-09-30');
   });
@@ -361,6 +355,7 @@ test('a lid that is not down takes the lot off the shelf until that jar is seen 
   };
   await log('jarred', 0, { jars: [{ size: '340-g', full: 3, part: 0 }] });
   const process = { method: 'boiling-water', minutes: 15, altitude_m: 1180 };
+  await log('heat-stated', 0.5, { reached: true });
   await log('processed', 1, process);
   expect(await found()).toBe('shelf, due, 0 open');
   await log('seals', 14, { size: '340-g', failed: [2] });

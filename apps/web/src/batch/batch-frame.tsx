@@ -1,7 +1,14 @@
 import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
-import { boilFrom, firstFruit, madeBatch } from '@idle-kettle/core';
+import {
+  boilFrom,
+  computeFormula,
+  firstFilledAt,
+  firstFruit,
+  madeBatch,
+  withoutPlace,
+} from '@idle-kettle/core';
 import { useTheme } from '../ui/theme.js';
 import { ApiProblem } from '../data/api.js';
 import { outbox } from '../data/outbox.js';
@@ -39,6 +46,13 @@ function Bench({ batchId }: { readonly batchId: string }) {
     const on = boil.endedAt === undefined ? today : format(boil.endedAt, 'yyyy-MM-dd');
     return madeBatch(document, boil, kitchen, { on, planned: !jarsPutAway });
   }, [document, boil, kitchen, jarsPutAway, today]);
+  // Once jars are filled they keep what was in the pan; Balance shows the formula as it is edited
+  // for the next batch, and the jars' own storage.
+  const isNext = useLocation().pathname.endsWith('/balance') && firstFilledAt(boil) !== undefined;
+  const next = useMemo(
+    () => (document && isNext ? computeFormula(withoutPlace(document), kitchen) : undefined),
+    [document, isNext, kitchen],
+  );
   const theme = useTheme();
   useSimulatedStove(batchId, boil, document, kitchen);
 
@@ -75,10 +89,10 @@ function Bench({ batchId }: { readonly batchId: string }) {
     document,
     formulaId,
     belongTo,
-    asMade: made.document,
-    formula: made.formula,
-    problems: made.problems,
-    balance: made.balance,
+    asMade: next ? document : made.document,
+    formula: next?.formula ?? made.formula,
+    problems: next?.problems ?? made.problems,
+    balance: next ? next.balance : made.balance,
     keeping: made.keeping,
     events,
     boil,
@@ -118,12 +132,12 @@ const TITLE_HINT = 'Name this batch';
 function Header() {
   const { document, formula, balance, change } = useBatch();
   const formats = useFormats();
-  const { kitchen } = usePreferences();
+  const { altitude_m } = formula.place;
   useTitle(document.title === '' ? 'Batch' : document.title);
   const stop = balance && stopWords(formula, balance, formats);
   const meta = [
     METHOD_WORDS[document.method],
-    kitchen.altitude_m !== undefined ? formats.altitude(kitchen.altitude_m) : 'altitude not stated',
+    altitude_m !== undefined ? formats.altitude(altitude_m) : 'altitude not stated',
   ];
   return (
     <header className="mb-3 flex flex-wrap items-baseline gap-x-4">

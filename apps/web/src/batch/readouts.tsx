@@ -1,4 +1,5 @@
 import {
+  bestWords,
   FIRMNESS_BANDS,
   jarWords,
   PECTIN_PH,
@@ -57,7 +58,7 @@ export function Readouts({ balance, keeping, formula }: ReadoutsProps) {
       <Sharpness balance={balance} formula={formula} />
       <Solids balance={balance} formula={formula} />
       <Yield {...balance} />
-      <KeepingReadout keeping={keeping} balance={balance} />
+      <KeepingReadout keeping={keeping} balance={balance} altitude_m={formula.place.altitude_m} />
     </>
   );
 }
@@ -180,21 +181,26 @@ function Yield({ jars, finish, yieldBracket }: Balance) {
 function KeepingReadout({
   keeping,
   balance: { pH },
+  altitude_m,
 }: {
   readonly keeping: Keeping;
   readonly balance: Balance;
+  readonly altitude_m: number | undefined;
 }) {
   const { verdict, reasons, process, worstPH, limitPH, storage } = keeping;
   const { word, tone } = KEEPING_WORDS[verdict];
   const formats = useFormats();
-  const { kitchen } = usePreferences();
-  const notKept = verdict === 'stop' ? 'do not keep it' : 'not for the shelf';
+  const notKept = verdict === 'stop' ? 'do not make or keep it' : 'not for the shelf';
   const told = process ? `${process.minutes} min ${PROCESS_WORDS[process.method]}` : notKept;
   const [first, ...rest] = reasons;
   return (
     <RangeBar
       name="Keeping"
-      note={limitPH === null ? '' : `worst pH ${worstPH.toFixed(1)}, limit ${limitPH.toFixed(1)}`}
+      note={
+        limitPH === null
+          ? ''
+          : `highest likely pH ${worstPH.toFixed(2)}, limit ${limitPH.toFixed(2)}`
+      }
       word={word}
       tone={tone}
       figures={told}
@@ -207,9 +213,10 @@ function KeepingReadout({
         <>
           {process && verdict === 'shelf' ? (
             <>
-              {kitchen.altitude_m !== undefined && `At ${formats.altitude(kitchen.altitude_m)}, `}
+              {altitude_m !== undefined && `At ${formats.altitude(altitude_m)}, `}
               {process.preSterilise ? 'jars boiled sterile first' : 'clean hot jars'},{' '}
-              {process.headspace_mm.toFixed(0)} mm headspace. Best within {storage.months} months.
+              {process.headspace_mm.toFixed(0)} mm headspace. Best within
+              {` ${bestWords(storage.best)}`}.
             </>
           ) : (
             first && sentence(first.text)

@@ -38,7 +38,7 @@ export interface Boil extends Frozen<Omit<BoilDraft, Working>> {
   readonly minute: { readonly startedAt: number; readonly endsAt: number } | undefined;
   /** The process that is being counted, and how often its boil was lost. */
   readonly process: {
-    readonly begun: { readonly at: number; readonly minutes: number } | undefined;
+    readonly begun: BoilDraft['processBegunAt'];
     readonly lost: number;
   };
   /** Everything that happened, oldest first, with what was undone marked. */

@@ -1,11 +1,12 @@
 import { balance, type Balance } from '../balance/index.js';
-import type { Kind, PotFormula } from '../formula/index.js';
+import type { PotFormula, PotLine } from '../formula/index.js';
+import { isProduce } from '../produce/index.js';
 import { worstPH } from './acid-gate.js';
 import { isAboveTheTables, processBand, PROCESS_BANDS, type ProcessBand } from './band.js';
 import { PRACTICE, reason, type KeepingReason, type KeepingReasonCode } from './reason.js';
 import { processOf, rowFor, type Process, type RowChoice } from './row.js';
 import { decide, type KeepingOptions } from './rules.js';
-import { LOW_SOLIDS, storageOf, type Storage } from './storage.js';
+import { daysOf, LOW_SOLIDS, storageOf, type Storage } from './storage.js';
 import { withOtherAmounts } from './two-amounts.js';
 import { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
 
@@ -20,8 +21,8 @@ export interface Keeping {
   /** Null where nothing is processed for the shelf. */
   readonly process: Process | null;
   /**
-   * What to process for where the jars go in the fridge only until a pH is measured in them, so that
-   * the reading can still count; null elsewhere.
+   * What to process for where the jars go in the fridge only until something is made good (a pH
+   * measured, the heat stated, a process run again); null elsewhere.
    */
   readonly processMeanwhile: Process | null;
   /** The longest time of the row over all altitudes, for when none is stated. */
@@ -214,18 +215,20 @@ export function assessKeeping(
 /** The same verdict made stricter, with what made it so first; a kinder one changes nothing. */
 export function madeStricter(
   keeping: Keeping,
-  kind: Kind,
+  formula: PotFormula,
+  made: Balance | null,
   verdict: KeepingVerdict,
   why: KeepingReason,
 ): Keeping {
-  if (KEEPING_VERDICTS.indexOf(verdict) < KEEPING_VERDICTS.indexOf(keeping.verdict))
+  if (KEEPING_VERDICTS.indexOf(verdict) <= KEEPING_VERDICTS.indexOf(keeping.verdict))
     return { ...keeping, reasons: [...keeping.reasons, why] };
   return {
     ...keeping,
     verdict,
     reasons: [why, ...keeping.reasons.filter(({ code }) => code !== why.code)],
     process: null,
-    storage: storageOf(kind, verdict, LOW_SOLIDS),
+    processMeanwhile: keeping.process ?? keeping.processMeanwhile,
+    storage: storageOf(formula, verdict, lowSolids(formula, made)),
   };
 }
 
@@ -234,7 +237,7 @@ export function isStricter(one: Keeping, other: Keeping): boolean {
   const steps = [
     KEEPING_VERDICTS.indexOf(one.verdict) - KEEPING_VERDICTS.indexOf(other.verdict),
     (one.process?.minutes ?? 0) - (other.process?.minutes ?? 0),
-    other.storage.months - one.storage.months,
+    daysOf(other.storage.best) - daysOf(one.storage.best),
     one.worstPH - other.worstPH,
   ];
   return (steps.find((step) => step !== 0) ?? 0) > 0;
@@ -255,9 +258,19 @@ function assessAmounts(
 ): Keeping {
   const worst = worstPH(formula);
   const contents = decide(formula, options, worst, made);
-  const result = new StrictestVerdict(contents.verdict, [...contents.reasons]);
+  const [why, ...others] = contents.reasons;
+  const result = new StrictestVerdict(contents.verdict, [
+    ...(why ? [withTail(why, withoutThem(formula, options, contents.because))] : []),
+    ...others,
+  ]);
   const { notUnderstood = [], leftOut = [] } = options;
-  if (notUnderstood.length > 0) result.take('fridge', notUnderstoodReason(notUnderstood));
+  if (notUnderstood.length > 0) {
+    const understood = assessAmounts(formula, { ...options, notUnderstood: [] }, made);
+    result.take(
+      'fridge',
+      withTail(notUnderstoodReason(notUnderstood), `. Without it: ${verdictWords(understood)}`),
+    );
+  }
   const solids = lowSolids(formula, made);
   const { process, safestProcess } =
     result.verdict === 'shelf' ? takeProcess(formula, solids, result) : NO_PROCESS;
@@ -282,7 +295,7 @@ function assessAmounts(
       ? processByTable(formula, made)
       : null,
     safestProcess: isShelf || asksForAltitude ? safestProcess : null,
-    storage: storageOf(formula.kind, verdict, solids),
+    storage: storageOf(formula, verdict, solids),
   };
 }
 
@@ -313,6 +326,36 @@ function asLongAsTested({ claims: { testedSource } }: PotFormula, process: Proce
         minutes: testedSource.minutes,
         source: `${testedSource.title}, ${testedSource.year}; longer than ${process.source}`,
       };
+}
+
+const withTail = (why: KeepingReason, tail: string): KeepingReason => ({
+  ...why,
+  text: why.text + tail,
+});
+
+/** A verdict in a few words: "shelf, 10 minutes". */
+const verdictWords = ({ verdict, process }: Keeping): string =>
+  process ? `${verdict}, ${process.minutes} minutes` : verdict;
+
+const massOf_kg = (lines: readonly PotLine[]): number =>
+  lines.reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
+const isFruitLike = ({ ingredient }: PotLine): boolean =>
+  isProduce(ingredient) || ingredient.category === 'juice';
+
+/** What the verdict would be without the lines that decide, where that is the shelf. */
+function withoutThem(
+  formula: PotFormula,
+  options: KeepingOptions,
+  because: readonly PotLine[] | undefined,
+): string {
+  const lines = formula.lines.filter((line) => !because?.includes(line));
+  // Of what is mostly that nothing is said: without it there is no such spread.
+  if (!because || because.length === 0 || massOf_kg(because) > massOf_kg(lines.filter(isFruitLike)))
+    return '';
+  const without = { ...formula, lines };
+  const kept = assessAmounts(without, { ...options, notUnderstood: [] }, balance(without));
+  const names = [...new Set(because.map(({ label }) => label))].join(', ');
+  return kept.verdict === 'shelf' ? `. Without ${names}: ${verdictWords(kept)}` : '';
 }
 
 type Processes = Pick<Keeping, 'process' | 'safestProcess'>;

@@ -1,3 +1,11 @@
+export {
+  KEEPING_ADVICE_WORDS,
+  type KeepingAdvice,
+  keepingAdviceOn,
+  ALLOWED_ADVICE,
+  KEEPING_PHASES,
+  type KeepingPhase,
+} from './advice.js';
 export { assessKeeping, isStricter, type Keeping, madeStricter, processByTable } from './assess.js';
 export { PROCESS_BANDS, processBand } from './band.js';
 export { type Computed, computeFormula } from './compute.js';
@@ -17,3 +25,4 @@ export { MEASURED_LIMIT, type PHReading } from './measured-ph.js';
 export type { Process } from './row.js';
 export { FAT_TRACE, isAcidEnough, type KeepingOptions } from './rules.js';
 export { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
+export { type Best, bestWords } from './storage.js';

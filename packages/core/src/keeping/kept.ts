@@ -1,4 +1,4 @@
-import { BEST_MONTHS } from './storage.js';
+import { BEST, daysOf, type Best } from './storage.js';
 import type { KeepingVerdict } from './verdict.js';
 
 /**
@@ -8,12 +8,10 @@ import type { KeepingVerdict } from './verdict.js';
 export const KEPT_IN = ['fridge', 'freezer', 'opened'] as const;
 export type KeptIn = (typeof KEPT_IN)[number];
 
-/**
- * Whole months at their best, from the day they were made or the day they were put where they are.
- */
+/** How long at their best, from the day they were made or the day they were put where they are. */
 export interface Span {
   readonly from: 'made' | 'moved';
-  readonly months: number;
+  readonly best: Best;
 }
 
 /** How jars keep, in one line. */
@@ -33,19 +31,19 @@ const WORDS: Readonly<Record<KeptIn, string>> = {
 
 /**
  * Jars where their batch would have them.
- * @param months whole months at their best; 0 where they are not kept
+ * @param best how long at their best; no days where they are not kept
  */
-export const keptAsMade = (verdict: KeepingVerdict, reason: string, months: number): Kept => ({
+export const keptAsMade = (verdict: KeepingVerdict, reason: string, best: Best): Kept => ({
   verdict,
   reason,
-  spans: months === 0 ? [] : [{ from: 'made', months }],
+  spans: daysOf(best) === 0 ? [] : [{ from: 'made', best }],
 });
 
 /** A part jar seals badly and holds air: it is eaten first. */
 export const PART_JAR = keptAsMade(
   'fridge',
   'a part jar goes in the fridge and is eaten first',
-  BEST_MONTHS.fridge,
+  BEST.fullSugar,
 );
 
 /**
@@ -61,12 +59,12 @@ export function keptIn(made: Kept, place: KeptIn | null): Kept {
     ? {
         verdict: 'freezer',
         reason: WORDS.freezer,
-        spans: [{ from: 'moved', months: BEST_MONTHS.freezer }],
+        spans: [{ from: 'moved', best: BEST.freezer }],
       }
     : {
         verdict: 'fridge',
         reason: WORDS[place],
-        spans: [...made.spans, { from: 'moved', months: BEST_MONTHS.fridge }],
+        spans: [...made.spans, { from: 'moved', best: BEST.opened }],
       };
 }
 
@@ -79,7 +77,7 @@ export const withOpenLids = (kept: Kept, open: number): Kept =>
     : keptAsMade(
         'fridge',
         `${open === 1 ? 'one of them has' : `${open} of them have`} not sealed: see to it at the Jar station`,
-        BEST_MONTHS.fridge,
+        BEST.fullSugar,
       );
 
 /**
@@ -98,16 +96,16 @@ export function canGo(from: KeptIn | null, to: KeptIn | null): boolean {
  *
  * @param made the day they were made
  * @param moved the day they were put where they are; null where they never moved
- * @param addMonths a day so many months later, by the calendar
+ * @param addTo a day so much later, by the calendar
  */
 export function lastDay(
   { spans }: Kept,
   made: string,
   moved: string | null,
-  addMonths: (day: string, months: number) => string,
+  addTo: (day: string, best: Best) => string,
 ): string | null {
-  const ends = spans.map(({ from, months }) =>
-    addMonths((from === 'moved' ? moved : null) ?? made, months),
+  const ends = spans.map(({ from, best }) =>
+    addTo((from === 'moved' ? moved : null) ?? made, best),
   );
   return ends.sort()[0] ?? null;
 }

@@ -95,7 +95,7 @@ const MADE: readonly Pot[] = [
 ];
 test.each(MADE.map((row) => [row[0], row] as const))('%s', (_, [name, lines, rest]) => {
   expect(patternOf(lines, rest)).toContain(name);
-  expect(keep(['', lines, rest]).verdict).toBe('shelf');
+  expect(keep(rest ? ['', lines, rest] : ['', lines]).verdict).toBe('shelf');
 });
 
 const NONE: readonly Pot[] = [

@@ -8,6 +8,7 @@ import {
 } from '../formula/index.js';
 import { isProduce, type AcidClass } from '../produce/index.js';
 import { worstPH } from './acid-gate.js';
+import { lemonMissing_ml } from './distance.js';
 import { curdDepartures } from './curd.js';
 import {
   checkMeasuredPH,
@@ -51,6 +52,8 @@ export interface Decision {
   readonly reasons: readonly KeepingReason[];
   /** The pH the pan must not pass, where the acid of the fruit decides. */
   readonly limitPH: number | null;
+  /** The lines that decide against it, where some do. */
+  readonly because?: readonly PotLine[];
 }
 
 /** What the rules look at, worked out once. */
@@ -70,6 +73,13 @@ interface Contents {
   /** The highest pH of such acid fruit on the shelf. */
   readonly limitPH: number;
 }
+
+/** A refusal for what some lines are: what it would be without them is said with it. */
+const refusedFor = (
+  because: readonly PotLine[],
+  verdict: KeepingVerdict,
+  ...reasons: KeepingReason[]
+): Decision => ({ ...withoutLimit(verdict, ...reasons), because });
 
 /** One rule of what keeps: its number in the order they are known by, and what it says. */
 interface KeepingRule {
@@ -114,7 +124,8 @@ const underOil: KeepingRule = {
     const dangerous = contents.lines.filter(isDangerousUnderOil);
     const oil_kg = massOf_kg(named(contents, OIL));
     if (oil_kg <= contents.mass_kg * FAT_TRACE || dangerous.length === 0) return undefined;
-    return withoutLimit(
+    return refusedFor(
+      dangerous,
       'stop',
       reason(
         'under-oil',
@@ -153,7 +164,8 @@ const refusedIngredient: KeepingRule = {
     const refused = lines.filter(({ ingredient }) => ingredient.acidClass === 'refused');
     return refused.length === 0
       ? undefined
-      : withoutLimit(
+      : refusedFor(
+          refused,
           'fridge',
           reason(
             'not-for-the-shelf',
@@ -192,7 +204,8 @@ const lowAcidPuree: KeepingRule = {
       : lowAcid.filter(({ form, ingredient }) => form === 'puree' && isProduce(ingredient));
     return pureed.length === 0
       ? undefined
-      : withoutLimit(
+      : refusedFor(
+          pureed,
           'fridge',
           reason(
             'low-acid-butter',
@@ -261,6 +274,20 @@ const whyNotMeasured = ({ measured }: Contents): KeepingReason[] =>
     ? [reason('measured-pH-void', `the measured pH does not count: ${measured.why}`, ACIDIFIED)]
     : [];
 
+/** How far low-acid produce is from the line, where no spread bears the acid it would take. */
+const howFar = ({ formula, worstPH: highest }: Contents): string =>
+  lemonMissing_ml(formula, MEASURED_LIMIT) === undefined
+    ? `. It is near pH ${highest.toFixed(1)}: no amount of lemon juice a spread could bear would do`
+    : '';
+
+/** How much acid is missing, or that none would do. */
+function missingAcid({ formula, limitPH }: Contents): string {
+  const ml = lemonMissing_ml(formula, limitPH);
+  return ml === undefined
+    ? 'refrigerate; no amount of lemon juice a spread could bear would do'
+    : `refrigerate until about ${ml} ml more bottled lemon juice is in`;
+}
+
 const mayReachLowAcid: KeepingRule = {
   rule: 3,
   decide: (contents) => {
@@ -275,12 +302,12 @@ const mayReachLowAcid: KeepingRule = {
         )
       : reason(
           'low-acid',
-          `${namesOf(lowAcid)} may reach pH 4.6, where botulism can grow: for the shelf only by a tested formula made unchanged, or by a pH of ${MEASURED_LIMIT} or less measured in this batch`,
+          `${namesOf(lowAcid)} may reach pH 4.6, where botulism can grow: for the shelf only by a tested formula made unchanged, or by a pH of ${MEASURED_LIMIT.toFixed(2)} or less measured in this batch${howFar(contents)}`,
           ACIDIFIED,
         );
     return (
       attestedRoute(contents) ??
-      withoutLimit('fridge', why, ...whyNotMeasured(contents), ...whyNotTested(contents))
+      refusedFor(lowAcid, 'fridge', why, ...whyNotMeasured(contents), ...whyNotTested(contents))
     );
   },
 };
@@ -373,7 +400,7 @@ const acidFruit: KeepingRule = {
         reasons: [
           reason(
             'not-acid-enough',
-            `highest likely pH ${deciding(highest, limitPH)}, above ${limitPH.toFixed(2)}${close}: refrigerate until enough bottled lemon juice is in`,
+            `highest likely pH ${deciding(highest, limitPH)}, above ${limitPH.toFixed(2)}${close}: ${missingAcid(contents)}`,
             ACIDIFIED,
           ),
           ...whyNotMeasured(contents),

@@ -99,3 +99,11 @@ export function sizeProcessed(
     isFoundLate: decides !== undefined && foundAt - decides.endedAt > MADE_GOOD_MS,
   };
 }
+
+/** Full jars that were in no load of the canner, by size. */
+export function unprocessedJars({ jarred, processRuns }: Boil): readonly JarCount[] {
+  return jarred.flatMap(({ size, full }) => {
+    const through = processRuns.reduce((sum, { jars }) => sum + (countIn(jars, size) ?? full), 0);
+    return full > through ? [{ size, count: full - through }] : [];
+  });
+}

@@ -37,7 +37,7 @@ export function throughHeatAndProcess(keeping: Keeping, jarred: Jarred): Keeping
   return throughProcess(throughHeat(keeping, jarred), jarred);
 }
 
-function throughHeat(keeping: Keeping, { boil, formula }: Jarred): Keeping {
+function throughHeat(keeping: Keeping, { boil, formula, made }: Jarred): Keeping {
   if (firstFilledAt(boil) === undefined || keeping.verdict !== 'shelf') return keeping;
   const heat = heatReached(boil, formula.kind);
   if (heat.answer === 'yes') return keeping;
@@ -48,7 +48,7 @@ function throughHeat(keeping: Keeping, { boil, formula }: Jarred): Keeping {
           'heat-unknown',
           'no reading tells whether it reached its heat and went into the jars hot: until you say so, refrigerate',
         );
-  return madeStricter(keeping, formula.kind, 'fridge', why);
+  return madeStricter(keeping, formula, made, 'fridge', why);
 }
 
 /** Minutes by the table for the jars of a load: the longest of its sizes. */
@@ -161,5 +161,5 @@ function withFault(
     CODE[processed.fault ?? 'uncounted'],
     `${faultWords(processed, needed)}: ${processed.isFoundLate ? late : AGAIN}`,
   );
-  return madeStricter(keeping, formula.kind, isLost ? 'stop' : 'fridge', why);
+  return madeStricter(keeping, formula, made, isLost ? 'stop' : 'fridge', why);
 }

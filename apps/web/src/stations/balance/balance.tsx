@@ -1,9 +1,11 @@
+import { format } from 'date-fns';
 import { Redo2, TriangleAlert, Undo2 } from 'lucide-react';
 import { memo, useDeferredValue, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { cautionsOf } from '@idle-kettle/core';
+import { cautionsOf, firstFilledAt } from '@idle-kettle/core';
 import { BatchContext, useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
+import { Notice } from '../../ui/notice.js';
 import { sentence } from '../../ui/sentence.js';
 import { Compare } from './compare.js';
 import { GelMap } from './gel-map.js';
@@ -23,14 +25,24 @@ import { shortcutTarget, useShortcuts } from '../../ui/shortcuts.js';
 /** Fruit, sugar, acid and pectin in proportion, and at once what they will give. */
 export function Balance() {
   const { boil, undo, redo } = useBatch();
+  const filledAt = firstFilledAt(boil);
   useShortcuts({ 'undo-typed': undo, 'redo-typed': redo, 'redo-shift': redo });
   return (
     <>
-      {boil.startedAt !== undefined && (
+      {filledAt === undefined && boil.startedAt !== undefined && (
         <p className="mb-3 text-sm text-soft">
           This batch has been on the heat. What you change here changes what is expected; the log of
           the boil stays as it is.
         </p>
+      )}
+      {filledAt !== undefined && (
+        <div className="mb-3">
+          <Notice title="Its jars are filled">
+            They keep what was in the pan at {format(filledAt, 'HH:mm')}, with the storage beside.
+            What you change here is a new version, for the next batch. What went in or was forgotten
+            belongs in the log, at Boil.
+          </Notice>
+        </div>
       )}
       <KindAndMethod />
       <Lines />

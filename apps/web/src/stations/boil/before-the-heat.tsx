@@ -60,6 +60,7 @@ export function BeforeTheHeat() {
             logEvent(id, 'light', {
               gelTemperature_C: Math.round(gel_C * 100) / 100,
               boilingPoint_C: Math.round(boilingPoint_C * 100) / 100,
+              altitude_m: place.altitude_m === undefined ? null : Math.round(place.altitude_m),
               ...(onRing && panAndBurner),
             })
           }

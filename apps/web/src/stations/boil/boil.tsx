@@ -25,10 +25,10 @@ import { FlameRow, MeasureRow, TestRow, TextRow } from './entry-row.js';
 import { EventList } from './event-list.js';
 import { eventWords } from './event-words.js';
 import { Instruments } from './instruments.js';
-import { Omissions } from './omissions.js';
 import { NextStep } from './next-step.js';
 import { OtherBatches } from './other-batches.js';
 import { PauseRow } from './pause-row.js';
+import { AdditionRow } from './addition-row.js';
 import { BoilActions, type Opened } from './boil-actions.js';
 import { ReadingEntry } from './reading-entry.js';
 import { Readouts } from './readouts.js';
@@ -145,14 +145,12 @@ function AtTheStove() {
       {open === 'flame' && <FlameRow onTurn={(turned) => log(id, 'heat', { turned })} />}
       {open === 'test' && <TestRow onTest={(way, verdict) => log(id, 'test', { way, verdict })} />}
       {open === 'addition' && (
-        <TextRow
-          title="I added…"
-          hint="What went in, as you would write it. It changes what comes out, so it belongs in the log."
-          placeholder="1 tbsp lemon juice"
-          onText={(text) => log(id, 'addition', { text })}
-        >
-          <Omissions onLeftOut={(ingredient) => log(id, 'omission', { ingredient })} />
-        </TextRow>
+        <AdditionRow
+          onAddition={(text, planned) =>
+            log(id, 'addition', { text, ...(planned !== undefined && { planned }) })
+          }
+          onLeftOut={(ingredient, line) => log(id, 'omission', { ingredient, line })}
+        />
       )}
       {open === 'note' && (
         <TextRow

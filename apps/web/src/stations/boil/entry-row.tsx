@@ -138,11 +138,10 @@ interface TextRowProps {
   readonly hint: string;
   readonly placeholder: string;
   readonly onText: (text: string) => void;
-  readonly children?: ReactNode;
 }
 
 /** Something in words: what was added, or a note. */
-export function TextRow({ title, hint, placeholder, onText, children }: TextRowProps) {
+export function TextRow({ title, hint, placeholder, onText }: TextRowProps) {
   const [text, setText] = useState('');
   return (
     <Row title={title} hint={hint}>
@@ -167,7 +166,6 @@ export function TextRow({ title, hint, placeholder, onText, children }: TextRowP
           Log
         </button>
       </form>
-      {children}
     </Row>
   );
 }

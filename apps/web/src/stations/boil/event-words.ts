@@ -38,7 +38,12 @@ const EVENT_WORDS: {
   'sugar-in': () => 'The sugar is in',
   heat: ({ turned }) => (turned === 'up' ? 'Flame turned up' : 'Flame turned down'),
   test: ({ way, verdict }) => `${TEST_WAY_WORDS[way]} test: ${verdict}`,
-  addition: ({ text }) => `Added: ${text}`,
+  altitude: ({ altitude_m }, { altitude }) => `Made at ${altitude(altitude_m)}, corrected`,
+  'formula-filled': () => 'Filled from the formula as it was',
+  'heat-stated': ({ reached }) =>
+    reached ? 'Stated: boiled, and filled hot' : 'Stated: not boiled, or not filled hot',
+  'measured-ph': ({ value }) => `pH ${value.toFixed(2)} measured`,
+  addition: ({ text, planned }) => (planned ? `In, as planned: ${text}` : `Added: ${text}`),
   omission: ({ ingredient }) => `Left out: ${nameOfLine({ ingredient, amount: '' })}`,
   note: ({ text }) => text,
   minute: () => 'The hard minute began',
@@ -54,10 +59,14 @@ const EVENT_WORDS: {
     `Jars counted: ${jars.map(({ full, part, size }) => jarsOf(kitchenFraction(full + part), size)).join(', ')}`,
   'process-begun': ({ minutes }) => `The process began: ${minutes} min`,
   'process-lost': () => 'The boil was lost; the process counts from zero again',
-  processed: ({ minutes, method, again }) =>
-    again
-      ? `Processed again, with new lids: ${jarCount(again.jars, again.size)}, ${minutes} min`
-      : `Processed ${minutes} min ${PROCESS_WORDS[method]}`,
+  processed: ({ minutes, method, again, jars, startedAt }) => {
+    if (again)
+      return `Processed again, with new lids: ${jarCount(again.jars, again.size)}, ${minutes} min`;
+    const load = jars?.map(({ size, count }) => jarsOf(String(count), size, count)).join(', ');
+    const stated =
+      startedAt === undefined ? '' : `, stated: from ${format(new Date(startedAt), 'HH:mm')}`;
+    return `Processed ${minutes} min ${PROCESS_WORDS[method]}${load === undefined ? '' : `: ${load}`}${stated}`;
+  },
   lids: ({ out, left }) => `Lids: ${out} laid out, ${left} left`,
   seals: ({ failed, size }) =>
     failed.length === 0

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import {
   filledVolume_ml,
+  firstFilledAt,
   HALF_PINT_ML,
   JAR_SIZES,
   jarWords,
@@ -17,9 +18,11 @@ import { useFormats } from '../../ui/preferences.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
 import { Headspace } from './headspace.js';
+import { HeatQuestion } from './heat-question.js';
 import { Lids } from './lids.js';
 import { Loads } from './loads.js';
 import { ProcessOfJars } from './process.js';
+import { MeasuredPH } from './measured-ph.js';
 import { PartJars, RunsOut } from './runs-out.js';
 import { SealsOfJars } from './seals.js';
 import { SizeRow } from './size-row.js';
@@ -42,12 +45,15 @@ export function Jar() {
     const jars = sizes
       .map((size) => (size === jar.size ? jar : of(size)))
       .filter((each) => each.full + each.part > 0);
+    // What the first jar is filled from stays what is in the jars.
+    if (jars.length > 0 && firstFilledAt(boil) === undefined)
+      logEvent(id, 'formula-filled', { document });
     logEvent(id, 'jarred', { jars });
   };
   const filled = boil.jarred.reduce((sum, jar) => sum + jar.full + jar.part, 0);
   const expected = balance?.jars.reduce((sum, jar) => sum + jar.count.high, 0) ?? 0;
   const headspace_mm =
-    keeping?.process?.headspace_mm ?? formula.jars[0]?.headspace_mm ?? QUARTER_INCH_MM;
+    keeping.process?.headspace_mm ?? formula.jars[0]?.headspace_mm ?? QUARTER_INCH_MM;
   const stock = stockOf(gear);
   const volume_ml = filledVolume_ml(boil.jarred, headspace_mm, stock);
   const most_ml = (balance?.yieldBracket.most ?? Infinity) * HALF_PINT_ML;
@@ -56,7 +62,11 @@ export function Jar() {
     <div className="grid items-start gap-4 lg:grid-cols-2">
       <div className="flex flex-col gap-4">
         {/* The day after, the lids are what one comes back for. */}
-        <SealsOfJars minutes={keeping?.process?.minutes ?? boil.processed?.minutes} />
+        <SealsOfJars
+          minutes={
+            (keeping.process ?? keeping.processMeanwhile)?.minutes ?? boil.processed?.minutes
+          }
+        />
         <section aria-label="Jars filled" className="panel p-4">
           <h2 className="text-xl">Jars filled</h2>
           <p className="text-soft">
@@ -109,7 +119,9 @@ export function Jar() {
           {!boil.processed && <PartJars jarred={boil.jarred} headspace_mm={headspace_mm} />}
           {filled > 0 && (!shelved || boil.lids) && <Lids />}
         </section>
-        {keeping && <ProcessOfJars keeping={keeping} />}
+        <HeatQuestion />
+        <ProcessOfJars keeping={keeping} />
+        <MeasuredPH />
         {shelved ? (
           <Link to="../shelf" className="btn btn-primary h-[60px] w-full text-lg">
             On the shelf: see the jars
@@ -132,7 +144,11 @@ export function Jar() {
             <p className="mt-2 text-soft">
               Up to {expected.toFixed(1)} may come out, and one is spare.
             </p>
-            <Loads balance={balance} jarred={boil.jarred} method={keeping?.process?.method} />
+            <Loads
+              balance={balance}
+              jarred={boil.jarred}
+              method={(keeping.process ?? keeping.processMeanwhile)?.method}
+            />
           </section>
         )}
         <Headspace mm={headspace_mm} />

@@ -1,55 +1,166 @@
+import { format } from 'date-fns';
 import { useState } from 'react';
-import { PROCESS_BANDS, processClock, type Keeping, MINUTE_MS } from '@idle-kettle/core';
-import { useBatch, useBatchNow } from '../../batch/batch-context.js';
+import {
+  cannerLoads,
+  KEEPING_ADVICE_WORDS,
+  keepingAdviceOn,
+  MINUTE_MS,
+  PROCESS_BANDS,
+  processClock,
+  unprocessedJars,
+  type JarCount,
+  type Keeping,
+  type Process,
+  type ProcessRun,
+} from '@idle-kettle/core';
+import { timeOfBatch, useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { PROCESS_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useKitchenInUse } from '../../data/kitchens.js';
 import { useCallOut } from '../../ui/attention.js';
-import { useFormats, usePreferences } from '../../ui/preferences.js';
+import { jarName, jarsOf } from '../../ui/jar-picture.js';
+import { useFormats } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { clock } from '../../ui/now.js';
-import { capital, sentence } from '../../ui/sentence.js';
+import { sentence } from '../../ui/sentence.js';
+import { BatchAltitude } from './batch-altitude.js';
 
-/** What the jars are once they were processed. */
-const PROCESSED_WORDS: Readonly<Record<Keeping['verdict'], string>> = {
-  shelf: 'Processed: for the shelf',
-  fridge: 'Processed, yet for the fridge',
-  freezer: 'Processed, yet for the fridge',
-  stop: 'Processed too short',
-};
+const HOUR_MS = 60 * MINUTE_MS;
+/** A pH, or a second process, still counts so long after the jars were filled, h. */
+const MEASURED_WITHIN_H = 48;
+const MADE_GOOD_WITHIN_H = 24;
+
+/** What to do about the jars of the batch on the bench, now. */
+export function useKeepingAdvice() {
+  const { boil, keeping } = useBatch();
+  const now = useBatchNow();
+  const counted = boil.log.find(({ event, undone }) => event.type === 'jarred' && !undone);
+  const hours = counted ? (now - counted.at) / HOUR_MS : 0;
+  const afterFilling = boil.processRuns.length > 0 ? 'processed' : 'filled';
+  return keepingAdviceOn(keeping, boil.jarred.length > 0 ? afterFilling : 'formula', {
+    canBeMeasured: hours <= MEASURED_WITHIN_H,
+    canBeMadeGood: hours <= MADE_GOOD_WITHIN_H,
+  });
+}
 
 /**
- * What the filled jars go through, from the published table at the stated altitude, and the record
- * that they did.
+ * What the filled jars go through, from the published table at the batch\u2019s altitude, load by load,
+ * and the record that they did.
  */
 export function ProcessOfJars({ keeping }: { readonly keeping: Keeping }) {
   const { boil } = useBatch();
-  const [first] = keeping.reasons;
-  if (boil.processed) return <Processed keeping={keeping} />;
-  if (keeping.process) return <ToProcess process={keeping.process} keeping={keeping} />;
+  const advice = useKeepingAdvice();
+  const left = unprocessedJars(boil);
+  const process = keeping.process ?? keeping.processMeanwhile;
+  const isFinished = boil.processRuns.length > 0 && left.length === 0;
+  const again = advice === 'process-again';
+  const isRun = process !== null && (!isFinished || again) && advice !== 'throw-away';
   return (
-    <Notice
-      title={
-        keeping.verdict === 'stop' ? 'Do not keep it this way' : 'For the fridge or the freezer'
-      }
-      tone="care"
-    >
-      {first && sentence(first.text)} {sentence(keeping.storage.text)} No process makes these jars
-      fit for the shelf.
+    <>
+      {boil.processRuns.length > 0 && <Processed keeping={keeping} />}
+      {keeping.verdict !== 'shelf' && boil.processRuns.length === 0 && (
+        <NotForTheShelf keeping={keeping} />
+      )}
+      {isRun && <ToProcess process={process} left={left} again={again && isFinished} />}
+    </>
+  );
+}
+
+/** Why these jars are not for the shelf, and the one thing to do. */
+function NotForTheShelf({ keeping }: { readonly keeping: Keeping }) {
+  const advice = useKeepingAdvice();
+  const [first] = keeping.reasons;
+  return (
+    <Notice title={KEEPING_ADVICE_WORDS[advice]} tone="care">
+      {first && sentence(first.text)} {keeping.verdict !== 'stop' && sentence(keeping.storage.text)}
     </Notice>
   );
 }
 
-function ToProcess({
-  process,
-  keeping,
-}: {
-  readonly process: NonNullable<Keeping['process']>;
-  readonly keeping: Keeping;
-}) {
-  const { id, boil } = useBatch();
-  const { kitchen } = usePreferences();
+interface ToProcessProps {
+  readonly process: Process;
+  /** Full jars that were in no load yet. */
+  readonly left: readonly JarCount[];
+  /** All of them go through a second time, after a process that failed. */
+  readonly again: boolean;
+}
+
+function ToProcess({ process, left, again }: ToProcessProps) {
+  const { id, boil, formula } = useBatch();
   const formats = useFormats();
+  const { altitude_m } = formula.place;
+  const waiting = again
+    ? boil.jarred.filter(({ full }) => full > 0).map(({ size, full }) => ({ size, count: full }))
+    : left;
+  const [chosen, setChosen] = useState<Readonly<Record<string, number>>>({});
+  const suggested = useFirstLoad(waiting, process.method);
+  const load = waiting
+    .map(({ size, count }) => ({
+      size,
+      count: Math.min(chosen[size] ?? suggested[size] ?? count, count),
+    }))
+    .filter(({ count }) => count > 0);
+  const total = waiting.reduce((sum, { count }) => sum + count, 0);
+  const isWhole = load.reduce((sum, { count }) => sum + count, 0) === total;
+  const isOnly = isWhole && boil.processRuns.length === 0;
+  const jars = isOnly ? {} : { jars: boil.process.begun?.jars ?? load };
+  const ran = (minutes: number, startedAt?: number): void =>
+    void logEvent(id, 'processed', {
+      method: process.method,
+      minutes,
+      altitude_m: altitude_m ?? null,
+      ...jars,
+      ...(startedAt !== undefined && { startedAt: new Date(startedAt).toISOString() }),
+    });
+  return (
+    <section aria-label="Process" className="panel p-4">
+      <h2 className="text-xl">{again ? 'Process again' : 'Process'}</h2>
+      <p className="mt-1">
+        <span className="display text-[40px] leading-none">{process.minutes} min</span>{' '}
+        <span className="text-soft">
+          {PROCESS_WORDS[process.method]}
+          {altitude_m !== undefined && `, at ${formats.altitude(altitude_m)}`}
+        </span>
+      </p>
+      <BatchAltitude />
+      <HowToProcess process={process} />
+      {total > 1 && boil.process.begun === undefined && (
+        <LoadChoice
+          waiting={waiting}
+          load={load}
+          onChange={(size, count) => setChosen((was) => ({ ...was, [size]: count }))}
+        />
+      )}
+      {boil.jarred.length === 0 ? (
+        <p className="mt-2 text-sm text-soft">Count the jars first.</p>
+      ) : (
+        <>
+          <ProcessTimer
+            minutes={process.minutes}
+            steam={process.method === 'steam'}
+            {...(!isOnly && { jars: load })}
+          />
+          <Finish minutes={process.minutes} onRan={(minutes) => ran(minutes)} />
+          {boil.process.begun === undefined && <NotTimed process={process} onRan={ran} />}
+        </>
+      )}
+    </section>
+  );
+}
+
+/** How many of each size fit in the first load of the canner, where it is written down at Kitchen. */
+function useFirstLoad(
+  waiting: readonly JarCount[],
+  method: Process['method'],
+): Readonly<Record<string, number>> {
+  const gear = useKitchenInUse()?.gear;
+  const canner = gear?.canners.find((each) => each.method === method);
+  const found = canner && cannerLoads(canner, waiting);
+  const [only, ...more] = waiting;
+  return found && only && more.length === 0 ? { [only.size]: found.first } : {};
+}
+
+function HowToProcess({ process }: { readonly process: Process }) {
   const gear = useKitchenInUse()?.gear;
   const band = PROCESS_BANDS.find(({ label }) => label === process.band)?.id;
   // A steam canner's dial has bands of its own; the maker wrote down what theirs shows.
@@ -57,33 +168,13 @@ function ToProcess({
     process.method === 'steam'
       ? gear?.canners.flatMap(({ marks }) => marks).find((each) => each.band === band)?.mark
       : undefined;
-  const [minutes, setMinutes] = useState('');
-  // While the clock runs it is the clock that says; a slip of the thumb must not make the jars fit
-  // for the shelf.
-  const counted = processClock(boil, process.minutes, useBatchNow());
-  const byClock =
-    counted.phase === 'running'
-      ? Math.floor(counted.minutes - counted.left_ms / MINUTE_MS)
-      : Math.max(counted.minutes, process.minutes);
-  const ran = minutes === '' ? byClock : Number(minutes);
-  const runs = Number.isFinite(ran) && ran >= 1 && ran <= 240;
-  const stopped = runs ? `Stopped early, after ${ran} min` : 'It has only begun';
-  const through = `The jars went through ${runs ? `${ran} min` : 'it'}`;
   return (
-    <section aria-label="Process" className="panel p-4">
-      <h2 className="text-xl">Process</h2>
-      <p className="mt-1">
-        <span className="display text-[40px] leading-none">{process.minutes} min</span>{' '}
-        <span className="text-soft">
-          {PROCESS_WORDS[process.method]}
-          {kitchen.altitude_m !== undefined && `, at ${formats.altitude(kitchen.altitude_m)}`}
-        </span>
-      </p>
+    <>
       <ul className="mt-2 list-disc space-y-1.5 pl-5">
         <li>
           {process.preSterilise
-            ? `Jars boiled sterile first, ${process.sterilise_min} minutes here: this time is too short to do it.`
-            : 'Clean hot jars, new flat lids, lids to fingertip tight.'}
+            ? `Jars sterilised first, ${process.sterilise_min} minutes here: this time is too short to do it.`
+            : 'Clean hot jars, new lids, bands to fingertip tight.'}
         </li>
         <li>
           The time starts {process.startWhen}.
@@ -93,27 +184,130 @@ function ToProcess({
           Then heat off, lid off away from the face, 5 minutes’ rest. Lift straight up, do not
           retighten, leave 12 to 24 hours.
         </li>
-        <li>Never shorter. {sentence(keeping.storage.text)}</li>
+        <li>
+          Into the canner within an hour of filling the first jar. Never shorter. A jar that is
+          dropped or cracked is thrown away, glass and all.
+        </li>
       </ul>
       <p className="mt-2 text-sm text-soft">
         Table: {process.row}, {process.band}. {process.source}. Not a tested recipe: your extension
         service or food authority has the last word.
       </p>
-      {boil.jarred.length > 0 && (
-        <ProcessTimer minutes={process.minutes} steam={process.method === 'steam'} />
-      )}
+    </>
+  );
+}
+
+interface LoadChoiceProps {
+  readonly waiting: readonly JarCount[];
+  readonly load: readonly JarCount[];
+  readonly onChange: (size: string, count: number) => void;
+}
+
+/** Which full jars go into the canner together; the others are a load of their own. */
+function LoadChoice({ waiting, load, onChange }: LoadChoiceProps) {
+  const { boil } = useBatch();
+  const number = boil.processRuns.length + 1;
+  return (
+    <fieldset className="mt-3 flex flex-wrap items-end gap-3">
+      <legend className="text-sm text-soft">Jars in load {number}</legend>
+      {waiting.map(({ size, count }) => (
+        <label key={size} className="flex items-center gap-2">
+          <input
+            type="number"
+            inputMode="numeric"
+            min={0}
+            max={count}
+            aria-label={`${jarName(size, 2)} in this load`}
+            className="input w-20"
+            value={load.find((jar) => jar.size === size)?.count ?? 0}
+            onChange={(event) =>
+              onChange(size, Math.max(0, Math.min(count, Math.floor(Number(event.target.value)))))
+            }
+          />
+          of {jarsOf(String(count), size, count)}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+/** What the clock saw, as a record: whole, or stopped early. Nothing after a lost boil. */
+function Finish({
+  minutes,
+  onRan,
+}: {
+  readonly minutes: number;
+  readonly onRan: (minutes: number) => void;
+}) {
+  const { boil } = useBatch();
+  const counted = processClock(boil, minutes, useBatchNow());
+  if (counted.phase === 'waiting') return null;
+  if (counted.phase === 'running') {
+    const ran = Math.floor(counted.minutes - counted.left_ms / MINUTE_MS);
+    return ran < 1 ? (
+      <p className="mt-2 text-sm text-soft">It can be recorded once a minute has run.</p>
+    ) : (
+      <button type="button" className="btn btn-ghost mt-2 w-full" onClick={() => onRan(ran)}>
+        Stopped early, after {ran} min
+      </button>
+    );
+  }
+  return (
+    <button
+      type="button"
+      className="btn btn-secondary mt-3 h-[56px] w-full"
+      onClick={() => onRan(counted.minutes)}
+    >
+      The jars went through {counted.minutes} min
+    </button>
+  );
+}
+
+/** The moment of today at a time of day; of yesterday where that is still to come. */
+function momentAt(time: string, now: number): number {
+  const [hours = 0, minutes = 0] = time.split(':').map(Number);
+  const at = new Date(now);
+  at.setHours(hours, minutes, 0, 0);
+  return at.getTime() > now ? at.getTime() - 24 * HOUR_MS : at.getTime();
+}
+
+/** A process that no clock here counted: stated with its start. */
+function NotTimed({
+  process,
+  onRan,
+}: {
+  readonly process: Process;
+  readonly onRan: (minutes: number, startedAt: number) => void;
+}) {
+  const { boil } = useBatch();
+  const [time, setTime] = useState('');
+  const [minutes, setMinutes] = useState('');
+  const ran = minutes === '' ? process.minutes : Number(minutes);
+  const now = timeOfBatch(boil);
+  const startedAt = time === '' ? undefined : momentAt(time, now);
+  const isOver = startedAt !== undefined && startedAt + ran * MINUTE_MS <= now;
+  const isRight = Number.isFinite(ran) && ran >= 1 && ran <= 240 && isOver;
+  return (
+    <details className="mt-3">
+      <summary className="min-h-[44px] cursor-pointer pt-2 underline">
+        Processed without this clock
+      </summary>
       <form
-        className="mt-3 flex flex-wrap items-end gap-3"
+        className="mt-1 flex flex-wrap items-end gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          if (runs)
-            logEvent(id, 'processed', {
-              method: process.method,
-              minutes: ran,
-              altitude_m: kitchen.altitude_m ?? null,
-            });
+          if (isRight) onRan(ran, startedAt);
         }}
       >
+        <label className="flex flex-col gap-1 text-sm text-soft">
+          full boil from
+          <input
+            type="time"
+            className="input w-32 text-base-content"
+            value={time}
+            onChange={(event) => setTime(event.target.value)}
+          />
+        </label>
         <label className="flex flex-col gap-1 text-sm text-soft">
           minutes it ran
           <input
@@ -122,35 +316,37 @@ function ToProcess({
             min={1}
             max={240}
             className="input w-28 text-base-content"
-            placeholder={String(byClock)}
+            placeholder={String(process.minutes)}
             value={minutes}
             onChange={(event) => setMinutes(event.target.value)}
           />
         </label>
-        <button
-          type="submit"
-          className="btn btn-secondary h-[56px] flex-1"
-          disabled={!runs || boil.jarred.length === 0}
-        >
-          {counted.phase === 'running' && minutes === '' ? stopped : through}
+        <button type="submit" className="btn h-[56px] flex-1" disabled={!isRight}>
+          Record: {ran} min{time !== '' && ` from ${time}`}
         </button>
+        {time !== '' && !isOver && (
+          <p role="alert" className="w-full text-sm text-bad">
+            {ran} min from {time} are not over yet.
+          </p>
+        )}
+        <p className="w-full text-sm text-soft">It will read “stated, not timed”.</p>
       </form>
-      {boil.jarred.length === 0 && <p className="mt-1 text-sm text-soft">Count the jars first.</p>}
-    </section>
+    </details>
   );
+}
+
+interface ProcessTimerProps {
+  readonly minutes: number;
+  readonly steam: boolean;
+  /** The jars of this load, where they are not all. */
+  readonly jars?: readonly JarCount[];
 }
 
 /**
  * The time of the process: begun at the right sign, from zero again when the boil is lost, then the
  * rest.
  */
-export function ProcessTimer({
-  minutes,
-  steam,
-}: {
-  readonly minutes: number;
-  readonly steam: boolean;
-}) {
+export function ProcessTimer({ minutes, steam, jars }: ProcessTimerProps) {
   const { id, boil } = useBatch();
   const now = useBatchNow();
   const { phase, left_ms, minutes: whole, lost } = processClock(boil, minutes, now);
@@ -159,7 +355,8 @@ export function ProcessTimer({
     text: phase === 'rest' ? 'Heat off, lid off away from the face' : 'Lift the jars',
   });
   const { begun } = boil.process;
-  const begin = (): void => void logEvent(id, 'process-begun', { minutes: whole });
+  const begin = (): void =>
+    void logEvent(id, 'process-begun', { minutes: whole, ...(jars && { jars }) });
   const sign = steam ? 'The steam is at its mark' : 'It is at a full rolling boil';
   return (
     <div
@@ -170,7 +367,7 @@ export function ProcessTimer({
       {phase === 'waiting' && (
         <>
           {lost > 0 && (
-            <p className="mb-2 text-watch">The boil was lost: back to it, and from zero again.</p>
+            <p className="mb-2 text-watch">The boil stopped: back to it, and from zero again.</p>
           )}
           <button type="button" className="btn btn-primary h-16 w-full text-lg" onClick={begin}>
             {sign}: start the {whole} min
@@ -214,36 +411,38 @@ export function ProcessTimer({
         </>
       )}
       {phase === 'over' && (
-        <div className="flex flex-wrap items-center justify-between gap-3">
-          <div>
-            <p className="display text-2xl">Lift them straight up</p>
-            <p className="text-soft">
-              Upright, apart, on wood or a towel; untouched for 12 to 24 hours.
-            </p>
-          </div>
-          <button type="button" className="btn h-14" onClick={begin}>
-            Another load: start again
-          </button>
-        </div>
+        <>
+          <p className="display text-2xl">Lift them straight up</p>
+          <p className="text-soft">
+            Upright, apart, on wood or a towel; untouched for 12 to 24 hours.
+          </p>
+        </>
       )}
     </div>
   );
 }
 
+/** One load in words: "7 × 340 g jars, 15 min in boiling water, from 18:40". */
+function loadWords({ jars, minutes, method, begunAt, isStated }: ProcessRun): string {
+  const which = jars?.map(({ size, count }) => jarsOf(String(count), size, count)).join(', ');
+  return `${which === undefined ? '' : `${which}: `}${minutes} min ${PROCESS_WORDS[method]}, from ${format(begunAt, 'HH:mm')}${isStated ? ', stated, not timed' : ''}`;
+}
+
 function Processed({ keeping }: { readonly keeping: Keeping }) {
-  const { id, boil } = useBatch();
+  const { id, boil, formula } = useBatch();
   const formats = useFormats();
-  const { processed } = boil;
+  const advice = useKeepingAdvice();
   const entry = boil.log.findLast(
     ({ event, undone }) => event.type === 'processed' && !event.body.again && !undone,
   );
-  if (!processed || !entry) return null;
+  if (!entry) return null;
   const [first] = keeping.reasons;
-  const good = keeping.verdict === 'shelf';
+  const isShelf = keeping.verdict === 'shelf';
+  const { altitude_m } = formula.place;
   return (
     <Notice
-      title={PROCESSED_WORDS[keeping.verdict]}
-      tone={good ? 'plain' : 'care'}
+      title={isShelf ? 'Processed: for the shelf' : KEEPING_ADVICE_WORDS[advice]}
+      tone={isShelf ? 'plain' : 'care'}
       actions={
         <button
           type="button"
@@ -254,12 +453,17 @@ function Processed({ keeping }: { readonly keeping: Keeping }) {
         </button>
       }
     >
-      {processed.minutes} min {PROCESS_WORDS[processed.method]}
-      {processed.altitude_m !== null && `, at ${formats.altitude(processed.altitude_m)}`}.{' '}
+      <ul>
+        {boil.processRuns.map((run) => (
+          <li key={run.endedAt}>
+            {loadWords(run)}
+            {altitude_m !== undefined && `, at ${formats.altitude(altitude_m)}`}.
+          </li>
+        ))}
+      </ul>
       {first && sentence(first.text)}{' '}
-      {good
-        ? `${capital(keeping.storage.text)}. Press every lid in 12 to 24 hours; above it says what to do with one that has not sealed.`
-        : 'Keep these jars in the fridge, or process them again in full within 24 hours, with new lids.'}
+      {isShelf &&
+        `${sentence(keeping.storage.text)} Press every lid in 12 to 24 hours; above it says what to do with one that has not sealed.`}
     </Notice>
   );
 }
