@@ -14,7 +14,7 @@ import {
 } from '@idle-kettle/core';
 import { jarName, jarsOf } from '../ui/jar-picture.js';
 import { RangeBar, type Tone } from '../ui/range-bar.js';
-import { useFormats, usePreferences } from '../ui/preferences.js';
+import { useFormats } from '../ui/preferences.js';
 import { capital, sentence } from '../ui/sentence.js';
 import { PROCESS_WORDS } from './words.js';
 

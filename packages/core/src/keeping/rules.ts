@@ -374,10 +374,10 @@ const PH_ROUNDING = 1e-9;
 const acidFruit: KeepingRule = {
   rule: 4,
   decide: (contents) => {
-    const { formula, worstPH, borderline, limitPH } = contents;
+    const { worstPH: likely, borderline, limitPH } = contents;
     // What was measured can make it worse.
     const measured = highestMeasured(contents);
-    const highest = Math.max(worstPH, measured ?? 0);
+    const highest = Math.max(likely, measured ?? 0);
     if (highest <= limitPH + PH_ROUNDING)
       return {
         verdict: 'shelf',

@@ -42,7 +42,7 @@ export const BEST = {
 
 /** Under this it is taken as unsweetened, per cent soluble solids. Common practice. */
 const UNSWEETENED_SOLIDS = 25;
-/** What spoils in days wherever it is: meat, stock, milk, cheese, egg outside a curd, garlic and other vegetables. */
+/** What spoils in days wherever it is: meat, stock, milk, cheese, egg outside a curd, garlic, and vegetables that are not sweet. */
 const PERISHABLE: ReadonlySet<string> = new Set([
   'meat',
   'stock',
@@ -51,17 +51,17 @@ const PERISHABLE: ReadonlySet<string> = new Set([
   'coconut-milk',
 ]);
 
-const isPerishable = ({ kind, lines }: PotFormula): boolean =>
+const isPerishable = ({ kind, lines }: PotFormula, solidsPercent: number): boolean =>
   lines.some(
     ({ ingredient: { id, category, acidClass, cautions } }) =>
       PERISHABLE.has(id) ||
       (id.startsWith('egg') && kind !== 'curd') ||
       cautions.includes('garlic') ||
-      (category === 'vegetable' && acidClass === 'low-acid' && kind !== 'savoury-jelly'),
+      (category === 'vegetable' && acidClass === 'low-acid' && solidsPercent < LOW_SOLIDS),
   );
 
 function bestInFridge(formula: PotFormula, solidsPercent: number): Best {
-  if (isPerishable(formula)) return BEST.perishable;
+  if (isPerishable(formula, solidsPercent)) return BEST.perishable;
   if (formula.kind === 'curd') return BEST.curdInFridge;
   if (solidsPercent < UNSWEETENED_SOLIDS) return BEST.unsweetened;
   return solidsPercent < LOW_SOLIDS ? BEST.lowSugar : BEST.fullSugar;

@@ -1,4 +1,4 @@
-import { documentOf, LIQUID, type Lines } from '../testing/formula.js';
+import { documentOf, LIQUID } from '../testing/formula.js';
 import { FIGS, LEMON_CURD } from '../testing/keeping.js';
 import type { FormulaDocument } from '../formula/index.js';
 import { boilFrom, type BatchEvent, type EventBodies } from '../boil-log/index.js';
@@ -298,7 +298,7 @@ describe('the finish counts', () => {
       'fridge: heat-not-reached',
     ));
   test('a curd under 170 F (76.6 C)', () => {
-    const curd = documentOf(LEMON_CURD as Lines, {
+    const curd = documentOf(LEMON_CURD, {
       kind: 'curd',
       method: 'egg',
       finish: { type: 'curd' },

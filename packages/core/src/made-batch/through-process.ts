@@ -86,7 +86,7 @@ function lastCorrection({ log }: Boil): number {
 }
 
 function throughProcess(keeping: Keeping, jarred: Jarred): Keeping {
-  const { boil, formula, size } = jarred;
+  const { boil, size } = jarred;
   if (boil.processRuns.length === 0) return withoutRuns(keeping, jarred);
   const needed = neededFor(jarred);
   const filled = boil.jarred.filter(({ full }) => full > 0).map((jar) => jar.size);
