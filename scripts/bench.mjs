@@ -14,6 +14,7 @@ import {
   simulateBoil,
 } from '@idle-kettle/core';
 import { benchBoils } from './bench-boils.mjs';
+import { benchPots } from './bench-pots.mjs';
 import { benchSeason } from './bench-season.mjs';
 
 const SEA_LEVEL_KPA = 101.325;
@@ -134,6 +135,7 @@ const SIXTY_LINES = [
 ].join('\n');
 
 const GENERATED_LINES = 100_000;
+const GENERATED_POTS = 50_000;
 const SOME_AMOUNTS = [
   '2 kg',
   '1 1/2 cups',
@@ -231,5 +233,15 @@ for (const [name, limit, make] of CASES) {
     `${name.padEnd(34)}${told(one)}${told(ten)}${told(hundred)}${told(limit)}${one < limit ? '' : '  over'}`,
   );
 }
-const kept = [benchReading(), benchBoils(), benchSeason()];
+/** Edits for the worse of many made-up pots: none may be rewarded. */
+function benchVerdicts() {
+  const { wrong, verdicts, sweeter } = benchPots(GENERATED_POTS);
+  const told = Object.entries(verdicts).map(([verdict, count]) => `${verdict} ${count}`);
+  console.log(
+    `${GENERATED_POTS} generated pots (${told.join(', ')}), one edit for the worse each: ${wrong.length} kinder or shorter, ${sweeter} sweeter than 55 % without their acid`,
+  );
+  for (const each of wrong.slice(0, 5)) console.log(each);
+  return wrong.length === 0;
+}
+const kept = [benchReading(), benchVerdicts(), benchBoils(), benchSeason()];
 process.exitCode = slow > 0 || kept.includes(false) ? 1 : 0;

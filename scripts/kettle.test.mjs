@@ -257,6 +257,13 @@ test('calc answers on standard output alone, and refuses with exit 2 and nothing
   assert.match(bad.stderr, /^lines\[0\]\.amount: "2 cupz": unknown unit/);
 });
 
+test('two thousand made-up pots: no edit for the worse is rewarded', async () => {
+  const { benchPots } = await import('./bench-pots.mjs');
+  const { wrong, verdicts } = benchPots(2000);
+  assert.deepEqual(wrong, []);
+  assert.ok(verdicts.shelf > 500 && verdicts.fridge > 500, 'the pots are not a fair mixture');
+});
+
 // Within its limit whatever the speed of the machine: it counts errors, not seconds.
 test('five batches of a kitchen halve what the next ones are wrong by', async () => {
   const { benchSeason } = await import('./bench-season.mjs');

@@ -201,6 +201,15 @@ export interface LotView {
   readonly count: number;
 }
 
+/** Jars whose verdict became stricter after they were put away. */
+export interface StricterLot {
+  /** The verdict they were put away with. */
+  readonly was: KeepingVerdict;
+  readonly lot: LotView;
+  /** Jars of it that were given away, and to whom. */
+  readonly given: readonly { readonly whom: string; readonly count: number; readonly at: string }[];
+}
+
 /** What is there in all, and what to eat before the rest. */
 export interface ShelfOverview {
   readonly jars: number;
@@ -214,6 +223,8 @@ export interface ShelfOverview {
    * the most urgent first.
    */
   readonly eatFirst: readonly LotView[];
+  /** What became stricter since it was put away, until somebody has seen it. */
+  readonly stricter: readonly StricterLot[];
   /**
    * Batches of which something was told that is not worked out yet; how their jars keep is said
    * strictly until then.

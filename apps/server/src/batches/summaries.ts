@@ -44,6 +44,8 @@ export interface LotRow {
   readonly place: string;
   readonly kept_since: Date | null;
   readonly came_from: string | null;
+  /** Jars that were put there, less those that went elsewhere; eaten ones still count. */
+  readonly put: number;
 }
 
 /** What lists say of a lot; `lids` wait to be pressed from `lidsDueAt` on. */
@@ -150,7 +152,12 @@ export function lotSummaries(
     if (part_fill !== null) return PART_JAR;
     const found = known.get(`${size} ${on}`);
     if (found) return found;
-    const { verdict, reasons, storage } = madeBatch(document, boil, kitchen, { on, size }).keeping;
+    // Those that were put in the cold at once need no load of the canner.
+    const count = lots
+      .filter((lot) => lot.size === size && lot.part_fill === null && lot.kept_in === null)
+      .reduce((sum, lot) => sum + lot.put, 0);
+    const options = { on, size, count };
+    const { verdict, reasons, storage } = madeBatch(document, boil, kitchen, options).keeping;
     const kept = keptAsMade(verdict, reasons[0]?.text ?? '', storage.best);
     known.set(`${size} ${on}`, kept);
     return kept;

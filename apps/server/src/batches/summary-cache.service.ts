@@ -44,7 +44,9 @@ const STALE = `
 
 // The lots of the batches, which the shelf keeps; how they keep follows from the batch.
 const LOTS = `
-  SELECT id, batch_id, size, part_fill, made_on::text, kept_in, place, kept_since, came_from
+  SELECT id, batch_id, size, part_fill, made_on::text, kept_in, place, kept_since, came_from,
+    (SELECT coalesce(sum(change), 0)::int FROM shelf_moves
+      WHERE lot_id = shelf_lots.id AND reason IN ('put', 'moved')) AS put
   FROM shelf_lots WHERE batch_id = ANY(ARRAY[:ids]::uuid[])`;
 
 // One statement, so that a slower server never overwrites what was computed from a later version.
@@ -53,7 +55,16 @@ const STORE = `
     UPDATE batch_summaries SET computed_version = :version, ended = :ended,
       search_text = :searchText, summary = coalesce(:summary::jsonb, summary)
     WHERE batch_id = :id AND computed_version < :version RETURNING batch_id)
-  UPDATE lot_summaries lot SET view = row.view, search_text = row."searchText",
+  UPDATE lot_summaries lot SET
+    -- A jar that was moved, or whose lid did not hold, is told elsewhere.
+    verdict_was = CASE
+      WHEN verdict_rank(row.view -> 'keeping' ->> 'verdict') > verdict_rank(lot.verdict)
+        AND lot.view -> 'keptIn' = row.view -> 'keptIn' AND row."lidsOpen" = 0
+        THEN coalesce(lot.verdict_was, lot.verdict)
+      WHEN verdict_rank(row.view -> 'keeping' ->> 'verdict') <= verdict_rank(lot.verdict_was)
+        THEN NULL
+      ELSE lot.verdict_was END,
+    view = row.view, search_text = row."searchText",
     verdict = row.view -> 'keeping' ->> 'verdict',
     best_before = (row.view -> 'keeping' ->> 'bestBefore')::date,
     lids = row.lids, lids_open = row."lidsOpen", lids_due_at = row."lidsDueAt"

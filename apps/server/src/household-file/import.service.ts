@@ -272,6 +272,11 @@ function withoutAttestations({ formulas, batches }: HouseholdFile): number {
     clean(document);
     for (const version of versions) clean(version.document);
   }
-  for (const { document } of batches) clean(document);
+  for (const batch of batches) {
+    clean(batch.document);
+    for (const event of batch.events)
+      if (event.type === 'formula-filled')
+        clean((event.body as { document: FormulaBody }).document);
+  }
   return left;
 }

@@ -145,3 +145,72 @@ test('the overview asks which day it is', async () => {
     .expect(400);
   expect((body as ProblemBody).errors?.map((error) => error.path)).toEqual(['today']);
 });
+
+describe('after the jars were put away', () => {
+  const MIN = 60_000;
+  const at = (minute: number): string =>
+    new Date(Date.parse('2026-09-12T18:00:00Z') + minute * MIN).toISOString();
+  const made = async (full = 4): Promise<string> => {
+    const id = await newBatch(kitchen.http);
+    await log(
+      id,
+      event('light', at(0), { boilingPoint_C: 96.1, gelTemperature_C: 100.5, altitude_m: 1180 }),
+      reading(100.3, at(28)),
+      event('done', at(30), {}),
+      event('jarred', at(35), { jars: [{ size: '340-g', full, part: 0 }] }),
+      event('process-begun', at(50), { minutes: 15 }),
+      event('processed', at(65), { method: 'boiling-water', minutes: 15, altitude_m: 1180 }),
+    );
+    return id;
+  };
+  const stricterOf = async (batchId: string) =>
+    (await overview('2026-10-10')).stricter.filter(({ lot }) => lot.batchId === batchId);
+
+  test('a verdict that became stricter names the jars, where they are and who has some, until it is seen', async () => {
+    const id = await made();
+    const lot = await shelve(id);
+    await lots({ batch: id });
+    expect(await stricterOf(id)).toEqual([]);
+    await kitchen.http
+      .post(`/api/shelf/${lot}/moves`)
+      .send({ id: randomUUID(), change: -1, reason: 'given', whom: 'Aunt Ida', at: at(600) })
+      .expect(200);
+    await log(id, event('addition', at(900), { text: '1 kg cantaloupe' }));
+    const [told] = await stricterOf(id);
+    expect(told).toMatchObject({
+      was: 'shelf',
+      lot: { id: lot, keeping: { verdict: 'fridge' } },
+      given: [{ whom: 'Aunt Ida', count: 1 }],
+    });
+    expect(told?.lot.keeping.reason).toMatch(/cantaloupe/);
+    await kitchen.http.post(`/api/shelf/${lot}/seen`).expect(204);
+    expect(await stricterOf(id)).toEqual([]);
+  });
+
+  test('lemon logged, the formula edited and another kitchen looked at leave the jars as they are', async () => {
+    const id = await made();
+    const lot = await shelve(id);
+    const keeping = async () =>
+      (await lots({ batch: id })).find((each) => each.id === lot)?.keeping.verdict;
+    expect(await keeping()).toBe('shelf');
+    await log(id, event('addition', at(900), { text: '1 kg cantaloupe' }));
+    await log(id, event('addition', at(901), { text: '500 ml bottled lemon juice' }));
+    expect(await keeping()).toBe('fridge');
+  });
+
+  test('jars taken off the list again were never there', async () => {
+    const id = await made();
+    const lot = await shelve(id);
+    const [{ count } = { count: 0 }] = await lots({ batch: id });
+    await kitchen.http
+      .post(`/api/shelf/${lot}/moves`)
+      .send({ id: randomUUID(), change: -count, reason: 'put', at: at(70) })
+      .expect(200);
+    expect(await lots({ batch: id })).toEqual([]);
+    const year = (await kitchen.http.get('/api/shelf/year').expect(200)).body as {
+      batchId: string;
+      put: number;
+    }[];
+    expect(year.find(({ batchId }) => batchId === id)?.put ?? 0).toBe(0);
+  });
+});

@@ -58,6 +58,13 @@ export class ShelfController {
     return this.shelf.latestMoves();
   }
 
+  /** The stricter verdict of a lot has been seen. */
+  @Post(':id/seen')
+  @HttpCode(204)
+  seen(@Param('id', idPipe) id: string): Promise<void> {
+    return this.shelf.seen(id);
+  }
+
   @Post(':id/transfers')
   @HttpCode(200)
   transfer(@Param('id', idPipe) id: string, @Body() body: TransferJars): Promise<LotView> {

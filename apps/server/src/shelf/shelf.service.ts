@@ -32,7 +32,19 @@ const LOT = `
     'state', CASE WHEN lids <> 'waiting' THEN lids WHEN lids_due_at <= :now THEN 'due' ELSE 'unknown' END))
   || CASE WHEN batch_id IN (${STALE_BATCHES})
     THEN '{"keeping":{"verdict":"fridge","reason":"it is being worked out how they keep","bestBefore":null}}'::jsonb ELSE '{}' END AS lot`;
-const LOTS = `SELECT ${LOT} FROM lot_summaries WHERE household_id = :householdId AND view IS NOT NULL`;
+/** A lot that was put away by mistake, and taken off the list again, was never there. */
+const WAS_PUT = `(jars > 0 OR (SELECT sum(change) FROM shelf_moves
+  WHERE lot_id = lot_summaries.lot_id AND reason = 'put') IS DISTINCT FROM 0)`;
+const ANY_LOT = `SELECT ${LOT} FROM lot_summaries WHERE household_id = :householdId AND view IS NOT NULL`;
+const LOTS = `${ANY_LOT} AND ${WAS_PUT}`;
+/** Lots whose verdict became stricter since they were put away, with whom jars were given to. */
+const STRICTER = `
+  SELECT coalesce(json_agg(json_build_object('was', was, 'lot', lot, 'given', given) ORDER BY lot ->> 'madeOn' DESC), '[]')
+  FROM (SELECT verdict_was AS was, ${LOT}, (
+      SELECT coalesce(json_agg(json_build_object('whom', whom, 'count', -change, 'at', happened_at) ORDER BY happened_at), '[]')
+      FROM shelf_moves WHERE lot_id = lot_summaries.lot_id AND reason = 'given' AND change < 0) AS given
+    FROM lot_summaries WHERE household_id = :householdId AND verdict_was IS NOT NULL AND view IS NOT NULL) AS told
+  WHERE (lot ->> 'count')::int > 0 OR json_array_length(given) > 0`;
 const asList = (select: string): string =>
   `SELECT coalesce(json_agg(lot), '[]') FROM (${select}) AS listed`;
 
@@ -51,6 +63,7 @@ const FIRST = `${LOTS} AND jars > 0 AND verdict <> 'stop' AND (verdict = 'fridge
 const OVERVIEW = `
   SELECT json_build_object('jars', coalesce(sum(jars), 0), 'cold', coalesce(sum(cold), 0),
     'places', coalesce(json_agg(place ORDER BY place) FILTER (WHERE place <> ''), '[]'), 'eatFirst', (${asList(FIRST)}),
+    'stricter', (${STRICTER}),
     'hadJars', EXISTS (SELECT 1 FROM lot_summaries WHERE household_id = :householdId), 'pending', (SELECT count(*) FROM (${STALE_BATCHES}) AS waiting))
   FROM (SELECT place, sum(jars) AS jars, sum(jars) FILTER (WHERE verdict IS DISTINCT FROM 'shelf') AS cold
     FROM lot_summaries WHERE household_id = :householdId AND jars > 0 GROUP BY place) AS here`;
@@ -266,6 +279,14 @@ export class ShelfService {
     return this.one(body.to);
   }
 
+  /** Somebody has seen that the verdict of a lot became stricter. */
+  async seen(lotId: string): Promise<void> {
+    await this.sequelize.query(
+      'UPDATE lot_summaries SET verdict_was = NULL WHERE lot_id = :lotId AND household_id = :householdId',
+      { replacements: { lotId, householdId: await this.households.current() } },
+    );
+  }
+
   /** What came and went, the latest first. */
   async latestMoves(): Promise<MoveView[]> {
     const moves = await this.sequelize.query<Omit<MoveView, 'at'> & { at: Date }>(MOVES, {
@@ -292,7 +313,7 @@ export class ShelfService {
   }
 
   private async one(id: string): Promise<LotView> {
-    const one = await this.summaries.list(asList(`${LOTS} AND lot_id = :id`), {
+    const one = await this.summaries.list(asList(`${ANY_LOT} AND lot_id = :id`), {
       id,
       now: this.clock.now(),
     });

@@ -178,3 +178,15 @@ const knownLots = (): LotView[] => [
     .getQueriesData<InfiniteData<LotView[]>>({ queryKey: [...keys.shelf, 'pages'] })
     .flatMap(([, data]) => data?.pages.flat() ?? []),
 ];
+
+/** Jars that were put on the list by mistake: taken off it as if they never were there. */
+export function takeOffList(lots: readonly Pick<LotView, 'id' | 'count'>[]): void {
+  for (const { id, count } of lots)
+    if (count > 0)
+      void outbox.addMove(id, {
+        id: crypto.randomUUID(),
+        change: -count,
+        reason: 'put',
+        at: today().toISOString(),
+      });
+}

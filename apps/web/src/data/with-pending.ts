@@ -44,7 +44,9 @@ export function withPending(
     const lot = shown.get(item.lotId);
     if (!lot) continue;
     if (item.kind === 'move') {
-      count(lot, item.body.change);
+      // Taken off the list again: it was never there.
+      if (item.body.reason === 'put' && lot.count + item.body.change <= 0) shown.delete(lot.id);
+      else count(lot, item.body.change);
       continue;
     }
     const { to, place, at } = item.body;

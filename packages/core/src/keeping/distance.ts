@@ -1,20 +1,21 @@
 import { readFormula, type PotFormula, type PotLine } from '../formula/index.js';
+import { times } from '../range/index.js';
 import { worstPH } from './acid-gate.js';
 
 /** More bottled lemon juice than this share of the pot no spread bears. Common practice. */
 const MOST_LEMON_SHARE = 0.12;
-const HALVINGS = 10;
+const HALVINGS = 7;
 /** Shown in steps of so many millilitres, rounded up. */
 const STEP_ML = 5;
 
-/** A line of so much bottled lemon juice. */
-function lemonLine(mass_kg: number): PotLine | undefined {
+/** A kilogram of bottled lemon juice as a line. */
+function kiloOfLemon(): PotLine | undefined {
   const { formula } = readFormula({
     kind: 'jam',
     method: 'long-boil',
     finish: { type: 'gel-temperature' },
     jars: [],
-    lines: [{ ingredient: 'lemon-juice-bottled', amount: `${(mass_kg * 1000).toFixed(2)} g` }],
+    lines: [{ ingredient: 'lemon-juice-bottled', amount: '1 kg' }],
   });
   return formula.lines[0];
 }
@@ -28,10 +29,10 @@ const LEMON_KG_PER_ML = 0.00103;
  */
 export function lemonMissing_ml(formula: PotFormula, limitPH: number): number | undefined {
   const pot_kg = formula.lines.reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
-  const pHWith = (mass_kg: number): number => {
-    const line = lemonLine(mass_kg);
-    return line ? worstPH(formula, [line]) : Infinity;
-  };
+  const kilo = kiloOfLemon();
+  if (!kilo) return undefined;
+  const pHWith = (mass_kg: number): number =>
+    worstPH(formula, [{ ...kilo, mass_kg: times(kilo.mass_kg, mass_kg) }]);
   let [less, more] = [0, pot_kg * MOST_LEMON_SHARE];
   if (!(more > 0) || pHWith(more) > limitPH) return undefined;
   for (let i = 0; i < HALVINGS; i++) {

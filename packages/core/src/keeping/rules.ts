@@ -67,6 +67,8 @@ interface Contents {
   readonly lowAcid: readonly PotLine[];
   readonly measured: MeasuredPHCheck | undefined;
   readonly reading: PHReading | undefined;
+  /** Nothing in the pan is unknown. */
+  readonly isUnderstood: boolean;
   readonly on: string | undefined;
   /** Lines of acid fruit whose published range reaches up to 4.6. */
   readonly borderline: readonly PotLine[];
@@ -118,18 +120,24 @@ const HERBS: ReadonlySet<string> = new Set([
   'crystallized-ginger',
 ]);
 
+const mayNotBeAcid = ({ ingredient: { acidClass } }: PotLine): boolean =>
+  acidClass === 'low-acid' || acidClass === 'refused';
+
 const underOil: KeepingRule = {
   rule: 10,
   decide: (contents) => {
     const dangerous = contents.lines.filter(isDangerousUnderOil);
     const oil_kg = massOf_kg(named(contents, OIL));
-    if (oil_kg <= contents.mass_kg * FAT_TRACE || dangerous.length === 0) return undefined;
+    // More of what may not be acid does not make a trace of the oil.
+    const acid_kg = contents.mass_kg - massOf_kg(contents.lines.filter(mayNotBeAcid));
+    const isAny = dangerous.length > 0 || !contents.isUnderstood;
+    if (oil_kg <= acid_kg * FAT_TRACE || !isAny) return undefined;
     return refusedFor(
       dangerous,
       'stop',
       reason(
         'under-oil',
-        `${namesOf(dangerous)} under oil: without air and acid this is where botulism grows. Do not make it`,
+        `${dangerous.length > 0 ? namesOf(dangerous) : 'something not understood'} under oil: without air and acid this is where botulism grows. Do not make it`,
       ),
     );
   },
@@ -451,6 +459,9 @@ export function decide(
     lowAcid: lines.filter((line) => acidClassOf(line, mass_kg, lines) === 'low-acid'),
     measured: checkMeasuredPH(measuredPH, formula, made, notUnderstood.length === 0),
     reading: measuredPH,
+    isUnderstood:
+      notUnderstood.length === 0 &&
+      !lines.some(({ ingredient }) => ingredient.id === OWN_INGREDIENT),
     on,
     borderline,
     limitPH: borderline.length > 0 ? BORDERLINE_LIMIT : ACID_LIMIT,

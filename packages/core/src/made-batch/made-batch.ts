@@ -50,6 +50,8 @@ export interface MadeOptions {
   readonly planned?: boolean;
   /** Only the jars of this size, as the document or the count names it. */
   readonly size?: string;
+  /** So many jars of this size are meant for the shelf; all full ones where it does not say. */
+  readonly count?: number;
 }
 
 /**
@@ -101,7 +103,7 @@ function asLogged<D extends FormulaDocument>(
   kitchen: Kitchen,
   options: MadeOptions,
 ): MadeBatch<D> {
-  const { on, planned = false, size } = options;
+  const { on, planned = false, size, count } = options;
   const filled = boil.jarred.filter(({ full, part }) => full + part > 0).map((jar) => jar.size);
   const { document: mixed, notUnderstood } = asMade(
     withoutPlace(written),
@@ -132,6 +134,7 @@ function asLogged<D extends FormulaDocument>(
       formula: judged,
       made: potBalance,
       size,
+      count,
     });
   };
   const keeping = keepingOf(formula, made);

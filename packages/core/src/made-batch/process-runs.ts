@@ -69,15 +69,18 @@ const countIn = (jars: readonly JarCount[] | undefined, size: string): number | 
  *
  * @param needed minutes by the table for the jars of a load, the longest of its sizes
  * @param foundAt when a fault came to light, milliseconds since 1970
+ * @param meant so many of its full jars are meant for the shelf; all where it is left out
  */
 export function sizeProcessed(
   boil: Boil,
   size: string,
   needed: (run: ProcessRun) => number,
   foundAt: number,
+  meant?: number,
 ): SizeProcessed {
   const runs = boil.processRuns.filter(({ jars }) => (countIn(jars, size) ?? 1) > 0);
-  const full = boil.jarred.find((jar) => jar.size === size)?.full ?? 0;
+  const filled = boil.jarred.find((jar) => jar.size === size)?.full ?? 0;
+  const full = Math.min(meant ?? filled, filled);
   const isShort = (run: ProcessRun): boolean => minutesOf(run) < needed(run);
   const faultOf = (run: ProcessRun, i: number): RunFault | undefined => {
     if (isShort(run)) return 'short';

@@ -21,6 +21,8 @@ interface Jarred {
   readonly made: Balance | null;
   /** Only the jars of this size. */
   readonly size: string | undefined;
+  /** So many of them are meant for the shelf. */
+  readonly count: number | undefined;
 }
 
 const AGAIN =
@@ -86,14 +88,14 @@ function lastCorrection({ log }: Boil): number {
 }
 
 function throughProcess(keeping: Keeping, jarred: Jarred): Keeping {
-  const { boil, size } = jarred;
+  const { boil, size, count } = jarred;
   if (boil.processRuns.length === 0) return withoutRuns(keeping, jarred);
   const needed = neededFor(jarred);
   const filled = boil.jarred.filter(({ full }) => full > 0).map((jar) => jar.size);
   const sizes = size === undefined ? filled : [size];
   const found = lastCorrection(boil);
   const each = (sizes.length === 0 ? [''] : sizes).map((one) =>
-    sizeProcessed(boil, one, needed, found),
+    sizeProcessed(boil, one, needed, found, count),
   );
   const faulty =
     each.find(({ fault, isFoundLate }) => fault !== undefined && isFoundLate) ??

@@ -11,6 +11,7 @@ import * as quickSearch from './0013-quick-search.js';
 import * as planned from './0006-planned.js';
 import * as shelf from './0003-shelf.js';
 import * as standings from './0011-standings.js';
+import * as stricterVerdicts from './0015-stricter-verdicts.js';
 import * as summaryCache from './0014-summary-cache.js';
 
 export interface Migration {
@@ -37,4 +38,5 @@ export const MIGRATIONS: readonly Migration[] = [
   photos,
   quickSearch,
   summaryCache,
+  stricterVerdicts,
 ];

@@ -5,7 +5,7 @@ import { useFormats } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 
 /** Hot enough to kill what would spoil it: a curd at 170 F, a butter as it is filled, C. */
-const CURD_C = 76.7;
+const CURD_C = 77;
 const BUTTER_C = 85;
 
 /**
@@ -14,7 +14,8 @@ const BUTTER_C = 85;
  */
 export function HeatQuestion() {
   const { id, boil, formula } = useBatch();
-  const { temperature } = useFormats();
+  const { temperature: exact } = useFormats();
+  const temperature = (C: number): string => exact(C).replace('.0', '');
   const isFilled = boil.jarred.some(({ full, part }) => full + part > 0);
   if (!isFilled || heatReached(boil, formula.kind).answer !== 'unknown') return null;
   const questions: Partial<Record<typeof formula.kind, string>> = {

@@ -13,7 +13,7 @@ import { useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
 import { logEvent } from '../../data/log-event.js';
 import { useKitchenInUse } from '../../data/kitchens.js';
-import { useLotsOf } from '../../data/shelf.js';
+import { takeOffList, useLotsOf } from '../../data/shelf.js';
 import { useFormats } from '../../ui/preferences.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
@@ -123,9 +123,16 @@ export function Jar() {
         <ProcessOfJars keeping={keeping} />
         <MeasuredPH />
         {shelved ? (
-          <Link to="../shelf" className="btn btn-primary h-[60px] w-full text-lg">
-            On the shelf: see the jars
-          </Link>
+          <>
+            <Link to="../shelf" className="btn btn-primary h-[60px] w-full text-lg">
+              On the shelf: see the jars
+            </Link>
+            {lots.some(({ count: left }) => left > 0) && (
+              <button type="button" className="btn" onClick={() => takeOffList(lots)}>
+                Take them off the list again
+              </button>
+            )}
+          </>
         ) : (
           <ToShelf filled={filled} />
         )}

@@ -58,7 +58,7 @@ export function ProcessOfJars({ keeping }: { readonly keeping: Keeping }) {
   return (
     <>
       {boil.processRuns.length > 0 && <Processed keeping={keeping} />}
-      {keeping.verdict !== 'shelf' && boil.processRuns.length === 0 && (
+      {keeping.verdict !== 'shelf' && boil.processRuns.length === 0 && advice !== 'say-heat' && (
         <NotForTheShelf keeping={keeping} />
       )}
       {isRun && <ToProcess process={process} left={left} again={again && isFinished} />}

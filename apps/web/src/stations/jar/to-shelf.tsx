@@ -1,57 +1,84 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { jarsThatAre, sealsOf, UNSEALED_PLACES } from '@idle-kettle/core';
+import {
+  jarsThatAre,
+  KEEPING_ADVICE_WORDS,
+  sealsOf,
+  UNSEALED_PLACES,
+  unprocessedJars,
+  type Boil,
+  type KeptIn,
+  type Seals,
+} from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { now } from '../../data/clock.js';
 import { outbox } from '../../data/outbox.js';
+import { takeOffList } from '../../data/shelf.js';
 import { jarsOf, partWords } from '../../ui/jar-picture.js';
+
+const UNDO_MS = 8000;
+
+/** Jars of one size that go to one place. */
+interface Put {
+  readonly size: string;
+  readonly count: number;
+  readonly partFill?: number;
+  readonly keptIn?: KeptIn;
+}
+
+/** Where the jars of a batch go: what did not seal, or was in no load, is a lot of its own. */
+function putsOf(boil: Boil, seals: Seals): readonly Put[] {
+  const unprocessed = boil.processRuns.length > 0 ? unprocessedJars(boil) : [];
+  return boil.jarred.flatMap(({ size, full, part }): Put[] => {
+    const cold = UNSEALED_PLACES.flatMap((keptIn): Put[] => {
+      const count = jarsThatAre(seals, size, keptIn).length;
+      return count > 0 && keptIn !== 'thrown-out' ? [{ size, count, keptIn }] : [];
+    });
+    const gone = UNSEALED_PLACES.reduce(
+      (sum, place) => sum + jarsThatAre(seals, size, place).length,
+      0,
+    );
+    const missed = unprocessed.find((jar) => jar.size === size)?.count ?? 0;
+    const rest = full - gone - missed;
+    return [
+      ...cold,
+      ...(missed > 0 ? [{ size, count: missed, keptIn: 'fridge' as const }] : []),
+      ...(rest > 0 ? [{ size, count: rest }] : []),
+      ...(part > 0 ? [{ size, count: 1, partFill: part }] : []),
+    ];
+  });
+}
 
 /** Puts what was counted on the shelf, once. */
 export function ToShelf({ filled }: { readonly filled: number }) {
-  const { id, boil } = useBatch();
-  const processed = boil.processed !== undefined;
+  const { id, boil, keeping } = useBatch();
+  const isForShelf = keeping.verdict === 'shelf' && boil.processRuns.length > 0;
   const seals = sealsOf(boil, useBatchNow());
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
   const put = async (): Promise<void> => {
     setBusy(true);
     const madeOn = new Date(boil.endedAt ?? now()).toISOString().slice(0, 10);
-    for (const { size, full, part } of boil.jarred) {
-      // What went into the cold for want of a seal is a lot of its own.
-      let down = full;
-      for (const keptIn of UNSEALED_PLACES) {
-        const count = jarsThatAre(seals, size, keptIn).length;
-        if (count > 0 && keptIn !== 'thrown-out')
-          await outbox.addPut({
-            id: crypto.randomUUID(),
-            batchId: id,
-            size,
-            count,
-            madeOn,
-            keptIn,
-          });
-        down -= count;
-      }
-      if (down > 0)
-        await outbox.addPut({ id: crypto.randomUUID(), batchId: id, size, count: down, madeOn });
-      if (part > 0)
-        await outbox.addPut({
-          id: crypto.randomUUID(),
-          batchId: id,
-          size,
-          count: 1,
-          partFill: part,
-          madeOn,
-        });
-    }
-    toast.success(
-      processed
-        ? 'On the shelf list'
-        : 'On the shelf list as fridge jars: no process is in the log',
-    );
+    const puts = putsOf(boil, seals).map((put) => ({
+      id: crypto.randomUUID(),
+      batchId: id,
+      madeOn,
+      ...put,
+    }));
+    for (const each of puts) await outbox.addPut(each);
+    toast.success(isForShelf ? 'On the shelf list' : 'On the shelf list, as fridge jars', {
+      action: { label: 'Undo', onClick: () => takeOffList(puts) },
+      duration: UNDO_MS,
+    });
     await navigate('../shelf');
   };
+  if (keeping.verdict === 'stop')
+    return (
+      <p className="text-watch">
+        These jars are not put away: {KEEPING_ADVICE_WORDS['throw-away']}.
+      </p>
+    );
   return (
     <>
       <button
@@ -73,9 +100,9 @@ export function ToShelf({ filled }: { readonly filled: number }) {
                   .join(' and '),
               )
               .join(', ')}{' '}
-        on the shelf
+        {isForShelf ? 'on the shelf' : 'in the fridge'}
       </button>
-      {filled > 0 && !processed && (
+      {filled > 0 && boil.processRuns.length === 0 && (
         <p className="mt-2 text-sm text-soft">
           No process is in the log yet: jars put away now count as fridge jars until it is.
         </p>

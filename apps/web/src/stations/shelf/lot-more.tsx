@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { LotView } from '@idle-kettle/contract';
 import { canGo } from '@idle-kettle/core';
+import { takeOffList } from '../../data/shelf.js';
 import { take, transfer } from './jar-moves.js';
 
 const COLD = [
@@ -115,6 +116,9 @@ export function LotMore({ lot, onDone }: LotMoreProps) {
       <p className="mt-1 text-sm text-soft">
         A bulging lid, spurting, an off smell, mould or ferment: throw it out without tasting.
       </p>
+      <button type="button" className="btn btn-ghost mt-2" onClick={done(() => takeOffList([lot]))}>
+        Put away by mistake: take them off the list
+      </button>
     </div>
   );
 }

@@ -6,6 +6,7 @@ import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
 import { Lots } from './lots.js';
 import { Story } from './story.js';
+import { Stricter } from './stricter.js';
 
 const plural = (n: number): string => `${n} ${n === 1 ? 'jar' : 'jars'}`;
 
@@ -37,6 +38,7 @@ export function Shelf() {
     places = [],
     hadJars = false,
     eatFirst = [],
+    stricter = [],
     pending = 0,
   } = overview ?? {};
   const narrowed = search !== '' || state !== 'all' || place !== '';
@@ -141,6 +143,7 @@ export function Shelf() {
           what is in the list; each one can be taken back.
         </p>
       )}
+      <Stricter lots={stricter} />
       {first.length > 0 && (
         <section aria-label="Eat first" className="mb-5">
           <h2 className="mb-2 text-xl">Eat first</h2>
