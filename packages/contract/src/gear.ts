@@ -1,9 +1,11 @@
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsIn,
+  IsInt,
   IsISO8601,
   IsOptional,
   IsUUID,
@@ -18,7 +20,7 @@ import {
   type Measures,
   type Profiled,
 } from '@idle-kettle/core';
-import { Name, Text, Within } from './rules.js';
+import { Day, Name, Text, Within } from './rules.js';
 
 /*
  * What stands in a kitchen, as its maker knows it. A figure that is not known is left out: the
@@ -200,6 +202,28 @@ export class WritingBody {
   names!: FoodNameBody[];
 }
 
+/** A row of the process tables that somebody held against their own printed table and signed. */
+export class TableCheckBody {
+  @Text(60, 'write the id of a row of the process tables')
+  row!: string;
+
+  /** The minutes that were signed, band by band: if ours change, the signature falls. */
+  @IsArray({ message: 'write the minutes of the four bands' })
+  @ArrayMinSize(4, { message: 'write the minutes of the four bands' })
+  @ArrayMaxSize(4, { message: 'write the minutes of the four bands' })
+  @IsInt({ each: true, message: 'write whole minutes' })
+  minutes!: number[];
+
+  @Text(160, 'write the table it was checked against, such as its title and year')
+  against!: string;
+
+  @Day()
+  on!: string;
+
+  @Text(60, 'write who checked it')
+  by!: string;
+}
+
 /** Everything that stands in one kitchen. */
 export class KitchenGear {
   @List(() => ThermometerBody)
@@ -241,6 +265,11 @@ export class KitchenGear {
   @ValidateNested()
   @Type(() => WritingBody)
   writing?: WritingBody;
+
+  /** Rows of the process tables that were checked; the others are from memory. */
+  @IsOptional()
+  @List(() => TableCheckBody)
+  tableChecks?: TableCheckBody[];
 }
 
 export const emptyGear = (): KitchenGear => ({

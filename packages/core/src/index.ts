@@ -168,7 +168,9 @@ export {
   PART_JAR,
   type Process,
   PROCESS_BANDS,
+  PROCESS_ROWS,
   processBand,
+  type ProcessRow,
   withOpenLids,
 } from './keeping/index.js';
 export { sampleBalance, type Sampled, worthMeasuring } from './uncertainty/index.js';

@@ -132,8 +132,7 @@ export const KEEPING_ADVICE_WORDS: Readonly<Record<KeepingAdvice, string>> = {
   'measure-ph':
     'Keep them in the fridge. A pH of 4.20 or less, measured in this batch within two days of filling, makes them shelf jars',
   'say-heat': 'Say whether it boiled and was filled hot; until then refrigerate',
-  'process-again':
-    'Within 24 hours of filling: refrigerate, or process again in full',
+  'process-again': 'Within 24 hours of filling: refrigerate, or process again in full',
   'do-not-make': 'Do not make it this way',
   'throw-away': 'Throw it away without tasting',
 };

@@ -22,6 +22,7 @@ export {
 } from './kept.js';
 export { type KeepingReason, type KeepingReasonCode, reason } from './reason.js';
 export { MEASURED_LIMIT, type PHReading } from './measured-ph.js';
+export { PROCESS_ROWS, type ProcessRow } from './process-table.js';
 export type { Process } from './row.js';
 export { FAT_TRACE, isAcidEnough, type KeepingOptions } from './rules.js';
 export { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';

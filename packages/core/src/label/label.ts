@@ -106,9 +106,7 @@ export function labelContent(
     bestBefore: jars.bestBefore,
     storage: STORAGE[jars.verdict],
     opened:
-      jars.verdict === 'shelf'
-        ? 'Once opened, in the fridge.'
-        : 'Eat within four weeks of opening.',
+      jars.verdict === 'shelf' ? 'Once opened, in the fridge.' : 'Use by the date, opened or not.',
     net_g:
       fill_g === undefined
         ? undefined

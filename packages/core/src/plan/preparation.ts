@@ -155,7 +155,7 @@ const PREPARATION_RULES: readonly PreparationRule[] = [
   },
   {
     code: 'macerate',
-    text: 'let the fruit stand in its sugar, covered and cool, to draw juice and stay whole',
+    text: 'let the fruit stand in its sugar, covered and cool, to draw juice and stay whole; in glass, enamel or stainless steel, for acid takes up copper and aluminium',
     minutes: { least: 4 * HOUR_MIN, most: DAY_MIN },
     handsOff: true,
     optional: true,

@@ -210,7 +210,8 @@ const cookButter = step(
         hoursToLose(water.high, cooker).high * HOUR_MIN,
       ],
       lines: linesAt('start', 'skins-soft'),
-      caution: 'it spits as it thickens, and catches late',
+      caution:
+        'it spits as it thickens, and catches late; blended hot, vent the lid under a towel and fill it a third at most',
       cue: 'it mounds on the spoon, and no water rings it on a cold plate',
     };
   },
@@ -389,20 +390,25 @@ const fillJars = step('fill', 'cannot-leave', ({ jars }) => ({
   caution: 'hot food into hot jars, on wood or a towel',
 }));
 
-const processLoads: StepRule = ({ process, jars, canner }) => {
+/** Jars of curd are brought up slowly, under a towel. National Center for Home Food Preservation, from memory. */
+const CURD_TO_BOIL_MIN: Minutes = [25, 30];
+
+const processLoads: StepRule = ({ process, jars, canner, cooking }) => {
   if (!process) return [];
   const loads = Math.ceil(jars / Math.max(canner, 1));
   const where = process.method === 'steam' ? 'in steam' : 'in boiling water';
+  const isCurd = cooking === 'curd';
+  const [least, most] = isCurd ? CURD_TO_BOIL_MIN : BACK_TO_BOIL_MIN;
+  const slowly = isCurd
+    ? 'bring it up to the boil over 25 to 30 minutes, a towel over the jars; '
+    : '';
   return Array.from({ length: loads }, (_, i): StepDraft => {
     const load = loads > 1 ? `load ${i + 1} of ${loads}: ` : '';
     return {
       code: `process-${i + 1}`,
-      text: `${load}process ${process.minutes} min ${where}, then ${REST_MIN} min of rest with the heat off`,
+      text: `${load}${slowly}process ${process.minutes} min ${where}, then ${REST_MIN} min of rest with the heat off`,
       attention: 'hands-off',
-      minutes: [
-        BACK_TO_BOIL_MIN[0] + process.minutes + REST_MIN,
-        BACK_TO_BOIL_MIN[1] + process.minutes + REST_MIN,
-      ],
+      minutes: [least + process.minutes + REST_MIN, most + process.minutes + REST_MIN],
       caution:
         i + 1 < loads
           ? 'the jars of the next load stay hot'
@@ -454,14 +460,19 @@ const fillUpPan: StepRule = ({ loads: wanted }) => {
 /** What is got ready beside the cooking takes the cook so long. Common practice. */
 const GET_READY_MIN: Minutes = [2, 5];
 
+/** What the canner is filled with; a curd goes into hot, not boiling, water. */
+function cannerText(method: Process['method'] | undefined, cooking: Cooking): string {
+  if (method === 'steam') return 'canner on, with its water';
+  return cooking === 'curd'
+    ? 'canner on: water for an inch over the jars, to 82 °C (180 °F) and no hotter'
+    : 'canner on: water for an inch over the jars';
+}
+
 const heatCanner = step(
   'canner',
   'hands-on',
-  ({ process }) => ({
-    text:
-      process?.method === 'steam'
-        ? 'canner on, with its water'
-        : 'canner on: water for an inch over the jars',
+  ({ process, cooking }) => ({
+    text: cannerText(process?.method, cooking),
     minutes: GET_READY_MIN,
     before: { code: 'fill', minutes: CANNER_MIN[process?.method ?? 'boiling-water'] },
   }),

@@ -17,6 +17,9 @@ const CAUTION_TEXT: Readonly<Record<Caution, string>> = {
   alcohol: 'alcohol: add it off the flame; it burns',
   garlic: 'garlic: never kept under oil without enough acid',
   leaves: 'stalks only: the leaves are poisonous',
+  elderberry:
+    'elderberries: never raw; stalks, leaves and unripe berries are poisonous, and the ripe ones are boiled',
+  stones: 'stone fruit: leave the kernels out, they make hydrogen cyanide',
 };
 
 export const ALLERGENS: ReadonlySet<Caution> = new Set(['egg', 'milk', 'nuts', 'sulphites']);

@@ -69,7 +69,9 @@ export type Caution =
   | 'honey'
   | 'alcohol'
   | 'garlic'
-  | 'leaves';
+  | 'leaves'
+  | 'elderberry'
+  | 'stones';
 
 /** Added pectin per 100 g of the product, and how it sets. */
 export interface PectinProduct {

@@ -134,12 +134,18 @@ function FromTheBoil() {
   );
 }
 
-/** What to mind with what is in the pot. */
+const HOT_BLENDING = {
+  code: 'hot-blending',
+  text: 'blending it hot: vent the lid under a towel, a third full at most, in batches; it splatters',
+} as const;
+
+/** What to mind with what is in the pan. */
 function Cautions() {
   const { formula } = useBatch();
-  const cautions = cautionsOf(formula.lines.map(({ ingredient }) => ingredient)).filter(
-    ({ atWork }) => atWork,
-  );
+  const cautions = [
+    ...cautionsOf(formula.lines.map(({ ingredient }) => ingredient)).filter(({ atWork }) => atWork),
+    ...(formula.kind === 'fruit-butter' ? [HOT_BLENDING] : []),
+  ];
   if (cautions.length === 0) return null;
   return (
     <ul

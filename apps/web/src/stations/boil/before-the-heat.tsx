@@ -92,6 +92,10 @@ export function BeforeTheHeat() {
             Fill the pot to a quarter of its depth, at most a third. The foam rises three to four
             times.
           </li>
+          <li>
+            Acid fruit does not stand in copper or bare aluminium: into such a pan only to boil,
+            with the sugar in, and out of it at once.
+          </li>
           <li>Put two plates in the cold for the test.</li>
           <li>
             Thermometer tip in the middle of the liquid, off the base, the pot stirred, the reading

@@ -6,6 +6,7 @@ import {
   keepingAdviceOn,
   MINUTE_MS,
   PROCESS_BANDS,
+  PROCESS_ROWS,
   processClock,
   unprocessedJars,
   type JarCount,
@@ -161,8 +162,14 @@ function useFirstLoad(
 }
 
 function HowToProcess({ process }: { readonly process: Process }) {
+  const { formula } = useBatch();
   const gear = useKitchenInUse()?.gear;
   const band = PROCESS_BANDS.find(({ label }) => label === process.band)?.id;
+  const row = Object.values(PROCESS_ROWS).find(({ name }) => name === process.row);
+  const check = gear?.tableChecks?.find(
+    (each) =>
+      each.row === row?.id && row.minutes.every((minutes, i) => each.minutes[i] === minutes),
+  );
   // A steam canner's dial has bands of its own; the maker wrote down what theirs shows.
   const mark =
     process.method === 'steam'
@@ -176,6 +183,12 @@ function HowToProcess({ process }: { readonly process: Process }) {
             ? `Jars sterilised first, ${process.sterilise_min} minutes here: this time is too short to do it.`
             : 'Clean hot jars, new lids, bands to fingertip tight.'}
         </li>
+        {formula.kind === 'curd' && (
+          <li>
+            Curd: the jars into water of 82 °C (180 °F), a towel over them, brought up to the boil
+            slowly over 25 to 30 minutes.
+          </li>
+        )}
         <li>
           The time starts {process.startWhen}.
           {mark !== undefined && ` Its own mark for here: “${mark}”.`}
@@ -190,8 +203,9 @@ function HowToProcess({ process }: { readonly process: Process }) {
         </li>
       </ul>
       <p className="mt-2 text-sm text-soft">
-        Table: {process.row}, {process.band}. {process.source}. Not a tested recipe: your extension
-        service or food authority has the last word.
+        Table: {process.row}, {process.band}. {process.source}
+        {check && `, checked against ${check.against} on ${check.on} by ${check.by}`}. Not a tested
+        recipe: your extension service or food authority has the last word.
       </p>
     </>
   );

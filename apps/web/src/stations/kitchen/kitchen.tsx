@@ -20,6 +20,7 @@ import { readForm, toForm, type KitchenForm } from './kitchen-form.js';
 import { Lessons } from './lessons.js';
 import { Pectins } from './pectins.js';
 import { Places } from './places.js';
+import { TableChecks } from './table-checks.js';
 import { Thermometers } from './thermometers.js';
 import { Burners, Vessels } from './vessels.js';
 import { today } from '../../data/clock.js';
@@ -53,6 +54,9 @@ export function Kitchen() {
               <Burners />
               <Instruments />
             </div>
+          </div>
+          <div className="mt-5">
+            <TableChecks />
           </div>
           <Files />
         </>

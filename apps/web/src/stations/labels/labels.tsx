@@ -34,6 +34,7 @@ const PART_WORDS: Readonly<Record<Part, string>> = {
   dates: 'the dates',
   net: 'the net amount',
   storage: 'how to keep it',
+  allergens: 'allergens',
   shares: 'fruit and sugar in 100 g',
   ingredients: 'the ingredients',
   licence: 'the line on selling',
