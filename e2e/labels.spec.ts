@@ -48,6 +48,7 @@ test('labels say what the verdict says, stay in their cells, and their code open
   await post(`/api/batches/${id}/events`, {
     events: [
       log('jarred', { jars: [{ size: '340-g', full: 5, part: 0.5 }] }),
+      log('heat-stated', { reached: true }),
       log('processed', { method: 'boiling-water', minutes: 15, altitude_m: 1180 }),
     ],
   });

@@ -51,3 +51,14 @@ export const readingsOf = (events: readonly StoredEvent[]): number[] =>
     .filter((event) => event.type === 'reading')
     .sort((a, b) => a.at.localeCompare(b.at))
     .map((event) => event.body.temperature_C ?? NaN);
+
+/** Records a process that no clock here counted: the table's minutes, begun so long ago. */
+export async function processedWithoutClock(page: Page, minutesAgo: number): Promise<void> {
+  await page.getByText('Processed without this clock').click();
+  const from = await page.evaluate(
+    (ago) => new Date(Date.now() - ago * 60_000).toTimeString().slice(0, 5),
+    minutesAgo,
+  );
+  await page.getByLabel('full boil from').fill(from);
+  await page.getByRole('button', { name: /^Record: \d+ min from/ }).click();
+}

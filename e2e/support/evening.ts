@@ -127,6 +127,8 @@ export class Evening {
     await this.page.getByRole('link', { name: 'To the jars' }).click();
     for (let i = 0; i < count; i++)
       await this.page.getByRole('button', { name: `One ${size} jar more` }).click();
+    const hot = this.page.getByRole('button', { name: 'Yes, it was that hot' });
+    if (await hot.isVisible()) await hot.click();
     if (process) {
       const clock = this.page.getByRole('group', { name: 'Clock of the process' });
       const start = clock.getByRole('button', { name: /full rolling boil: start the \d+ min$/ });

@@ -1,4 +1,17 @@
-import type { PotFormula } from './read.js';
+import type { Claims } from './claims.js';
+import type { Kind, Method } from './document.js';
+import type { Finish, PotJar } from './pot-finish.js';
+import type { PotLine } from './pot-line.js';
+
+/** What of a pot a tested formula says. */
+interface TestedPot {
+  readonly kind: Kind;
+  readonly method: Method;
+  readonly lines: readonly PotLine[];
+  readonly finish: Finish;
+  readonly jars: readonly PotJar[];
+  readonly claims: Claims;
+}
 
 /** Grams told apart: what a kitchen scale shows. */
 const MASS_DIGITS = 4;
@@ -9,7 +22,7 @@ const MASS_DIGITS = 4;
  * changes it, wherever it is made, so an attestation that carries it is void. Title and notes are
  * free.
  */
-export function fingerprint({ kind, method, lines, finish, jars, claims }: PotFormula): string {
+export function fingerprint({ kind, method, lines, finish, jars, claims }: TestedPot): string {
   const told = JSON.stringify([
     kind,
     method,

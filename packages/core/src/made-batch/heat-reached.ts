@@ -40,11 +40,13 @@ function byReadings(boil: Boil, kind: Kind, end: number): HeatReached {
   const needed_C = neededFor(kind, boil.boilingPoint_C ?? SEA_LEVEL_C);
   const hottest_C = Math.max(...readings.map(({ temperature_C }) => temperature_C));
   if (hottest_C >= needed_C) return YES;
+  // A butter cooks cooler and is brought back to heat before it is filled.
+  if (kind === 'fruit-butter') return UNKNOWN;
   if (end - last.at > STILL_TELLS_MS) return UNKNOWN;
   const word = kind === 'curd' ? 'thickened safely' : 'at a boil';
   return {
     answer: 'no',
-    why: `by its readings it reached ${hottest_C.toFixed(1)} °C and not the ${needed_C.toFixed(1)} °C at which it is ${kind === 'fruit-butter' ? 'hot enough to fill' : word}`,
+    why: `by its readings it reached ${hottest_C.toFixed(1)} °C and not the ${needed_C.toFixed(1)} °C at which it is ${word}`,
   };
 }
 
@@ -72,6 +74,7 @@ export function heatReached(boil: Boil, kind: Kind): HeatReached {
       ? 0
       : filledAt - Math.max(boil.endedAt ?? filledAt, lastHot ?? -Infinity);
   const isStillHot = kind === 'curd' || stood_ms <= STILL_HOT_MS;
-  if (told.answer === 'yes' && isStillHot) return YES;
+  const isHotAgain = kind === 'fruit-butter' && lastHot !== undefined;
+  if ((told.answer === 'yes' || isHotAgain) && isStillHot) return YES;
   return boil.heatStated ? YES : UNKNOWN;
 }

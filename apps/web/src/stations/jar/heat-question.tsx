@@ -33,7 +33,7 @@ export function HeatQuestion() {
       actions={
         <>
           <button type="button" className="btn btn-primary h-14" onClick={() => answer(true)}>
-            Yes, boiled and filled hot
+            Yes, it was that hot
           </button>
           <button type="button" className="btn h-14" onClick={() => answer(false)}>
             No
