@@ -114,7 +114,8 @@ test('labels say what the verdict says, stay in their cells, and their code open
         expect(text.y - text.size * 0.8, text.text).toBeGreaterThanOrEqual(box.y);
         expect(text.y + text.size * 0.25, text.text).toBeLessThanOrEqual(box.y + box.height);
       }
-      if (i === 0 || i === 5)
+      // On the smallest label such a name and the allergens leave no room for the code.
+      if ((i === 0 || i === 5) && sheetId !== 'letter-30')
         expect(sheetPage?.codeIn(box), sheetId).toBe(`${kettle.address}/batches/${id}/shelf`);
       return inside
         .map(({ text }) => text)
@@ -124,6 +125,7 @@ test('labels say what the verdict says, stay in their cells, and their code open
     // Nothing stands between the labels.
     expect(pages.flatMap(({ texts }) => texts).filter((text) => !placed.has(text))).toEqual([]);
     expect(pages[0]?.width).toBeCloseTo(sheet.page.width * PT_PER_MM, 1);
+    for (const text of words) expect(text).toContain('Contains SULPHITES.');
     const shelf = words.filter((text) => text.includes('Keep cool, dark and dry.'));
     const fridge = words.filter((text) => text.includes('Keep in the fridge.'));
     expect([shelf.length, fridge.length]).toEqual([5, 1]);

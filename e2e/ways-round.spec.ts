@@ -166,14 +166,14 @@ test('looking at another kitchen leaves the minutes of a batch as they are', asy
   });
   await evening.skip(1);
   await page.goto(`${kettle.address}/kitchen`);
-  await page.getByRole('button', { name: 'Seaside' }).click();
+  await page.getByRole('button', { name: 'Seaside 5 m' }).click();
   await expect(page.getByLabel('Altitude', { exact: true })).toHaveValue('5 m');
   await at(page, id, 'jar');
   const process = page.getByRole('region', { name: 'Process' });
   await expect(process.getByText('15 min', { exact: true })).toBeVisible();
   await expect(process).toContainText('Made at 1180 m');
   await page.goto(`${kettle.address}/kitchen`);
-  await page.getByRole('button', { name: 'Home' }).click();
+  await page.getByRole('button', { name: /^Home 1180 m/ }).click();
   await expect(page.getByLabel('Altitude', { exact: true })).toHaveValue('1180 m');
   expect(home).toBeDefined();
 });

@@ -127,3 +127,14 @@ describe.each(LABEL_SHEETS.map((sheet) => [sheet.id, sheet] as const))('%s', (_,
     expect(cellAt(sheet, each).page).toBe(1);
   });
 });
+
+test('allergens are named each once, whatever they are in', () => {
+  const label = of([
+    ['200 ml', 'lemon-juice-bottled'],
+    ['200 g', 'caster-sugar'],
+    ['3 each', 'egg'],
+    ['1 each', 'egg-yolk'],
+    ['100 g', 'butter'],
+  ]);
+  expect([...(label?.allergens ?? [])].sort()).toEqual(['egg', 'milk', 'sulphites']);
+});

@@ -43,6 +43,8 @@ export interface LabelContent {
   readonly sugarPer100_g: number | undefined;
   /** In order of weight. */
   readonly ingredients: readonly LabelIngredient[];
+  /** Allergens in it: "egg", "sulphites". */
+  readonly allergens: readonly string[];
   /** Warnings that belong on a jar: honey and infants. */
   readonly warnings: readonly string[];
 }
@@ -117,6 +119,13 @@ export function labelContent(
         : Math.round((fruit_kg / finish_kg) * 100),
     sugarPer100_g:
       balance === null ? undefined : Math.round(balance.finish.solubleSolidsPercent.mid),
+    allergens: [
+      ...new Set(
+        formula.lines.flatMap(({ ingredient }) =>
+          ingredient.cautions.filter((caution) => ALLERGENS.has(caution)),
+        ),
+      ),
+    ],
     ingredients: [...byName]
       .sort((a, b) => b[1].mass - a[1].mass)
       .map(([name, { allergen }]) => ({ name: plainName(name), allergen })),

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ingredientById, lineFromText } from '@idle-kettle/core';
+import { firstFilledAt, ingredientById, lineFromText } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { Row } from './entry-row.js';
@@ -28,6 +28,7 @@ function usePlannedSweetener(text: string): string | undefined {
 export function AdditionRow({ onAddition, onLeftOut }: AdditionRowProps) {
   const [text, setText] = useState('');
   const sweetener = usePlannedSweetener(text);
+  const isFilled = firstFilledAt(useBatch().boil) !== undefined;
   const isTyped = text.trim() !== '';
   const log = (planned?: boolean): void => {
     if (isTyped) onAddition(text.trim(), planned);
@@ -70,6 +71,12 @@ export function AdditionRow({ onAddition, onLeftOut }: AdditionRowProps) {
           </div>
         )}
       </form>
+      {isFilled && (
+        <p className="mt-2 text-sm text-soft">
+          Jars are filled: what you log now is taken with its time. It can make the storage
+          stricter, never kinder.
+        </p>
+      )}
       <Omissions onLeftOut={onLeftOut} />
     </Row>
   );

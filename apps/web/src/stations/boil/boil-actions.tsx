@@ -28,6 +28,7 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
           To the jars
         </Link>
         {back(false)}
+        <Wide name="I added…" onClick={() => onOpen('addition')} />
         {note}
       </div>
     );

@@ -33,8 +33,7 @@ const DESIGN_WORDS: Readonly<Record<Design, string>> = {
 const PART_WORDS: Readonly<Record<Part, string>> = {
   dates: 'the dates',
   net: 'the net amount',
-  storage: 'how to keep it',
-  allergens: 'allergens',
+  storage: 'how to keep it, and allergens',
   shares: 'fruit and sugar in 100 g',
   ingredients: 'the ingredients',
   licence: 'the line on selling',

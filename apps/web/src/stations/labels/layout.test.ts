@@ -28,6 +28,7 @@ const CONTENT: LabelContent = {
     { name: 'white sugar', allergen: false },
     { name: 'butter', allergen: true },
   ],
+  allergens: ['milk'],
   warnings: [],
 };
 const words = (change: Partial<LabelWords> = {}): LabelWords => ({
@@ -100,4 +101,23 @@ test('lines are broken at spaces; one word that is too long is cut with an ellip
   expect(wrap('unterkirchnerhof', 8, width)).toEqual(['unterki…']);
   expect(wrap('  ', 8, width)).toEqual([]);
   expect(wrap('made 12\u00a0Sep\u00a02026', 12, width)).toEqual(['made', '12 Sep 2026']);
+});
+
+test('a label too small for its allergens refuses; none is left off', () => {
+  const many = ['egg', 'milk', 'nuts', 'sulphites'];
+  const label = words({
+    content: { ...CONTENT, allergens: many },
+    withIngredients: false,
+    withCode: false,
+  });
+  const [least] = [...LABEL_SHEETS].sort(
+    (a, b) => a.cell.width * a.cell.height - b.cell.width * b.cell.height,
+  );
+  for (const sheet of LABEL_SHEETS) {
+    const layout = layOutLabel(label, sheet.cell, 'plain', measure);
+    if (layout) expect(said(layout)).toContain('Contains EGG, MILK, NUTS, SULPHITES.');
+  }
+  expect(
+    layOutLabel(label, { width: (least?.cell.width ?? 0) / 2, height: 12 }, 'plain', measure),
+  ).toBeUndefined();
 });

@@ -35,10 +35,10 @@ export interface LabelLayout {
 export const DESIGNS = ['band', 'frame', 'plain'] as const;
 export type Design = (typeof DESIGNS)[number];
 
-const PARTS = ['dates', 'net', 'storage', 'allergens', 'shares', 'ingredients', 'licence'] as const;
+const PARTS = ['dates', 'net', 'storage', 'shares', 'ingredients', 'licence'] as const;
 export type Part = (typeof PARTS)[number] | 'code';
 /** Never left off: a label too small for them is too small. */
-const NEEDED: ReadonlySet<Part> = new Set(['dates', 'net', 'storage', 'allergens']);
+const NEEDED: ReadonlySet<Part> = new Set(['dates', 'net', 'storage']);
 
 /** Left free at the edge of a label, where a cutter or a printer may be off, pt. */
 const EDGE = 6;
@@ -97,13 +97,15 @@ const partText = (part: Part, { dates, net, content }: LabelWords): string => {
     case 'net':
       return net;
     case 'storage':
-      return [content.storage, content.opened, ...content.warnings].join(' ');
-    case 'allergens': {
-      const allergens = content.ingredients.filter(({ allergen }) => allergen);
-      return allergens.length === 0
-        ? ''
-        : `Contains ${allergens.map(({ name }) => name.toUpperCase()).join(', ')}.`;
-    }
+      return [
+        content.storage,
+        content.opened,
+        // Needed as the storage is: never left off.
+        ...(content.allergens.length === 0
+          ? []
+          : [`Contains ${content.allergens.join(', ').toUpperCase()}.`]),
+        ...content.warnings,
+      ].join(' ');
     case 'shares':
       return content.fruitPer100_g === undefined || content.sugarPer100_g === undefined
         ? ''
