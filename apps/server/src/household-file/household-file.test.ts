@@ -213,12 +213,19 @@ test('what another attested is left out, and the verdict is no kinder for it', a
         removedAt: null,
         createdAt: at,
         updatedAt: at,
-        events: [],
+        events: [3.9, 4.4].map((value) => ({
+          id: randomUUID(),
+          type: 'measured-ph',
+          at,
+          device: 'bench',
+          body: { value, twoBuffers: true },
+        })),
       },
     ],
   };
   expect((await take(given).expect(200)).body).toMatchObject({
-    attestationsLeftOut: 2,
+    // The two of the document and the pH that would grant something; the high one is a warning.
+    attestationsLeftOut: 3,
     added: { batches: 1 },
   });
   const { document } = (await answer(`/api/batches/${id}`)) as { document: FormulaBody };
@@ -300,7 +307,8 @@ describe('tables for a spreadsheet', () => {
       lots.reduce((sum, { count }) => sum + count, 0),
     );
     const log = await table('log');
-    expect(log).toHaveLength(1020);
+    // The household of the file, and the one high pH that a later file brought.
+    expect(log).toHaveLength(1021);
     expect(log.some(({ body }) => body?.includes('\\nthen settled'))).toBe(true);
   });
 

@@ -5,11 +5,12 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { findJar, DAY_MS } from '@idle-kettle/core';
+import { DAY_MS, findJar, MEASURED_LIMIT, type EventBodies } from '@idle-kettle/core';
 import {
   flattenErrors,
   HOUSEHOLD_PARTS,
   HouseholdFrame,
+  type EventBody,
   type HouseholdImport,
   type FieldProblem,
   type FormulaBody,
@@ -274,6 +275,12 @@ function withoutAttestations({ formulas, batches }: HouseholdFile): number {
   }
   for (const batch of batches) {
     clean(batch.document);
+    // A pH that would grant anything is of the kitchen it was measured in; a high one is a warning.
+    const granting = (event: EventBody): boolean =>
+      event.type === 'measured-ph' &&
+      (event.body as EventBodies['measured-ph']).value <= MEASURED_LIMIT;
+    left += batch.events.filter(granting).length;
+    batch.events = batch.events.filter((event) => !granting(event));
     for (const event of batch.events)
       if (event.type === 'formula-filled')
         clean((event.body as { document: FormulaBody }).document);

@@ -5,7 +5,7 @@ import { formatISO } from 'date-fns/formatISO';
 import { parseISO } from 'date-fns/parseISO';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { canGo, findJar, type KeptIn, DAY_MS } from '@idle-kettle/core';
+import { canGo, findJar, type KeptIn, DAY_MS, MINUTE_MS } from '@idle-kettle/core';
 import type {
   ListLots,
   LotState,
@@ -79,6 +79,8 @@ const FIRST_LISTED = 30;
 /** A shelf jar is eaten first from so many days before its best is over. Common practice. */
 const SOON_DAYS = 60;
 const MOVES_LISTED = 200;
+/** What is taken back within so long was a slip, ms. A choice of ours. */
+const SLIP_MS = 10 * MINUTE_MS;
 
 @Injectable()
 export class ShelfService {
@@ -246,8 +248,11 @@ export class ShelfService {
       const { batchId, size, partFill, madeOn } = lot;
       const happenedAt = new Date(body.at);
       const place = body.keptIn ?? null;
-      // Going back to where they came from takes a slip back.
-      if (body.to !== lot.cameFrom) refuseKinder(before, place, body.at);
+      // Going back at once to where they came from takes a slip back.
+      const isSlip =
+        body.to === lot.cameFrom &&
+        (lot.keptSince === null || happenedAt.getTime() - lot.keptSince.getTime() <= SLIP_MS);
+      if (!isSlip) refuseKinder(before, place, body.at);
       const [target] = await this.lots.findOrCreate({
         where: { id: body.to },
         defaults: {
@@ -266,6 +271,11 @@ export class ShelfService {
       });
       if (target.householdId !== householdId || target.batchId !== batchId || target.size !== size)
         throw new ProblemException('not-now', 'jars only go to a lot of the same batch and size');
+      if (target.keptIn !== place || target.partFill !== partFill)
+        throw new ProblemException(
+          'not-now',
+          'jars that are kept in another way, and part jars, stay a lot of their own',
+        );
       const both = { householdId, reason: 'moved', whom: '', note: '', happenedAt };
       await this.moves.create(
         { ...both, id: body.id, lotId, change: -body.count },

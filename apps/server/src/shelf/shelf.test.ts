@@ -265,6 +265,14 @@ describe('jars that go elsewhere are a lot of their own', () => {
     expect(await best(jars.id, to(fridge, 'fridge', '2026-09-20'))).toBe('2026-10-10');
     const refused = async (from: string, body: object): Promise<string> =>
       ((await transfer(from, { ...body }).expect(409)).body as ProblemBody).detail;
+    // Into a lot that is kept otherwise, under whatever name: no.
+    const other = await lot();
+    await put({ ...other, batchId: jars.batchId }).expect(200);
+    expect(await refused(fridge, to(other.id, 'fridge', '2026-09-21'))).toMatch(
+      /kept in another way/,
+    );
+    // Back to where they came from, days later: that is no slip.
+    expect(await refused(fridge, to(jars.id, null, '2026-09-24'))).toMatch(/does not go back/);
     // To another cupboard, as a shelf jar: no.
     expect(await refused(fridge, to(cellar, null, '2026-09-21', 'Cellar'))).toMatch(
       /does not go back on the shelf/,

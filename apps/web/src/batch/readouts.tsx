@@ -191,6 +191,7 @@ function KeepingReadout({
   const { word, tone } = KEEPING_WORDS[verdict];
   const formats = useFormats();
   const notKept = verdict === 'stop' ? 'do not make or keep it' : 'not for the shelf';
+  const isTested = reasons[0]?.code === 'tested-source';
   const told = process ? `${process.minutes} min ${PROCESS_WORDS[process.method]}` : notKept;
   const [first, ...rest] = reasons;
   return (
@@ -202,7 +203,8 @@ function KeepingReadout({
           : `highest likely pH ${worstPH.toFixed(2)}, limit ${limitPH.toFixed(2)}`
       }
       word={word}
-      tone={tone}
+      // A tested source is not our own word, and has another colour.
+      tone={isTested ? 'plain' : tone}
       figures={told}
       {...(limitPH !== null && {
         range: { low: pH.mid, mid: pH.mid, high: Math.max(worstPH, pH.mid) },
@@ -211,7 +213,7 @@ function KeepingReadout({
       })}
       reason={
         <>
-          {process && verdict === 'shelf' ? (
+          {process && verdict === 'shelf' && !isTested ? (
             <>
               {altitude_m !== undefined && `At ${formats.altitude(altitude_m)}, `}
               {process.preSterilise ? 'jars boiled sterile first' : 'clean hot jars'},{' '}

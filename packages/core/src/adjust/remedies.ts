@@ -215,13 +215,17 @@ const acidForSet: RemedyRule = {
     setsBy(situation) === 'high-methoxyl' &&
     isWeak(situation) &&
     hasSetReason(situation.before, 'little-acid'),
-  propose: (situation) =>
-    add(
+  propose: (situation) => {
+    const proposal = add(
       situation,
       situation.document.kind === 'savoury-jelly' ? 'citric-acid' : LEMON,
       ({ outcome }) => outcome.pH <= ACID_ENOUGH_PH,
       MOST_LEMON_SHARE,
-    ),
+    );
+    return proposal && hasReason(situation.before, 'low-acid')
+      ? { ...proposal, text: `${proposal.text}, for taste and set only` }
+      : proposal;
+  },
   helps: isFirmer,
 };
 

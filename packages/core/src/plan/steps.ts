@@ -118,6 +118,8 @@ interface PlannedBatch {
   readonly formula: PotFormula;
   readonly balance: Balance;
   readonly process: Process | null;
+  /** It must not be made or kept this way. */
+  readonly isStop: boolean;
   readonly people: number;
   readonly canner: number;
   readonly vessel: Vessel;
@@ -429,8 +431,14 @@ const cleanUp = step('clean-up', 'hands-on', () => ({
   minutes: [15, 30],
 }));
 
-const coolJars = step('cool', 'hands-off', ({ process }) => ({
-  text: process ? 'leave them untouched' : 'let them cool, then into the fridge',
+/** What becomes of the jars once they are closed. */
+function coolingText(process: Process | null, isStop: boolean): string {
+  if (process) return 'leave them untouched';
+  return isStop ? 'do not keep them: see Storage' : 'let them cool, then into the fridge';
+}
+
+const coolJars = step('cool', 'hands-off', ({ process, isStop }) => ({
+  text: coolingText(process, isStop),
   minutes: process ? COOLING_MIN : [HOUR_MIN, 2 * HOUR_MIN],
 }));
 
@@ -552,7 +560,7 @@ function cookingOf({ kind, finish, lines }: PotFormula): Cooking {
 function plannedBatch(
   formula: PotFormula,
   balance: Balance,
-  { process }: Keeping,
+  { process, verdict }: Keeping,
   options: PlanOptions,
 ): PlannedBatch {
   const { kind, method, lines } = formula;
@@ -571,6 +579,7 @@ function plannedBatch(
     formula,
     balance,
     process,
+    isStop: verdict === 'stop',
     people: options.people ?? 1,
     canner: options.load ?? USUAL_LOAD,
     vessel: options.vessel ?? 'low-stove',
