@@ -129,8 +129,7 @@ export const KEEPING_ADVICE_WORDS: Readonly<Record<KeepingAdvice, string>> = {
     'Refrigerate or freeze it. For the shelf: a tested formula made unchanged, or a pH measured in this batch after filling',
   'process-meanwhile':
     'Process them now, then refrigerate until a pH of 4.20 or less is measured in this batch',
-  'measure-ph':
-    'Keep them in the fridge. A pH of 4.20 or less, measured in this batch within two days of filling, makes them shelf jars',
+  'measure-ph': 'Refrigerate until a pH of 4.20 or less is measured in this batch',
   'say-heat': 'Say whether it boiled and was filled hot; until then refrigerate',
   'process-again': 'Within 24 hours of filling: refrigerate, or process again in full',
   'do-not-make': 'Do not make it this way',

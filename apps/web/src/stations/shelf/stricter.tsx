@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns';
 import { Link } from 'react-router';
 import type { StricterLot } from '@idle-kettle/contract';
 import { request } from '../../data/api.js';
@@ -51,7 +52,8 @@ function StricterNotice({ was, lot, given }: StricterLot) {
       }
     >
       <p>
-        {jarsOf(String(lot.count), lot.size, lot.count)} of {lot.madeOn}
+        {jarsOf(String(lot.count), lot.size, lot.count)} of{' '}
+        {format(parseISO(lot.madeOn), 'd MMM yyyy')}
         {where}: put away as {KEEPING_WORDS[was].word.toLowerCase()}, now{' '}
         <strong>{KEEPING_WORDS[lot.keeping.verdict].word.toLowerCase()}</strong>.{' '}
         {sentence(lot.keeping.reason)}
