@@ -1,10 +1,16 @@
-import { jarWords, type Balance } from '@idle-kettle/core';
+import { jarWords, type Balance, type KeepingVerdict } from '@idle-kettle/core';
 import { JarPicture, jarsOf, partWords } from '../ui/jar-picture.js';
 
 const MOST_DRAWN = 24;
 
 /** The jars a pot will fill, drawn to size; the part jar shows how full it will be. */
-export function JarWall({ balance }: { readonly balance: Balance }) {
+export function JarWall({
+  balance,
+  verdict,
+}: {
+  readonly balance: Balance;
+  readonly verdict: KeepingVerdict;
+}) {
   const jars = balance.jars.flatMap(({ size, count }) => {
     const whole = Math.floor(count.mid + 1e-9);
     const part = count.mid - whole;
@@ -32,7 +38,7 @@ export function JarWall({ balance }: { readonly balance: Balance }) {
           <span className="pb-3 text-soft">and {jars.length - MOST_DRAWN} more</span>
         )}
       </div>
-      {last && last.fill < 1 && (
+      {last && last.fill < 1 && verdict !== 'stop' && (
         <figcaption className="mt-1.5 text-sm text-soft">
           The last one is {partWords(last.fill)}: a fridge jar, eaten first.
         </figcaption>

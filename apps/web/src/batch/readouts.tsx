@@ -48,17 +48,24 @@ interface ReadoutsProps {
   readonly balance: Balance;
   readonly keeping: Keeping;
   readonly formula: PotFormula;
+  /** Jars of it are filled already. */
+  readonly isFilled?: boolean;
 }
 
 /** Set, sharpness, solids, yield and keeping: each a word, its range, and why. */
-export function Readouts({ balance, keeping, formula }: ReadoutsProps) {
+export function Readouts({ balance, keeping, formula, isFilled = false }: ReadoutsProps) {
   return (
     <>
       <SetReadout {...balance} />
       <Sharpness balance={balance} formula={formula} />
       <Solids balance={balance} formula={formula} />
       <Yield {...balance} />
-      <KeepingReadout keeping={keeping} balance={balance} altitude_m={formula.place.altitude_m} />
+      <KeepingReadout
+        keeping={keeping}
+        balance={balance}
+        altitude_m={formula.place.altitude_m}
+        isFilled={isFilled}
+      />
     </>
   );
 }
@@ -182,15 +189,18 @@ function KeepingReadout({
   keeping,
   balance: { pH },
   altitude_m,
+  isFilled,
 }: {
   readonly keeping: Keeping;
   readonly balance: Balance;
   readonly altitude_m: number | undefined;
+  readonly isFilled: boolean;
 }) {
   const { verdict, reasons, process, worstPH, limitPH, storage } = keeping;
   const { word, tone } = KEEPING_WORDS[verdict];
   const formats = useFormats();
-  const notKept = verdict === 'stop' ? 'do not make or keep it' : 'not for the shelf';
+  const stopWords = isFilled ? 'throw away, do not taste' : 'do not make it';
+  const notKept = verdict === 'stop' ? stopWords : 'not for the shelf';
   const isTested = reasons[0]?.code === 'tested-source';
   const told = process ? `${process.minutes} min ${PROCESS_WORDS[process.method]}` : notKept;
   const [first, ...rest] = reasons;

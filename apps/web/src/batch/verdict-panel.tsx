@@ -1,4 +1,4 @@
-import { worthMeasuring, type Balance } from '@idle-kettle/core';
+import { firstFilledAt, worthMeasuring, type Balance } from '@idle-kettle/core';
 import { shareWords } from '../ui/share-words.js';
 import { useBatch } from './batch-context.js';
 import { MainProblem } from './main-problem.js';
@@ -16,7 +16,14 @@ export function VerdictPanel() {
   return (
     <aside aria-label="What will come out" className="px-4 pb-6 sm:px-6 xl:px-5 xl:py-5">
       <h2 className="mb-1 text-xl">What will come out</h2>
-      {balance && <Readouts balance={balance} keeping={keeping} formula={formula} />}
+      {balance && (
+        <Readouts
+          balance={balance}
+          keeping={keeping}
+          formula={formula}
+          isFilled={firstFilledAt(boil) !== undefined}
+        />
+      )}
       <div className="mt-4">
         <MainProblem />
         {balance && balance.readyJars > 0 && (

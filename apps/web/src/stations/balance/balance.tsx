@@ -88,7 +88,7 @@ function Later({ children }: { readonly children: ReactNode }) {
 }
 
 const Pictures = memo(function Pictures() {
-  const { balance, boil } = useBatch();
+  const { balance, boil, keeping } = useBatch();
   return (
     <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
       <div className="flex flex-col gap-4">
@@ -103,7 +103,7 @@ const Pictures = memo(function Pictures() {
           </div>
           {balance && (
             <div className="mb-4">
-              <JarWall balance={balance} />
+              <JarWall balance={balance} verdict={keeping.verdict} />
             </div>
           )}
           {boil.startedAt === undefined && <JarSlider />}

@@ -33,6 +33,7 @@ import { ToShelf } from './to-shelf.js';
 export function Jar() {
   const { id, balance, boil, document, formula, keeping } = useBatch();
   const formats = useFormats();
+  const isStop = keeping.verdict === 'stop';
   const gear = useKitchenInUse()?.gear;
   const { lots } = useLotsOf(id);
   const shelved = lots.length > 0;
@@ -70,7 +71,7 @@ export function Jar() {
         <section aria-label="Jars filled" className="panel p-4">
           <h2 className="text-xl">Jars filled</h2>
           <p className="text-soft">
-            Tap as each one is lidded. The last, part jar goes in the fridge.
+            Tap as each one is lidded.{!isStop && ' The last, part jar goes in the fridge.'}
           </p>
           {boil.phase === 'on-heat' && filled > 0 && (
             <p role="alert" className="mt-1 text-watch">
@@ -116,7 +117,9 @@ export function Jar() {
               onAdd={add}
             />
           )}
-          {!boil.processed && <PartJars jarred={boil.jarred} headspace_mm={headspace_mm} />}
+          {!boil.processed && !isStop && (
+            <PartJars jarred={boil.jarred} headspace_mm={headspace_mm} />
+          )}
           {filled > 0 && (!shelved || boil.lids) && <Lids />}
         </section>
         <HeatQuestion />
@@ -147,7 +150,7 @@ export function Jar() {
                 .map((jar) => jarsOf(jarWords(jar.count.mid), jar.size))
                 .join(' and ')}
             </h2>
-            <JarWall balance={balance} />
+            <JarWall balance={balance} verdict={keeping.verdict} />
             <p className="mt-2 text-soft">
               Up to {expected.toFixed(1)} may come out, and one is spare.
             </p>

@@ -17,7 +17,7 @@ const day = (iso: string): string => format(parseISO(iso), 'd MMM yyyy');
 function Kept({ lot }: { readonly lot: LotView }) {
   const { verdict, reason, bestBefore } = lot.keeping;
   if (verdict === 'stop')
-    return <p className="text-sm text-bad">Do not keep: {sentence(reason)}</p>;
+    return <p className="text-sm text-bad">Throw away, do not taste: {sentence(reason)}</p>;
   const past = daysLeft(lot, today()) < 0;
   const until =
     bestBefore === null
