@@ -152,6 +152,7 @@ export {
   canGo,
   type Computed,
   computeFormula,
+  decidingPH,
   type Keeping,
   KEEPING_ADVICE_WORDS,
   type KeepingAdvice,

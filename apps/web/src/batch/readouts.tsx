@@ -1,5 +1,6 @@
 import {
   bestWords,
+  decidingPH,
   FIRMNESS_BANDS,
   jarWords,
   PECTIN_PH,
@@ -210,7 +211,7 @@ function KeepingReadout({
       note={
         limitPH === null
           ? ''
-          : `highest likely pH ${worstPH.toFixed(2)}, limit ${limitPH.toFixed(2)}`
+          : `highest likely pH ${decidingPH(worstPH, limitPH, 1)} (limit ${limitPH.toFixed(1)})`
       }
       word={word}
       // A tested source is not our own word, and has another colour.

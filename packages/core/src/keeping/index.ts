@@ -8,6 +8,7 @@ export {
 } from './advice.js';
 export { assessKeeping, isStricter, type Keeping, madeStricter, processByTable } from './assess.js';
 export { PROCESS_BANDS, processBand } from './band.js';
+export { decidingPH } from './deciding-ph.js';
 export { type Computed, computeFormula } from './compute.js';
 export {
   canGo,

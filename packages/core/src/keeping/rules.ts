@@ -16,6 +16,7 @@ import {
   type MeasuredPHCheck,
   type PHReading,
 } from './measured-ph.js';
+import { decidingPH } from './deciding-ph.js';
 import { ACIDIFIED, PATTERN_SOURCE, reason, type KeepingReason } from './reason.js';
 import { publishedPatternOf } from './published-patterns.js';
 import type { KeepingVerdict } from './verdict.js';
@@ -367,15 +368,6 @@ const nothingAcid: KeepingRule = {
         ),
 };
 
-/** A pH to the digit that decides: never rounded over to the other side of its limit. */
-function deciding(pH: number, limit: number): string {
-  for (const digits of [2, 3]) {
-    const shown = pH.toFixed(digits);
-    if (Number(shown) > limit === pH > limit) return shown;
-  }
-  return pH.toFixed(4);
-}
-
 /** Rounding of a pH, so that one at its limit is not over it. */
 const PH_ROUNDING = 1e-9;
 
@@ -393,7 +385,7 @@ const acidFruit: KeepingRule = {
         reasons: [
           reason(
             'acid-fruit',
-            `acid enough: highest likely pH ${deciding(highest, limitPH)}, not above ${limitPH.toFixed(2)}`,
+            `acid enough: highest likely pH ${decidingPH(highest, limitPH)}, not above ${limitPH.toFixed(2)}`,
             ACIDIFIED,
           ),
         ],
@@ -408,7 +400,7 @@ const acidFruit: KeepingRule = {
         reasons: [
           reason(
             'not-acid-enough',
-            `highest likely pH ${deciding(highest, limitPH)}, above ${limitPH.toFixed(2)}${close}: ${missingAcid(contents)}`,
+            `highest likely pH ${decidingPH(highest, limitPH)}, above ${limitPH.toFixed(2)}${close}: ${missingAcid(contents)}`,
             ACIDIFIED,
           ),
           ...whyNotMeasured(contents),
