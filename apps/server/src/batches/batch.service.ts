@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { QueryTypes } from 'sequelize';
@@ -40,6 +41,20 @@ const NEWEST = ' ORDER BY created_at DESC, batch_id DESC LIMIT :limit';
  * other quotes.
  */
 const ON_THE_STOVE = /"phase": "(?!cold|done)/;
+
+/**
+ * What is in the jars stays what it was: before the formula of a batch with filled jars is changed,
+ * the one they were filled from goes into its log, where the device that counted them has not put it.
+ */
+const KEEP_AS_FILLED = `
+  INSERT INTO batch_events (id, household_id, batch_id, type, happened_at, device, body)
+  SELECT :eventId, batch.household_id, batch.id, 'formula-filled', first.at, 'server',
+    jsonb_build_object('document', batch.document)
+  FROM batches batch
+    JOIN LATERAL (SELECT min(happened_at) AS at FROM batch_events
+      WHERE batch_id = batch.id AND type = 'jarred') AS first ON first.at IS NOT NULL
+  WHERE batch.id = :id AND NOT EXISTS (
+    SELECT 1 FROM batch_events WHERE batch_id = batch.id AND type = 'formula-filled')`;
 
 @Injectable()
 export class BatchService {
@@ -106,8 +121,23 @@ export class BatchService {
       removedAt: null,
       ...(body.formulaId !== undefined && { formulaId: body.formulaId }),
     };
+    const householdId = await this.households.current();
     return view(
-      await saveDocument(this.batches, id, await this.households.current(), body, extra, view),
+      await saveDocument(
+        this.batches,
+        id,
+        householdId,
+        body,
+        extra,
+        view,
+        () => Promise.resolve(),
+        (batch, transaction) =>
+          this.sequelize.query(KEEP_AS_FILLED, {
+            replacements: { id: batch.id, eventId: randomUUID() },
+            type: QueryTypes.INSERT,
+            transaction,
+          }),
+      ),
     );
   }
 

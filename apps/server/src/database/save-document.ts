@@ -13,11 +13,14 @@ export interface Revisioned {
   revision: number;
 }
 
+type InTransaction<M> = (row: M, transaction: Transaction) => Promise<unknown>;
+
 /**
  * Creates or updates a document. Sending the same document again changes nothing; sending one that
  * was based on an older revision is a conflict, answered with what is stored.
  *
  * @param afterwards runs in the same transaction when something was changed
+ * @param beforehand runs in it before a document that is there already is changed
  *
  * @throws ProblemException 409 with `current`, 404 when the id belongs to another household
  */
@@ -28,7 +31,8 @@ export async function saveDocument<M extends Model & Revisioned>(
   { document, revision }: SaveDocument,
   extra: Partial<Attributes<M>>,
   view: (row: M) => unknown,
-  afterwards: (row: M, transaction: Transaction) => Promise<unknown> = () => Promise.resolve(),
+  afterwards: InTransaction<M> = () => Promise.resolve(),
+  beforehand: InTransaction<M> = () => Promise.resolve(),
 ): Promise<M> {
   const sequelize = model.sequelize;
   if (!sequelize) throw new Error('the model has no connection');
@@ -57,6 +61,7 @@ export async function saveDocument<M extends Model & Revisioned>(
         { current: view(row) },
       );
     }
+    await beforehand(row, transaction);
     const next = await row.update({ ...values, revision: revision + 1 } as never, { transaction });
     await afterwards(next, transaction);
     return next;

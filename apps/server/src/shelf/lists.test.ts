@@ -193,6 +193,18 @@ describe('after the jars were put away', () => {
     const keeping = async () =>
       (await lots({ batch: id })).find((each) => each.id === lot)?.keeping.verdict;
     expect(await keeping()).toBe('shelf');
+    // Edited afterwards into something worse, or better: the jars keep what was in the pan.
+    const { document, revision } = (await kitchen.http.get(`/api/batches/${id}`).expect(200))
+      .body as {
+      document: { lines: object[] };
+      revision: number;
+    };
+    const lines = [...document.lines, { ingredient: 'cantaloupe', amount: '1 kg' }];
+    await kitchen.http
+      .put(`/api/batches/${id}`)
+      .send({ document: { ...document, lines }, revision })
+      .expect(200);
+    expect(await keeping()).toBe('shelf');
     await log(id, event('addition', at(900), { text: '1 kg cantaloupe' }));
     await log(id, event('addition', at(901), { text: '500 ml bottled lemon juice' }));
     expect(await keeping()).toBe('fridge');

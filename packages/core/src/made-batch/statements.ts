@@ -43,7 +43,8 @@ export function filledFrom<D extends FormulaDocument>(boil: Boil, written: D): D
   const first = firstFilledAt(boil);
   if (first === undefined) return written;
   const entry = boil.log.find(
-    ({ event, at }) => event.type === 'formula-filled' && at >= first - SAME_MOMENT_MS,
+    ({ event, at }) =>
+      event.type === 'formula-filled' && at >= first - SAME_MOMENT_MS && at <= first + SLIP_MS,
   );
   return entry?.event.type === 'formula-filled'
     ? { ...written, ...entry.event.body.document }
