@@ -219,3 +219,21 @@ test('an opened jar never comes back to the shelf, and shelving by mistake is ta
   });
   expect(back.status).toBe(409);
 });
+
+test('a row of the process tables is checked against one’s own and signed', async ({ page }) => {
+  await Evening.begin(page, kettle, FROM);
+  await page.goto(`${kettle.address}/kitchen`);
+  const tables = page.getByRole('region', { name: 'Process tables' });
+  await expect(tables).toContainText('0 of 9 rows are signed');
+  await tables.getByRole('button', { name: 'Check lemon curd' }).click();
+  await tables.getByLabel('checked against').fill('County tables, 2024, p. 3');
+  await tables.getByLabel('by', { exact: true }).fill('Nell');
+  await tables.getByRole('button', { name: 'Sign this row' }).click();
+  await expect(tables).toContainText('1 of 9 rows are signed');
+  await page.reload();
+  await expect(
+    tables.getByText(/Checked against County tables, 2024, p\. 3 on 2026-09-12 by Nell/),
+  ).toBeVisible();
+  await tables.getByRole('button', { name: 'Withdraw' }).click();
+  await expect(tables).toContainText('0 of 9 rows are signed');
+});

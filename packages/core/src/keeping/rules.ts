@@ -8,7 +8,7 @@ import {
 } from '../formula/index.js';
 import { isProduce, type AcidClass } from '../produce/index.js';
 import { worstPH } from './acid-gate.js';
-import { lemonMissing_ml } from './distance.js';
+import { acidMissing_ml } from './distance.js';
 import { curdDepartures } from './curd.js';
 import {
   checkMeasuredPH,
@@ -285,16 +285,19 @@ const whyNotMeasured = ({ measured }: Contents): KeepingReason[] =>
 
 /** How far low-acid produce is from the line, where no spread bears the acid it would take. */
 const howFar = ({ formula, worstPH: highest }: Contents): string =>
-  lemonMissing_ml(formula, MEASURED_LIMIT) === undefined
+  acidMissing_ml(formula, MEASURED_LIMIT) === undefined
     ? `. It is near pH ${highest.toFixed(1)}: no amount of lemon juice a spread could bear would do`
     : '';
 
-/** How much acid is missing, or that none would do. */
+/** How much acid is missing, or that none would do; a savoury jelly takes vinegar. */
 function missingAcid({ formula, limitPH }: Contents): string {
-  const ml = lemonMissing_ml(formula, limitPH);
+  const isSavoury = formula.kind === 'savoury-jelly';
+  const acid = isSavoury ? 'distilled-vinegar' : 'lemon-juice-bottled';
+  const name = isSavoury ? 'vinegar of 5 % acid' : 'bottled lemon juice';
+  const ml = acidMissing_ml(formula, limitPH, acid);
   return ml === undefined
-    ? 'refrigerate; no amount of lemon juice a spread could bear would do'
-    : `refrigerate until about ${ml} ml more bottled lemon juice is in`;
+    ? `refrigerate; no amount of ${name} a spread could bear would do`
+    : `refrigerate until about ${ml} ml more ${name} is in`;
 }
 
 const mayReachLowAcid: KeepingRule = {

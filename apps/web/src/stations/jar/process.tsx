@@ -4,29 +4,27 @@ import {
   cannerLoads,
   KEEPING_ADVICE_WORDS,
   keepingAdviceOn,
-  MINUTE_MS,
+  HOUR_MS,
   PROCESS_BANDS,
   PROCESS_ROWS,
-  processClock,
   unprocessedJars,
   type JarCount,
   type Keeping,
   type Process,
   type ProcessRun,
 } from '@idle-kettle/core';
-import { timeOfBatch, useBatch, useBatchNow } from '../../batch/batch-context.js';
+import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { PROCESS_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useKitchenInUse } from '../../data/kitchens.js';
-import { useCallOut } from '../../ui/attention.js';
 import { jarName, jarsOf } from '../../ui/jar-picture.js';
 import { useFormats } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
-import { clock } from '../../ui/now.js';
 import { sentence } from '../../ui/sentence.js';
 import { BatchAltitude } from './batch-altitude.js';
+import { ClockedProcess, StatedProcess } from './process-record.js';
+import { ProcessTimer } from './process-timer.js';
 
-const HOUR_MS = 60 * MINUTE_MS;
 /** A pH, or a second process, still counts so long after the jars were filled, h. */
 const MEASURED_WITHIN_H = 48;
 const MADE_GOOD_WITHIN_H = 24;
@@ -74,6 +72,7 @@ function NotForTheShelf({ keeping }: { readonly keeping: Keeping }) {
   return (
     <Notice title={KEEPING_ADVICE_WORDS[advice]} tone="care">
       {first && sentence(first.text)} {keeping.verdict !== 'stop' && sentence(keeping.storage.text)}
+      {advice === 'enter-altitude' && <BatchAltitude />}
     </Notice>
   );
 }
@@ -141,8 +140,8 @@ function ToProcess({ process, left, again }: ToProcessProps) {
             steam={process.method === 'steam'}
             {...(!isOnly && { jars: load })}
           />
-          <Finish minutes={process.minutes} onRan={(minutes) => ran(minutes)} />
-          {boil.process.begun === undefined && <NotTimed process={process} onRan={ran} />}
+          <ClockedProcess minutes={process.minutes} onRan={(minutes) => ran(minutes)} />
+          {boil.process.begun === undefined && <StatedProcess process={process} onRan={ran} />}
         </>
       )}
     </section>
@@ -242,197 +241,6 @@ function LoadChoice({ waiting, load, onChange }: LoadChoiceProps) {
         </label>
       ))}
     </fieldset>
-  );
-}
-
-/** What the clock saw, as a record: whole, or stopped early. Nothing after a lost boil. */
-function Finish({
-  minutes,
-  onRan,
-}: {
-  readonly minutes: number;
-  readonly onRan: (minutes: number) => void;
-}) {
-  const { boil } = useBatch();
-  const counted = processClock(boil, minutes, useBatchNow());
-  if (counted.phase === 'waiting') return null;
-  if (counted.phase === 'running') {
-    const ran = Math.floor(counted.minutes - counted.left_ms / MINUTE_MS);
-    return ran < 1 ? (
-      <p className="mt-2 text-sm text-soft">It can be recorded once a minute has run.</p>
-    ) : (
-      <button type="button" className="btn btn-ghost mt-2 w-full" onClick={() => onRan(ran)}>
-        Stopped early, after {ran} min
-      </button>
-    );
-  }
-  return (
-    <button
-      type="button"
-      className="btn btn-secondary mt-3 h-[56px] w-full"
-      onClick={() => onRan(counted.minutes)}
-    >
-      The jars went through {counted.minutes} min
-    </button>
-  );
-}
-
-/** The moment of today at a time of day; of yesterday where that is still to come. */
-function momentAt(time: string, now: number): number {
-  const [hours = 0, minutes = 0] = time.split(':').map(Number);
-  const at = new Date(now);
-  at.setHours(hours, minutes, 0, 0);
-  return at.getTime() > now ? at.getTime() - 24 * HOUR_MS : at.getTime();
-}
-
-/** A process that no clock here counted: stated with its start. */
-function NotTimed({
-  process,
-  onRan,
-}: {
-  readonly process: Process;
-  readonly onRan: (minutes: number, startedAt: number) => void;
-}) {
-  const { boil } = useBatch();
-  const [time, setTime] = useState('');
-  const [minutes, setMinutes] = useState('');
-  const ran = minutes === '' ? process.minutes : Number(minutes);
-  const now = timeOfBatch(boil);
-  const startedAt = time === '' ? undefined : momentAt(time, now);
-  const isOver = startedAt !== undefined && startedAt + ran * MINUTE_MS <= now;
-  const isRight = Number.isFinite(ran) && ran >= 1 && ran <= 240 && isOver;
-  return (
-    <details className="mt-3">
-      <summary className="min-h-[44px] cursor-pointer pt-2 underline">
-        Processed without this clock
-      </summary>
-      <form
-        className="mt-1 flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (isRight) onRan(ran, startedAt);
-        }}
-      >
-        <label className="flex flex-col gap-1 text-sm text-soft">
-          full boil from
-          <input
-            type="time"
-            className="input w-32 text-base-content"
-            value={time}
-            onChange={(event) => setTime(event.target.value)}
-          />
-        </label>
-        <label className="flex flex-col gap-1 text-sm text-soft">
-          minutes it ran
-          <input
-            type="number"
-            inputMode="numeric"
-            min={1}
-            max={240}
-            className="input w-28 text-base-content"
-            placeholder={String(process.minutes)}
-            value={minutes}
-            onChange={(event) => setMinutes(event.target.value)}
-          />
-        </label>
-        <button type="submit" className="btn h-[56px] flex-1" disabled={!isRight}>
-          Record: {ran} min{time !== '' && ` from ${time}`}
-        </button>
-        {time !== '' && !isOver && (
-          <p role="alert" className="w-full text-sm text-bad">
-            {ran} min from {time} are not over yet.
-          </p>
-        )}
-        <p className="w-full text-sm text-soft">It will read “stated, not timed”.</p>
-      </form>
-    </details>
-  );
-}
-
-interface ProcessTimerProps {
-  readonly minutes: number;
-  readonly steam: boolean;
-  /** The jars of this load, where they are not all. */
-  readonly jars?: readonly JarCount[];
-}
-
-/**
- * The time of the process: begun at the right sign, from zero again when the boil is lost, then the
- * rest.
- */
-export function ProcessTimer({ minutes, steam, jars }: ProcessTimerProps) {
-  const { id, boil } = useBatch();
-  const now = useBatchNow();
-  const { phase, left_ms, minutes: whole, lost } = processClock(boil, minutes, now);
-  useCallOut({
-    code: phase,
-    text: phase === 'rest' ? 'Heat off, lid off away from the face' : 'Lift the jars',
-  });
-  const { begun } = boil.process;
-  const begin = (): void =>
-    void logEvent(id, 'process-begun', { minutes: whole, ...(jars && { jars }) });
-  const sign = steam ? 'The steam is at its mark' : 'It is at a full rolling boil';
-  return (
-    <div
-      role="group"
-      aria-label="Clock of the process"
-      className="mt-3 rounded-[12px] border-2 border-secondary p-4"
-    >
-      {phase === 'waiting' && (
-        <>
-          {lost > 0 && (
-            <p className="mb-2 text-watch">The boil stopped: back to it, and from zero again.</p>
-          )}
-          <button type="button" className="btn btn-primary h-16 w-full text-lg" onClick={begin}>
-            {sign}: start the {whole} min
-          </button>
-        </>
-      )}
-      {phase === 'running' && (
-        <div className="flex flex-wrap items-center justify-between gap-3">
-          <div>
-            <p className="text-soft">of {whole} min, left</p>
-            <p role="timer" className="display text-[58px] leading-none">
-              {clock(left_ms + 999)}
-            </p>
-            {begun !== undefined && begun.minutes !== minutes && (
-              <p className="mt-1 text-watch">
-                The altitude was changed while it ran: {minutes} min by the table now,{' '}
-                {begun.minutes} when it began. The longer one counts.
-              </p>
-            )}
-            <p className="mt-1 text-soft">
-              {steam
-                ? 'The steam stays at its mark, the vent turned away.'
-                : 'An inch of water over the jars: top it up boiling, never cold.'}
-            </p>
-          </div>
-          <button
-            type="button"
-            className="btn h-16 text-lg"
-            onClick={() => logEvent(id, 'process-lost', {})}
-          >
-            {steam ? 'The steam fell' : 'The boil was lost'}
-          </button>
-        </div>
-      )}
-      {phase === 'rest' && (
-        <>
-          <p className="display text-2xl">Heat off, lid off away from the face</p>
-          <p className="text-soft">
-            The jars rest in there. Left: <span role="timer">{clock(left_ms + 999)}</span>
-          </p>
-        </>
-      )}
-      {phase === 'over' && (
-        <>
-          <p className="display text-2xl">Lift them straight up</p>
-          <p className="text-soft">
-            Upright, apart, on wood or a towel; untouched for 12 to 24 hours.
-          </p>
-        </>
-      )}
-    </div>
   );
 }
 

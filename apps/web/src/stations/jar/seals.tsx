@@ -17,7 +17,7 @@ import { useLotsOf } from '../../data/shelf.js';
 import { usePreferences } from '../../ui/preferences.js';
 import { jarName, jarsOf } from '../../ui/jar-picture.js';
 import { today } from '../../data/clock.js';
-import { ProcessTimer } from './process.js';
+import { ProcessTimer } from './process-timer.js';
 
 const STATE_WORDS: Readonly<Record<JarSeal['state'], string>> = {
   unknown: 'not pressed yet',
