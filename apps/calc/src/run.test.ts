@@ -181,6 +181,7 @@ test('without an altitude there is no process, a warning, and the longest band i
   expect(json(outcome)).toMatchObject({
     process: null,
     safestProcess: { minutes: 20, preSterilise: false },
+    finish: { temperature_C: null },
     warnings: expect.arrayContaining([
       expect.objectContaining({ code: 'altitude-needed' }),
     ]) as never,

@@ -88,7 +88,7 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
   const test_s = simulated(() => heat_W).end_s - TESTED_BEFORE_S;
   const boil = simulated((time_s) => (time_s >= test_s && time_s < test_s + TESTED_S ? 0 : heat_W));
   add('light', 0, {
-    gelTemperature_C: Math.round(pot.finish.temperature_C.mid * 10) / 10,
+    gelTemperature_C: Math.round((pot.finish.temperature_C?.mid ?? 0) * 10) / 10,
     boilingPoint_C: DEMO_KITCHEN.boilingPoint_C,
     altitude_m: DEMO_KITCHEN.altitude_m,
     ...(batch.document.kind !== 'fruit-butter' && DEMO_STOVE),

@@ -100,7 +100,9 @@ export function stopWords(
 ): { lead: string; words: string } {
   switch (finish.type) {
     case 'gel-temperature':
-      return { lead: 'stop at', words: formats.temperature(outcome.temperature_C.mid) };
+      return outcome.temperature_C
+        ? { lead: 'stop at', words: formats.temperature(outcome.temperature_C.mid) }
+        : { lead: 'to know where to stop,', words: 'enter the altitude' };
     case 'soluble-solids':
       return { lead: 'stop at', words: `${outcome.solubleSolidsPercent.mid.toFixed(0)} % solids` };
     case 'hard-boil':

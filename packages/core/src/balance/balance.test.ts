@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { readFormula, type FormulaDocument } from '../formula/index.js';
+import { CURD, documentOf, pot } from '../testing/formula.js';
 import { balance, type Balance } from './balance.js';
 
 const doc = (lines: [string, string, string?][], rest: Partial<FormulaDocument> = {}): unknown => ({
@@ -50,7 +51,7 @@ describe('the arithmetic', () => {
     );
     expect(finish.solubleSolidsPercent.mid).toBeGreaterThan(62.5);
     expect(finish.solubleSolidsPercent.mid).toBeLessThan(67);
-    expect(finish.temperature_C.mid).toBeCloseTo(finish.boilingPointOfWater_C.mid + 40 / 9, 9);
+    expect(finish.temperature_C?.mid).toBeCloseTo(finish.boilingPointOfWater_C.mid + 40 / 9, 9);
   });
 
   test('jars hold the finished mass less film and foam', () => {
@@ -255,4 +256,25 @@ test('the balance of a 10-line pot takes well under a frame', () => {
     return (performance.now() - from) / 40;
   });
   expect(Math.min(...rounds)).toBeLessThan(5);
+});
+
+test('without a known place there is no temperature to stop at, never that of the sea; a curd has its own', () => {
+  const stop = (rest: object, place: object) =>
+    balance(
+      pot(
+        documentOf(
+          [
+            ['1 kg', 'damson'],
+            ['900 g', 'white-sugar'],
+          ],
+          rest,
+        ),
+        place,
+      ),
+    )?.finish.temperature_C;
+  expect(stop({}, {})).toBeNull();
+  expect(stop({ finish: { type: 'soluble-solids', percent: 62 } }, {})).toBeNull();
+  expect(stop({}, { pressure_kPa: 87 })?.mid).toBeLessThan(102);
+  expect(stop({}, { boilingPoint_C: 96.1 })?.mid).toBeCloseTo(100.5, 1);
+  expect(stop(CURD, {})?.mid).toBeCloseTo(76.7, 0);
 });

@@ -34,8 +34,8 @@ export interface Balance {
   readonly solubleSolids_kg: Range;
   readonly insolubleSolids_kg: Range;
   readonly finish: {
-    /** Where to stop, on the thermometer in use. */
-    readonly temperature_C: Range;
+    /** Where to stop, on the thermometer in use; null where the place is not known. */
+    readonly temperature_C: Range | null;
     readonly boilingPointOfWater_C: Range;
     /** Of the liquid, as a refractometer reads it. */
     readonly solubleSolidsPercent: Range;

@@ -50,9 +50,9 @@ function stopFinding(
   { formula, balance }: Audited,
   statedStop_C: number | undefined,
 ): Finding | undefined {
-  const here_C = balance.finish.temperature_C.mid;
+  const here_C = balance.finish.temperature_C?.mid;
   const isGel = formula.finish.type === 'gel-temperature';
-  if (statedStop_C === undefined || !isGel) return undefined;
+  if (statedStop_C === undefined || here_C === undefined || !isGel) return undefined;
   if (Math.abs(statedStop_C - here_C) <= SAME_STOP_K)
     return {
       code: 'stated-stop',

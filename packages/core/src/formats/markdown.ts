@@ -6,6 +6,11 @@ import { statedFormula } from './stated-formula.js';
 import { ingredientTexts } from './json-ld.js';
 
 /** Characters that would be read as Markdown or HTML. */
+/** Where to stop in both units, or that nobody can say. */
+const stopText = (stop_C: number | undefined): string =>
+  stop_C === undefined
+    ? 'Where to stop needs an altitude'
+    : `Stop near ${stop_C.toFixed(1)} °C (${fahrenheit(stop_C).toFixed(0)} °F)`;
 const escaped = (text: string): string =>
   text.replace(/[\\`*_{}[\]<>#|]/g, '\\$&').replace(/\r?\n/g, ' ');
 
@@ -29,7 +34,7 @@ export function toMarkdown(
     lines.push(
       '## What will come out',
       '',
-      `- Stop near ${finish.temperature_C.mid.toFixed(1)} °C (${fahrenheit(finish.temperature_C.mid).toFixed(0)} °F), ${finish.solubleSolidsPercent.low.toFixed(0)} to ${finish.solubleSolidsPercent.high.toFixed(0)} % soluble solids`,
+      `- ${stopText(finish.temperature_C?.mid)}, ${finish.solubleSolidsPercent.low.toFixed(0)} to ${finish.solubleSolidsPercent.high.toFixed(0)} % soluble solids`,
       ...jars.map(
         ({ size, count }) => `- ${count.low.toFixed(1)} to ${count.high.toFixed(1)} × ${size}`,
       ),

@@ -81,7 +81,7 @@ export function outcomeOf(
   const told = boil.log.filter(({ undone }) => !undone);
   return {
     stop: {
-      planned_C: gelTemperature_C ?? planned?.finish.temperature_C.mid,
+      planned_C: gelTemperature_C ?? planned?.finish.temperature_C?.mid,
       actual_C: last?.temperature_C,
     },
     boil: {

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { boilingPointAt, gelTemperature_C, type PanAndBurner } from '@idle-kettle/core';
+import { boilingPointAt, GEL_RISE_C, gelTemperature_C, type PanAndBurner } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { VesselChoice } from '../../batch/vessel-choice.js';
 import { isByTemperature } from '../../batch/words.js';
+import { useKitchenInUse } from '../../data/kitchens.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
@@ -16,8 +17,12 @@ export function BeforeTheHeat() {
   const { kitchen: place } = usePreferences();
   const formats = useFormats();
   const boilingPoint_C = boilingPointAt(place).boilingPoint_C.mid;
-  const gel_C = balance?.finish.temperature_C.mid ?? gelTemperature_C(place);
-  const ready = formula.lines.length > 0;
+  const { isPlaceKnown } = usePreferences();
+  const stop_C = balance ? balance.finish.temperature_C?.mid : gelTemperature_C(place);
+  // What is cooked by its looks needs no place; a boil does.
+  const byLooks = formula.finish.type === 'consistency' || formula.kind === 'curd';
+  const isPlaceMissing = !isPlaceKnown && !byLooks;
+  const ready = formula.lines.length > 0 && !isPlaceMissing;
   const { panAndBurner: usual, gear } = usePanAndBurner();
   const [chosen, setChosen] = useState<PanAndBurner>();
   const panAndBurner = chosen ?? usual;
@@ -26,24 +31,32 @@ export function BeforeTheHeat() {
   return (
     <div className="grid gap-4 lg:grid-cols-2">
       <section aria-label="Stop at" className="panel p-5">
-        <p className="text-soft">
-          {isByTemperature(formula.finish) ? 'stop at, here today' : 'about, at the finish'}
-        </p>
-        <p className="display text-[58px] leading-none sm:text-[76px]">{formats.degrees(gel_C)}</p>
-        <p className="mt-2 text-soft">
-          Water boils here at {formats.temperature(boilingPoint_C)}
-          {place.boilingPoint_C === undefined ? (
-            <>
-              , by the altitude. A boiling test with this thermometer is surer:{' '}
-              <Link to="/kitchen" className="link">
-                Kitchen
-              </Link>
-              .
-            </>
-          ) : (
-            ', as measured with this thermometer.'
-          )}
-        </p>
+        {stop_C === undefined || isPlaceMissing ? (
+          <PlaceMissing />
+        ) : (
+          <>
+            <p className="text-soft">
+              {isByTemperature(formula.finish) ? 'stop at, here today' : 'about, at the finish'}
+            </p>
+            <p className="display text-[58px] leading-none sm:text-[76px]">
+              {formats.degrees(stop_C)}
+            </p>
+            <p className="mt-2 text-soft">
+              Water boils here at {formats.temperature(boilingPoint_C)}
+              {place.boilingPoint_C === undefined ? (
+                <>
+                  , by the altitude. A boiling test with this thermometer is surer:{' '}
+                  <Link to="/kitchen" className="link">
+                    Kitchen
+                  </Link>
+                  .
+                </>
+              ) : (
+                ', as measured with this thermometer.'
+              )}
+            </p>
+          </>
+        )}
         <div className="mt-3 empty:hidden">
           <VesselChoice />
           {gear && onRing && (
@@ -58,7 +71,7 @@ export function BeforeTheHeat() {
           disabled={!ready}
           onClick={() =>
             logEvent(id, 'light', {
-              gelTemperature_C: Math.round(gel_C * 100) / 100,
+              gelTemperature_C: Math.round((stop_C ?? boilingPoint_C + GEL_RISE_C) * 100) / 100,
               boilingPoint_C: Math.round(boilingPoint_C * 100) / 100,
               altitude_m: place.altitude_m === undefined ? null : Math.round(place.altitude_m),
               ...(onRing && panAndBurner),
@@ -67,7 +80,7 @@ export function BeforeTheHeat() {
         >
           It is on the heat
         </button>
-        {!ready && (
+        {formula.lines.length === 0 && (
           <p className="mt-2 text-soft">
             Nothing is in the pot yet:{' '}
             <Link to="../balance" className="link">
@@ -107,5 +120,22 @@ export function BeforeTheHeat() {
         <Instruments />
       </div>
     </div>
+  );
+}
+
+/** Nothing is shown in place of a temperature nobody knows. */
+function PlaceMissing() {
+  if (!useKitchenInUse()) return <p className="text-soft">Looking up this kitchen…</p>;
+  return (
+    <>
+      <p className="text-xl">Where to stop depends on the altitude</p>
+      <p className="mt-2 text-soft">
+        Water boils cooler higher up, so a sea-level figure would burn the pan in the hills. Enter
+        the altitude, or what your thermometer shows in boiling water, at Kitchen.
+      </p>
+      <Link to="/kitchen" className="btn btn-primary mt-3">
+        Enter the altitude
+      </Link>
+    </>
   );
 }

@@ -56,7 +56,7 @@ function AtTheStove() {
   const [big, setBig] = useState(false);
   const [bigTheme, setBigTheme] = useState<Theme>('night');
   const gel_C =
-    boil.gelTemperature_C ?? balance?.finish.temperature_C.mid ?? gelTemperature_C(kitchen);
+    boil.gelTemperature_C ?? balance?.finish.temperature_C?.mid ?? gelTemperature_C(kitchen);
   const boilingPoint_C = boil.boilingPoint_C ?? boilingPointAt(kitchen).boilingPoint_C.mid;
   const byTemperature = isByTemperature(formula.finish);
   const stop = balance

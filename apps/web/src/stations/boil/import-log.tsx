@@ -44,7 +44,7 @@ const withColumn = (
  */
 export function ImportLog({ onDone }: { readonly onDone: () => void }) {
   const { id, boil, balance } = useBatch();
-  const { kitchen } = usePreferences();
+  const { kitchen, isPlaceKnown } = usePreferences();
   const formats = useFormats();
   const [file, setFile] = useState<{ name: string; rows: string[][] }>();
   const [options, setOptions] = useState<LogOptions>();
@@ -57,6 +57,8 @@ export function ImportLog({ onDone }: { readonly onDone: () => void }) {
     setFile(undefined);
     setWrong(undefined);
     if (!chosen) return;
+    if (boil.startedAt === undefined && !isPlaceKnown)
+      return setWrong('Where it was boiled is not known: enter the altitude at Kitchen first');
     if (chosen.size > LARGEST_BYTES)
       return setWrong(
         `${chosen.name} is ${(chosen.size / 1e6).toFixed(1)} MB; a logged boil has at most ${LARGEST_BYTES / 1e6}`,
@@ -98,7 +100,7 @@ export function ImportLog({ onDone }: { readonly onDone: () => void }) {
       first && boil.startedAt === undefined
         ? [
             make('light', first.at, {
-              gelTemperature_C: balance?.finish.temperature_C.mid ?? gelTemperature_C(kitchen),
+              gelTemperature_C: balance?.finish.temperature_C?.mid ?? gelTemperature_C(kitchen),
               boilingPoint_C: boilingPointAt(kitchen).boilingPoint_C.mid,
             }),
           ]

@@ -281,18 +281,27 @@ function Derived({ form, kitchen }: { readonly form: KitchenForm; readonly kitch
     learned?.kitchenId === kitchen.id ? learned.lessons : undefined,
   );
   const formats = formatsOf(form);
+  const isKnown = [place.altitude_m, place.pressure_kPa, place.boilingPoint_C].some(
+    (each) => each !== undefined,
+  );
   const water = boilingPointAt(place);
   const offset = thermometerOffset_K(place);
   return (
     <aside aria-label="What follows" className="flex flex-col gap-4">
       <section className="panel p-5">
-        <p className="text-soft">jam is done at</p>
-        <p className="display text-[58px] leading-none">
-          {formats.degrees(gelTemperature_C(place))}
-        </p>
-        <p className="mt-3 text-soft">water boils at</p>
-        <p className="text-[26px] font-bold">{formats.temperature(water.boilingPoint_C.mid)}</p>
-        <p className="text-sm text-soft">{FROM_WORDS[water.from]}</p>
+        {isKnown ? (
+          <>
+            <p className="text-soft">jam is done at</p>
+            <p className="display text-[58px] leading-none">
+              {formats.degrees(gelTemperature_C(place))}
+            </p>
+            <p className="mt-3 text-soft">water boils at</p>
+            <p className="text-[26px] font-bold">{formats.temperature(water.boilingPoint_C.mid)}</p>
+            <p className="text-sm text-soft">{FROM_WORDS[water.from]}</p>
+          </>
+        ) : (
+          <p>Enter the altitude: where to stop and how long to process follow from it.</p>
+        )}
       </section>
       {offset !== undefined && Math.abs(offset) > 1 && (
         <Notice
