@@ -122,7 +122,7 @@ test('a powdered-pectin jelly: dripped, brought to a full rolling boil, one minu
   await evening.followUntil(/watch the foam/, 0.4, 40);
   await page.getByRole('button', { name: 'The sugar is in' }).click();
   await evening.followUntil(/foam/, 1, 40);
-  await evening.skip(3);
+  await evening.skip(5);
   await page.getByRole('button', { name: /^One minute/ }).click();
   await expect(page.getByText('of the hard minute, left')).toBeVisible();
   await evening.skip(1.05);

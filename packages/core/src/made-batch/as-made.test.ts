@@ -297,6 +297,12 @@ describe('the finish counts', () => {
     expect(said([...unread, event(39, 'reading', { temperature_C: 82 })])).toBe(
       'fridge: heat-not-reached',
     ));
+  test('a hard boil that was seen and timed, on a probe that lags', () => {
+    const quick = (temperature_C: number) =>
+      said([...unread, event(37, 'minute', {}), event(39, 'reading', { temperature_C })]);
+    expect(quick(93.5)).toMatch(/^shelf/);
+    expect(quick(90)).toBe('fridge: heat-not-reached');
+  });
   test('a curd under 170 F (76.6 C)', () => {
     const curd = documentOf(LEMON_CURD, {
       kind: 'curd',

@@ -9,6 +9,8 @@ const CURD_C = 76.6;
 const FILLED_HOT_C = 85;
 /** This near to boiling water the pan boils, on a thermometer that lags, K. Common practice. */
 const NEARLY_BOILING_K = 2;
+/** The same where the maker saw the full rolling boil and timed it, K: a probe lags a quick boil. */
+const SEEN_BOILING_K = 4;
 /** A reading this long before the end still tells of it, ms. A choice of ours. */
 const STILL_TELLS_MS = 10 * MINUTE_MS;
 /** Filled this long after the heat it is still hot, ms. Domain rule 9. */
@@ -24,20 +26,21 @@ export type HeatReached =
 const YES: HeatReached = { answer: 'yes' };
 const UNKNOWN: HeatReached = { answer: 'unknown' };
 
-/** Temperature a kind must have reached on this thermometer, C. */
-function neededFor(kind: Kind, boilingPoint_C: number): number {
-  if (kind === 'curd') return CURD_C;
-  return kind === 'fruit-butter' ? FILLED_HOT_C : boilingPoint_C - NEARLY_BOILING_K;
-}
-
 const SEA_LEVEL_C = 100;
+
+/** Temperature a kind must have reached on this thermometer, C. */
+function neededFor(kind: Kind, { boilingPoint_C = SEA_LEVEL_C, minute }: Boil): number {
+  if (kind === 'curd') return CURD_C;
+  if (kind === 'fruit-butter') return FILLED_HOT_C;
+  return boilingPoint_C - (minute ? SEEN_BOILING_K : NEARLY_BOILING_K);
+}
 
 /** What the readings tell of the heat; unknown where there are none that reach to the end. */
 function byReadings(boil: Boil, kind: Kind, end: number): HeatReached {
   const readings = boil.readings.filter(({ at }) => at <= end);
   const last = readings.at(-1);
   if (!last) return boil.minute && kind !== 'curd' ? YES : UNKNOWN;
-  const needed_C = neededFor(kind, boil.boilingPoint_C ?? SEA_LEVEL_C);
+  const needed_C = neededFor(kind, boil);
   const hottest_C = Math.max(...readings.map(({ temperature_C }) => temperature_C));
   if (hottest_C >= needed_C) return YES;
   // A butter cooks cooler and is brought back to heat before it is filled.
