@@ -42,6 +42,8 @@ const NEWEST = ' ORDER BY created_at DESC, batch_id DESC LIMIT :limit';
  */
 const ON_THE_STOVE = /"phase": "(?!cold|done)/;
 
+/** What of a formula is free to be changed: it is in no jar. */
+const FREE = "'{title,notes,steps}'::text[]";
 /**
  * What is in the jars stays what it was: before the formula of a batch with filled jars is changed,
  * the one they were filled from goes into its log, where the device that counted them has not put it.
@@ -53,7 +55,7 @@ const KEEP_AS_FILLED = `
   FROM batches batch
     JOIN LATERAL (SELECT min(happened_at) AS at FROM batch_events
       WHERE batch_id = batch.id AND type = 'jarred') AS first ON first.at IS NOT NULL
-  WHERE batch.id = :id AND NOT EXISTS (
+  WHERE batch.id = :id AND batch.document - ${FREE} <> :next::jsonb - ${FREE} AND NOT EXISTS (
     SELECT 1 FROM batch_events WHERE batch_id = batch.id AND type = 'formula-filled')`;
 
 @Injectable()
@@ -133,7 +135,11 @@ export class BatchService {
         () => Promise.resolve(),
         (batch, transaction) =>
           this.sequelize.query(KEEP_AS_FILLED, {
-            replacements: { id: batch.id, eventId: randomUUID() },
+            replacements: {
+              id: batch.id,
+              eventId: randomUUID(),
+              next: JSON.stringify(body.document),
+            },
             type: QueryTypes.INSERT,
             transaction,
           }),

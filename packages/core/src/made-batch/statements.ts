@@ -46,8 +46,9 @@ export function filledFrom<D extends FormulaDocument>(boil: Boil, written: D): D
     ({ event, at }) =>
       event.type === 'formula-filled' && at >= first - SAME_MOMENT_MS && at <= first + SLIP_MS,
   );
+  // Its name is free: it is in no jar.
   return entry?.event.type === 'formula-filled'
-    ? { ...written, ...entry.event.body.document }
+    ? { ...written, ...entry.event.body.document, title: written.title }
     : written;
 }
 /** The count and the formula it was filled from are logged one after the other, ms. */
