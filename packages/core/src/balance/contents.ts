@@ -57,6 +57,10 @@ export function addInto(sum: Contents, part: Contents, factor = 1): Contents {
   return sum;
 }
 
+/** All parts together. */
+export const sumOf = (parts: readonly Contents[]): Contents =>
+  parts.reduce<Contents>((sum, part) => addInto(sum, part), nothing());
+
 /** What may be uncertain about a line. */
 export type LineInput = 'mass' | 'soluble' | 'insoluble' | 'ripeness' | 'acidity' | 'pectin';
 

@@ -8,6 +8,7 @@ export {
   type LinePoint,
   middleOf,
   nothing,
+  sumOf,
   pHOfContents,
 } from './contents.js';
 export {

@@ -3,11 +3,10 @@ import { fillVolume_ml } from '../jars/index.js';
 import { evaporation_perH } from '../thermal/index.js';
 import { OWN_INGREDIENT, softeningIn, type PotFormula } from '../formula/index.js';
 import {
-  addInto,
   contentsAt,
   linePoint,
   middleOf,
-  nothing,
+  sumOf,
   type Contents,
   type LinePoint,
 } from './contents.js';
@@ -59,7 +58,7 @@ function placesByIngredient(points: readonly LinePoint[]): readonly (readonly nu
 export function preparePot(formula: PotFormula, options: BalanceOptions = {}): PreparedPot | null {
   const points = formula.lines.map((line) => linePoint(line));
   const parts = points.map((point) => contentsAt(point, middleOf(point)));
-  const contents = parts.reduce((sum, part) => addInto(sum, part), nothing());
+  const contents = sumOf(parts);
   if (!(contents.mass > 0)) return null;
   const hexose = hexoseShare(contents);
   const rule = finishRule(formula, contents, hexose + (1 - hexose) * ORDINARY_INVERSION);

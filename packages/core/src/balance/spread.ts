@@ -3,7 +3,7 @@ import {
   addInto,
   contentsAt,
   middleOf,
-  nothing,
+  sumOf,
   type Contents,
   type LineInput,
   type LinePoint,
@@ -211,9 +211,6 @@ interface Doubted {
   readonly part: Contents;
   readonly values: Record<LineInput, number>;
 }
-
-const sumOf = (parts: readonly Contents[]): Contents =>
-  parts.reduce<Contents>((sum, part) => addInto(sum, part), nothing());
 
 /** Whether the low end of an input lies as far from its middle as the high end. */
 function isEven({ point }: Doubted, input: LineInput): boolean {

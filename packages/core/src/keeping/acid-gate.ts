@@ -3,14 +3,15 @@ import {
   contentsAt,
   linePoint,
   middleOf,
-  nothing,
+  sumOf,
   pHOfContents,
   type Contents,
   type LineInput,
   type LinePoint,
 } from '../balance/index.js';
 import type { PotFormula, PotLine } from '../formula/index.js';
-import { isProduce, type Composition } from '../produce/index.js';
+import type { Composition } from '../produce/index.js';
+import { isFruitLike } from './pot-lines.js';
 
 /**
  * Weakest acid that may be in the bottle, as citric acid, per cent: 4 % acetic for vinegar, 4.5 %
@@ -46,9 +47,6 @@ const ACID_CITRUS: ReadonlySet<string> = new Set([
   'orange-juice',
   'grapefruit-juice',
 ]);
-
-const isFruitLike = ({ ingredient }: PotLine): boolean =>
-  isProduce(ingredient) || ingredient.category === 'juice';
 
 /**
  * Whether the acid of a line counts: that of produce by the table, of bottled juice, of weighed
@@ -110,9 +108,6 @@ function counted(point: LinePoint): Counted {
     isWeakest: weakest !== undefined,
   };
 }
-
-const sumOf = (parts: readonly Contents[]): Contents =>
-  parts.reduce<Contents>((sum, part) => addInto(sum, part), nothing());
 
 /** How far the pH may rise with one input of one ingredient at its worse end, all its lines together. */
 function riseOf(own: readonly Counted[], rest: Contents, key: LineInput, middle: number): number {

@@ -48,7 +48,6 @@ const CODES: readonly KeepingReasonCode[] = [
   'heat-unknown',
   'heat-not-reached',
   'stated-afterwards',
-  'omission-missed',
   'low-solids',
   'low-solids-process',
   'row',

@@ -1,12 +1,12 @@
 import { balance, type Balance } from '../balance/index.js';
 import type { PotFormula, PotLine } from '../formula/index.js';
-import { isProduce } from '../produce/index.js';
 import { worstPH } from './acid-gate.js';
 import { isAboveTheTables, processBand, PROCESS_BANDS, type ProcessBand } from './band.js';
 import { PRACTICE, reason, type KeepingReason, type KeepingReasonCode } from './reason.js';
 import { processOf, rowFor, type Process, type RowChoice } from './row.js';
 import { decide, type KeepingOptions } from './rules.js';
 import { daysOf, LOW_SOLIDS, storageOf, type Storage } from './storage.js';
+import { isFruitLike, massOf_kg } from './pot-lines.js';
 import { withOtherAmounts } from './two-amounts.js';
 import { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
 
@@ -336,11 +336,6 @@ const withTail = (why: KeepingReason, tail: string): KeepingReason => ({
 /** A verdict in a few words: "shelf, 10 minutes". */
 const verdictWords = ({ verdict, process }: Keeping): string =>
   process ? `${verdict}, ${process.minutes} minutes` : verdict;
-
-const massOf_kg = (lines: readonly PotLine[]): number =>
-  lines.reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
-const isFruitLike = ({ ingredient }: PotLine): boolean =>
-  isProduce(ingredient) || ingredient.category === 'juice';
 
 /** What the verdict would be without the lines that decide, where that is the shelf. */
 function withoutThem(

@@ -8,7 +8,7 @@ import { assessKeeping } from './assess.js';
 
 const codes = (...args: Parameters<typeof keep>) => keep(...args).reasons.map(({ code }) => code);
 
-// Domain rules: vegetables, garlic, herbs, mushrooms under oil are never kept.
+// docs/safety.md: vegetables, garlic, herbs, mushrooms under oil are never kept.
 test.each([
   'carrot',
   'mushroom',

@@ -8,7 +8,7 @@ import { OWN_INGREDIENT, type PotFormula } from '../formula/index.js';
 export const MEASURED_LIMIT = 4.2;
 /** No spread is sharper; a meter that says so is wrong. Common practice. */
 const SHARPEST_PH = 2;
-/** How far under what the model can believe a reading may be, pH. Domain rule 3. */
+/** How far under what the model can believe a reading may be, pH. docs/safety.md, rule 3. */
 const READING_MARGIN_PH = 0.1;
 /** From the 5th to the 1st percentile of a normal distribution, in deviations of the 5th. */
 const FIRST_PERCENTILE = 2.326 / 1.645;

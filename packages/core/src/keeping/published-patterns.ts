@@ -1,8 +1,9 @@
 import type { Kind, Method, PotFormula, PotLine } from '../formula/index.js';
 import { massOf, type Form } from '../produce/index.js';
+import { APPLES } from './pot-lines.js';
 import { unitById, type Amount } from '../quantity/index.js';
 
-/** How far a proportion may be from the published one, share. domain rule 8; a choice of ours. */
+/** How far a proportion may be from the published one, share. docs/safety.md, rule 8; a choice of ours. */
 const SAME = 0.1;
 
 /** A formula that is published in the same proportions everywhere, and keeps by them. */
@@ -99,7 +100,6 @@ const PATTERNS: readonly PublishedPattern[] = [
 const SUGAR: ReadonlySet<string> = new Set(['white-sugar', 'caster-sugar']);
 const BOTTLED: ReadonlySet<string> = new Set(['lemon-juice-bottled', 'lime-juice-bottled']);
 const KNOWN_ACID: ReadonlySet<string> = new Set([...BOTTLED, 'citric-acid']);
-const APPLES: ReadonlySet<string> = new Set(['apple', 'tart-apple', 'crab-apple', 'applesauce']);
 /** What an apple butter is made with besides apples, sugar and spice. */
 const WITH_APPLES: ReadonlySet<string> = new Set([
   'apple-juice',
@@ -111,12 +111,6 @@ const WITH_APPLES: ReadonlySet<string> = new Set([
   'salt',
   'water',
 ]);
-
-const sum_kg = (lines: readonly PotLine[], ids: ReadonlySet<string>): number =>
-  lines.reduce(
-    (sum, { ingredient, mass_kg }) => sum + (ids.has(ingredient.id) ? mass_kg.mid : 0),
-    0,
-  );
 
 /** How many US measures of them there are; NaN where one cannot be measured so. */
 function measures(lines: readonly PotLine[], unit: 'cup' | 'tbsp', form?: 'crushed'): number {
@@ -174,7 +168,7 @@ function isMade({ kind, method, lines }: PotFormula, pattern: PublishedPattern):
 /** Apples with sugar and spice, cooked to a butter; published with no fixed proportion. */
 const isAppleButter = ({ kind, lines }: PotFormula): boolean =>
   kind === 'fruit-butter' &&
-  sum_kg(lines, APPLES) > 0 &&
+  lines.some(({ ingredient }) => APPLES.has(ingredient.id)) &&
   lines.every((line) => {
     const { id, category, acidClass, pectinProduct } = line.ingredient;
     return (

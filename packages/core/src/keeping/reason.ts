@@ -34,7 +34,6 @@ export type KeepingReasonCode =
   | 'heat-unknown'
   | 'heat-not-reached'
   | 'stated-afterwards'
-  | 'omission-missed'
   | 'low-solids'
   | 'low-solids-process'
   | 'row'

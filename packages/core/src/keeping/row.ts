@@ -3,6 +3,7 @@ import type { JarSize } from '../jars/index.js';
 import { isProduce, type Form } from '../produce/index.js';
 import type { ProcessBand } from './band.js';
 import { minutesIn, PROCESS_ROWS, sterilisingMinutes, type ProcessRow } from './process-table.js';
+import { APPLES, isFruitLike, massOf_kg } from './pot-lines.js';
 import { reason, type KeepingReason } from './reason.js';
 import { LOW_SOLIDS } from './storage.js';
 
@@ -98,19 +99,12 @@ const ROW_OF_KIND: Readonly<Record<Kind, (question: RowQuestion) => NamedRow>> =
   curd: () => ({ row: PROCESS_ROWS.curd }),
 };
 
-const sum_kg = (lines: readonly PotLine[]): number =>
-  lines.reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
-
 /** The part of the produce and juice that is such, share of its mass. */
 function shareOfFruit({ lines }: PotFormula, isSuch: (line: PotLine) => boolean): number {
-  const fruit = lines.filter(
-    ({ ingredient }) => isProduce(ingredient) || ingredient.category === 'juice',
-  );
-  return fruit.length === 0 ? 0 : sum_kg(fruit.filter(isSuch)) / sum_kg(fruit);
+  const fruit = lines.filter(isFruitLike);
+  return fruit.length === 0 ? 0 : massOf_kg(fruit.filter(isSuch)) / massOf_kg(fruit);
 }
 
-const APPLES: ReadonlySet<string> = new Set(['apple', 'tart-apple', 'crab-apple', 'applesauce']);
-/** Apples fall apart in the pan, in whatever form they went in. */
 const becomesPuree = ({ ingredient, form }: PotLine): boolean =>
   form === 'puree' || (APPLES.has(ingredient.id) && form !== 'juice');
 
@@ -178,13 +172,13 @@ function arePiecesInSyrup(formula: PotFormula, solids: number): boolean {
   const { kind, method, lines } = formula;
   if (WITHOUT_PIECES.has(kind) || !WITHOUT_ADDED_PECTIN.has(method)) return false;
   if (solids >= LIGHT_SYRUP_SOLIDS) return false;
-  const liquid_kg = sum_kg(
+  const liquid_kg = massOf_kg(
     lines.filter(({ ingredient: { category } }) => category === 'water' || category === 'juice'),
   );
   return (
     shareOfFruit(formula, ({ form, ingredient }) => isProduce(ingredient) && PIECES.has(form)) >=
       MOSTLY &&
-    (kind === 'syrup' || liquid_kg >= sum_kg(lines) * SYRUP_SHARE)
+    (kind === 'syrup' || liquid_kg >= massOf_kg(lines) * SYRUP_SHARE)
   );
 }
 

@@ -18,6 +18,7 @@ import {
 } from './measured-ph.js';
 import { decidingPH } from './deciding-ph.js';
 import { ACIDIFIED, PATTERN_SOURCE, reason, type KeepingReason } from './reason.js';
+import { massOf_kg } from './pot-lines.js';
 import { publishedPatternOf } from './published-patterns.js';
 import type { KeepingVerdict } from './verdict.js';
 
@@ -99,8 +100,6 @@ const withoutLimit = (verdict: KeepingVerdict, ...reasons: KeepingReason[]): Dec
 
 const named = ({ lines }: Contents, ids: ReadonlySet<string>): PotLine[] =>
   lines.filter(({ ingredient }) => ids.has(ingredient.id));
-const massOf_kg = (lines: readonly PotLine[]): number =>
-  lines.reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
 const namesOf = (lines: readonly PotLine[]): string =>
   [...new Set(lines.map(({ label }) => label))].join(', ');
 

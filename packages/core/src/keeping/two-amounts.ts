@@ -1,6 +1,6 @@
 import type { PotFormula, PotLine } from '../formula/index.js';
 
-/** Two amounts of one line that differ by more than this are two statements. domain rule 3. */
+/** Two amounts of one line that differ by more than this are two statements. docs/safety.md, rule 3. */
 const DISAGREE = 1.25;
 
 /** So many disagreeing lines are tried in every combination. */

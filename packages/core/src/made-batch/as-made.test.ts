@@ -6,7 +6,7 @@ import { madeBatch, type MadeOptions } from './made-batch.js';
 
 /*
  * Ways round: each of these put jars on the shelf that must not be there, or kept from it what may
- * be. Domain rules 3, 4 and 9.
+ * be. docs/safety.md, rules 3, 4 and 9.
  */
 const UP = { altitude_m: 1180 };
 const SEASIDE = { altitude_m: 5 };

@@ -13,7 +13,7 @@ const NEARLY_BOILING_K = 2;
 const SEEN_BOILING_K = 4;
 /** A reading this long before the end still tells of it, ms. A choice of ours. */
 const STILL_TELLS_MS = 10 * MINUTE_MS;
-/** Filled this long after the heat it is still hot, ms. Domain rule 9. */
+/** Filled this long after the heat it is still hot, ms. docs/safety.md, rule 9. */
 const STILL_HOT_MS = HOUR_MS;
 
 /** Whether a batch was as hot as its kind must be before it was filled. */

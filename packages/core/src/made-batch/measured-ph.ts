@@ -3,7 +3,7 @@ import type { PHReading } from '../keeping/index.js';
 import { HOUR_MS } from '../quantity/index.js';
 import { firstFilledAt } from './statements.js';
 
-/** A pH is of this batch within so long of its first jar, ms. Domain rule 3. */
+/** A pH is of this batch within so long of its first jar, ms. docs/safety.md, rule 3. */
 const WITHIN_MS = 48 * HOUR_MS;
 
 /** Whether anything was said to have gone in, or not, after a moment. */

@@ -2,7 +2,7 @@ import type { Boil, JarCount, ProcessRun } from '../boil-log/index.js';
 import { HOUR_MS, MINUTE_MS } from '../quantity/index.js';
 import { firstFilledAt } from './statements.js';
 
-/** An hour from the first jar into the canner, and half an hour until it boils, ms. Domain rule 9. */
+/** An hour from the first jar into the canner, and half an hour until it boils, ms. docs/safety.md, rule 9. */
 const LATEST_BOIL_MS = 90 * MINUTE_MS;
 /** What the clock shows as the last second is the whole time, ms. */
 const ROUNDING_MS = MINUTE_MS / 4;

@@ -31,7 +31,7 @@ const FOUND_LATE =
   'it came to light more than a day later: not for the shelf. Throw these jars away without tasting';
 const FOUND_LATE_ACID =
   'it came to light more than a day later: not for the shelf. It is acid enough and sweet enough to refrigerate: use these first';
-/** Soluble solids from which acid fruit that stood may still go in the fridge, per cent. Domain rule 9. */
+/** Soluble solids from which acid fruit that stood may still go in the fridge, per cent. docs/safety.md, rule 9. */
 const SWEET_ENOUGH = 60;
 
 /** How the heat before filling, and the canner after it, leave the verdict of the contents. */
