@@ -2,6 +2,7 @@ import { documentOf, LIQUID } from '../testing/formula.js';
 import { FIGS, LEMON_CURD } from '../testing/keeping.js';
 import type { FormulaDocument } from '../formula/index.js';
 import { boilFrom, type BatchEvent, type EventBodies } from '../boil-log/index.js';
+import { keepingAdviceNow } from './advice-now.js';
 import { madeBatch, type MadeOptions } from './made-batch.js';
 
 /*
@@ -376,4 +377,15 @@ describe('a pH is an event of the batch', () => {
     expect(said([...DONE, pH(5 * HOUR, 3.6)], pepper)).toBe('shelf: measured-pH');
     expect(said([...cooked(), pH(5 * HOUR, 3.6)], pepper)).toBe('fridge: no-process');
   });
+});
+
+test('what can no longer be measured or made good is not advised', () => {
+  const advice = (events: readonly BatchEvent[], minutes: number, document = DAMSON) =>
+    keepingAdviceNow(keep(events, document), boilFrom(events), START + minutes * 60_000);
+  const short = [...cooked(), ...clocked(10)];
+  expect(advice(short, 10 * HOUR)).toBe('process-again');
+  expect(advice(short, 30 * HOUR)).toBe('refrigerate');
+  expect(advice(DONE, 30 * HOUR, documentOf(FIGS))).toBe('measure-ph');
+  expect(advice(DONE, 60 * HOUR, documentOf(FIGS))).toBe('refrigerate');
+  expect(advice(DONE, 60 * HOUR)).toBe('store');
 });

@@ -11,6 +11,7 @@ export {
 } from './outcome.js';
 export { laterSugar, panContents } from './pan-contents.js';
 export { volumeFilled_ml, volumePlanned_ml } from './volumes.js';
+export { keepingAdviceNow } from './advice-now.js';
 export { heatReached } from './heat-reached.js';
 export { unprocessedJars } from './process-runs.js';
 export { firstFilledAt } from './statements.js';

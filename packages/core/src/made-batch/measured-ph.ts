@@ -4,7 +4,7 @@ import { HOUR_MS } from '../quantity/index.js';
 import { firstFilledAt } from './statements.js';
 
 /** A pH is of this batch within so long of its first jar, ms. docs/safety.md, rule 3. */
-const WITHIN_MS = 48 * HOUR_MS;
+export const MEASURED_WITHIN_MS = 48 * HOUR_MS;
 
 /** Whether anything was said to have gone in, or not, after a moment. */
 const isChangedAfter = ({ log }: Boil, at: number): boolean =>
@@ -19,7 +19,8 @@ const isChangedAfter = ({ log }: Boil, at: number): boolean =>
 function whyVoid(boil: Boil, { at, twoBuffers }: Boil['measuredPHs'][number]): string | undefined {
   const filled = firstFilledAt(boil);
   if (filled === undefined || at < filled) return 'it was taken before the jars were filled';
-  if (at - filled > WITHIN_MS) return 'it was taken more than two days after the jars were filled';
+  if (at - filled > MEASURED_WITHIN_MS)
+    return 'it was taken more than two days after the jars were filled';
   if (!twoBuffers) return 'the meter was not set in two buffers that day';
   return isChangedAfter(boil, at)
     ? 'something was added or left out after it was taken'

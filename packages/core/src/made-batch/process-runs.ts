@@ -7,7 +7,7 @@ const LATEST_BOIL_MS = 90 * MINUTE_MS;
 /** What the clock shows as the last second is the whole time, ms. */
 const ROUNDING_MS = MINUTE_MS / 4;
 /** Within this a fault can be made good: fridge, or the whole process again, ms. Same rule. */
-const MADE_GOOD_MS = 24 * HOUR_MS;
+export const MADE_GOOD_MS = 24 * HOUR_MS;
 
 /** Why jars that went through the canner are not for the shelf. */
 export type RunFault = 'short' | 'late' | 'uncounted';

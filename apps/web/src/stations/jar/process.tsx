@@ -3,13 +3,13 @@ import { useState } from 'react';
 import {
   cannerLoads,
   KEEPING_ADVICE_WORDS,
-  keepingAdviceOn,
-  HOUR_MS,
+  keepingAdviceNow,
   PROCESS_BANDS,
   PROCESS_ROWS,
   unprocessedJars,
   type JarCount,
   type Keeping,
+  type KeepingAdvice,
   type Process,
   type ProcessRun,
 } from '@idle-kettle/core';
@@ -25,21 +25,10 @@ import { BatchAltitude } from './batch-altitude.js';
 import { ClockedProcess, StatedProcess } from './process-record.js';
 import { ProcessTimer } from './process-timer.js';
 
-/** A pH, or a second process, still counts so long after the jars were filled, h. */
-const MEASURED_WITHIN_H = 48;
-const MADE_GOOD_WITHIN_H = 24;
-
 /** What to do about the jars of the batch on the bench, now. */
-export function useKeepingAdvice() {
+export function useKeepingAdvice(): KeepingAdvice {
   const { boil, keeping } = useBatch();
-  const now = useBatchNow();
-  const counted = boil.log.find(({ event, undone }) => event.type === 'jarred' && !undone);
-  const hours = counted ? (now - counted.at) / HOUR_MS : 0;
-  const afterFilling = boil.processRuns.length > 0 ? 'processed' : 'filled';
-  return keepingAdviceOn(keeping, boil.jarred.length > 0 ? afterFilling : 'formula', {
-    canBeMeasured: hours <= MEASURED_WITHIN_H,
-    canBeMadeGood: hours <= MADE_GOOD_WITHIN_H,
-  });
+  return keepingAdviceNow(keeping, boil, useBatchNow());
 }
 
 /**
