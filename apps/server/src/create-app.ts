@@ -6,10 +6,12 @@ import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import { AppModule } from './app.module.js';
 import { SystemClock, type Clock } from './clock/clock.js';
+import { answerHeaders } from './http/answer-headers.js';
 import { hostGuard } from './http/host-guard.js';
 import { makePino, PinoLogger } from './http/logger.js';
 import { serveOpenApi } from './http/openapi.js';
 import { BODY_LIMIT_KB, ProblemFilter } from './http/problem.filter.js';
+import { StorablePipe } from './http/storable.js';
 import { validationPipe } from './http/validation.js';
 import { serveWebApp } from './http/web-app.js';
 import type { Settings } from './settings.js';
@@ -23,6 +25,14 @@ const notForInstruments =
   (request, response, next) => {
     if (request.url === '/api/readings') next();
     else handle(request, response, next);
+  };
+
+/** Answers HEAD where GET would never end. */
+const headOf =
+  (type: string): RequestHandler =>
+  (request, response, next) => {
+    if (request.method === 'HEAD') response.type(type).end();
+    else next();
   };
 
 /**
@@ -53,7 +63,10 @@ export async function createApp(
       }) as RequestHandler,
     ),
   );
+  app.use(answerHeaders(clock));
   app.use(hostGuard(settings.allowedHosts));
+  // A stream without an end has no head without one either.
+  app.use('/api/live', headOf('text/event-stream'));
   app.use(
     notForInstruments(
       helmet({
@@ -61,6 +74,8 @@ export async function createApp(
           // Plain http on loopback: nothing to upgrade to.
           directives: {
             'upgrade-insecure-requests': null,
+            'style-src': ["'self'"],
+            'font-src': ["'self'"],
             'worker-src': ["'self'"],
             'img-src': ["'self'", 'data:', 'blob:'],
           },
@@ -69,15 +84,17 @@ export async function createApp(
       }),
     ),
   );
+  // A packed message may be a thousand times as large as it looks; none of ours is packed.
+  const inflate = false;
   // One message may be a whole household.
-  app.use('/api/household', json({ limit: `${LARGEST_HOUSEHOLD_MB}mb` }));
+  app.use('/api/household', json({ limit: `${LARGEST_HOUSEHOLD_MB}mb`, inflate }));
   app.use(
     '/api/batches/:batchId/photos',
-    raw({ type: [...PHOTO_TYPES], limit: `${LARGEST_PHOTO_MB}mb` }),
+    raw({ type: [...PHOTO_TYPES], limit: `${LARGEST_PHOTO_MB}mb`, inflate }),
   );
-  app.useBodyParser('json', { limit: `${BODY_LIMIT_KB}kb` });
+  app.useBodyParser('json', { limit: `${BODY_LIMIT_KB}kb`, inflate });
   app.setGlobalPrefix('api');
-  app.useGlobalPipes(validationPipe());
+  app.useGlobalPipes(new StorablePipe(), validationPipe());
   app.useGlobalFilters(new ProblemFilter());
   serveOpenApi(app);
   if (settings.webFolder !== undefined) serveWebApp(app, settings.webFolder);

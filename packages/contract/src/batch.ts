@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { IsIn, IsOptional, IsUUID } from 'class-validator';
+import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
 import {
   KINDS,
   type BatchEvent,
@@ -9,32 +9,37 @@ import {
   type ShowResult,
 } from '@idle-kettle/core';
 import { SaveDocument, type FormulaBody } from './formula.js';
-import { Count, Text } from './rules.js';
+import { Count, Text, IfPresent } from './rules.js';
 
 /** Keeps a batch: its working formula, and the formula it came from. */
 export class SaveBatch extends SaveDocument {
   @IsOptional()
   @IsUUID(undefined, { message: 'write the id of the formula it was made from' })
   formulaId?: string | null;
+
+  /** A batch that was deleted comes back; without it the edit is refused as `removed`. */
+  @IfPresent()
+  @IsBoolean({ message: 'write true or false' })
+  bringBack?: boolean;
 }
 
 /** Which batches a list shows; without any of it the latest ones. */
 export class ListBatches {
   /** In the title or in a note of its log. */
-  @IsOptional()
+  @IfPresent()
   @Text(80, 'write what to look for')
   search?: string;
 
-  @IsOptional()
+  @IfPresent()
   @IsIn(KINDS, { message: `write one of ${KINDS.join(', ')}` })
   kind?: Kind;
 
   /** Where the last list ended: only those laid out before this one. */
-  @IsOptional()
+  @IfPresent()
   @IsUUID(undefined, { message: 'write the id of the last batch that was listed' })
   after?: string;
 
-  @IsOptional()
+  @IfPresent()
   @Type(() => Number)
   @Count(1, 100, 'write how many to list, 1 to 100')
   limit?: number;

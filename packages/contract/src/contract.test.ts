@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import fc from 'fast-check';
-import { EVENT_TYPES, emptyFormula } from '@idle-kettle/core';
+import { EVENT_TYPES, emptyFormula, readFormula } from '@idle-kettle/core';
 import {
   AppendEvents,
   flattenErrors,
@@ -234,8 +234,8 @@ test.each<[string, object, string]>([
   ],
   [
     'a novel',
-    { lines: [{ amount: '1 kg', ingredient: 'x'.repeat(121) }] },
-    'lines[0].ingredient: write the ingredient as text, of at most 120 letters',
+    { lines: [{ amount: '1 kg', ingredient: 'x'.repeat(10_001) }] },
+    'lines[0].ingredient: write the ingredient as text, of at most 10000 letters',
   ],
   [
     'a per cent over 100',
@@ -256,6 +256,23 @@ test.each<[string, object, string]>([
 ])('%s: one message, which says what to write', (_, change, message) =>
   expect(said(FormulaBody, { ...emptyFormula('x'), ...change })).toContain(message),
 );
+
+test('what the document may not hold is kept all the same: its problem stands at its line', () => {
+  const typed = {
+    ...emptyFormula(''),
+    lines: Array.from({ length: 201 }, () => ({ amount: '1 kg', ingredient: 'x'.repeat(121) })),
+  };
+  expect(said(FormulaBody, typed)).toEqual([]);
+  expect(readFormula(typed).problems.map(({ path }) => path)).toEqual(
+    expect.arrayContaining(['lines', 'lines[0].ingredient']),
+  );
+});
+
+test('null is not the same as left out', () => {
+  const move = { id: ID, change: 1, reason: 'eaten', at: '2026-09-12T18:00:00Z' };
+  expect(said(MoveJars, move)).toEqual([]);
+  expect(said(MoveJars, { ...move, whom: null })).toEqual(['whom: write a name']);
+});
 
 test('text is bounded wherever a person types', () => {
   const long = 'x'.repeat(11_000);

@@ -5,7 +5,6 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
-  IsISO8601,
   IsObject,
   IsOptional,
   IsString,
@@ -46,13 +45,14 @@ import {
   UnsealedBody,
 } from './jar-events.js';
 import { FormulaBody } from './formula.js';
-import { Altitude, Count, PotValue, Within } from './rules.js';
+import { Moment } from './moments.js';
+import { Altitude, Count, PotValue, Within, IfPresent } from './rules.js';
 
 export class PlannedBody {
   @IsIn(['ready', 'start'], { message: 'write ready or start' }) by!: 'ready' | 'start';
-  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' }) at!: string;
+  @Moment('write a time, as 2026-09-12T21:00:00Z') at!: string;
 
-  @IsOptional()
+  @IfPresent()
   @IsArray({ message: 'write a list of codes of steps' })
   @ArrayMaxSize(20, { message: 'write at most 20 steps' })
   @Matches(/^[a-z0-9-]{1,60}$/, { each: true, message: 'write the code of a step, such as "soak"' })
@@ -73,23 +73,23 @@ export class LightBody {
   @Altitude()
   altitude_m?: number | null;
 
-  @IsOptional()
+  @IfPresent()
   @IsUUID(undefined, { message: 'write the id of the pan it is in' })
   pan?: string;
 
-  @IsOptional()
+  @IfPresent()
   @IsUUID(undefined, { message: 'write the id of the ring it is on' })
   ring?: string;
 }
 
 /** What an instrument's value carries besides; the server fills it in. */
 class ByInstrumentBody {
-  @IsOptional()
+  @IfPresent()
   @IsUUID(undefined, { message: 'write the id of the instrument' })
   instrument?: string;
 
-  @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' })
+  @IfPresent()
+  @Moment('write a time, as 2026-09-12T21:00:00Z')
   heardAt?: string;
 }
 
@@ -123,7 +123,7 @@ export class TextBody {
 }
 
 export class AdditionBody extends TextBody {
-  @IsOptional()
+  @IfPresent()
   @IsBoolean({ message: 'write true where it is a part of what the formula has' })
   planned?: boolean;
 }
@@ -140,7 +140,7 @@ export class FormulaFilledBody {
 }
 
 export class OmissionBody {
-  @IsOptional()
+  @IfPresent()
   @Count(0, 199, 'write its place in the lines, from 0')
   line?: number;
 
@@ -161,7 +161,7 @@ export class PausedBody {
 
 export class SimulatedBody {
   @Within(1, 60, 'write how many times as fast, 1 to 60') speed!: number;
-  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' })
+  @Moment('write a time, as 2026-09-12T21:00:00Z')
   realAt!: string;
   @Within(0, 5, 'write the noise in K, 0 to 5') noise_K!: number;
   @Within(-20, 20, 'write the offset in K, -20 to 20') offset_K!: number;
@@ -251,11 +251,13 @@ export class EventBody {
   @IsIn(EVENT_TYPES, { message: `write one of ${EVENT_TYPES.join(', ')}` })
   type!: EventType;
 
-  @IsISO8601(
-    { strict: true, strictSeparator: true },
-    { message: 'write when it happened, as 2026-09-12T18:00:00.000Z' },
-  )
+  @Moment('write when it happened, as 2026-09-12T18:00:00.000Z')
   at!: string;
+
+  /** What the clock of the device showed, where `at` was corrected. */
+  @IfPresent()
+  @Moment('write what the clock showed, as 2026-09-12T18:00:00.000Z')
+  saidAt?: string;
 
   @IsString({ message: 'write the device' })
   @Length(1, 60, { message: 'write a device name of 1 to 60 letters' })

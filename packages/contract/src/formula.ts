@@ -7,9 +7,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsOptional,
   IsString,
-  Length,
   Max,
   MaxLength,
   Min,
@@ -35,7 +33,8 @@ import {
   type SourceMethod,
   type Stage,
 } from '@idle-kettle/core';
-import { all, Day, Text } from './rules.js';
+import { Day } from './moments.js';
+import { all, Text, IfPresent } from './rules.js';
 
 /*
  * The formula document on the wire. Only its shape is checked here, so that a half-typed formula
@@ -45,6 +44,14 @@ import { all, Day, Text } from './rules.js';
 
 /** A choice that is kept though it is not one of its list is no longer than this. */
 const LONGEST_CHOICE = 20;
+
+/*
+ * The wire takes more than the document may hold: what is too long, or too much, is a problem of
+ * the document, shown where it stands. It is never a reason to lose what was typed.
+ */
+const LONGEST_TEXT = 10_000;
+/** So many times as long as a list of the document may be. */
+const LONGER_LISTS = 5;
 
 function numberRules({
   least,
@@ -61,16 +68,8 @@ function numberRules({
 function rulesOf(field: Field): PropertyDecorator {
   switch (field.type) {
     case 'text':
-      return field.least === undefined
-        ? Text(field.most, field.write)
-        : all(
-            IsString({ message: field.write }),
-            Length(field.least, field.most, {
-              message: `${field.write}, of ${field.least} to ${field.most} letters`,
-            }),
-          );
     case 'amount':
-      return Text(field.most, field.write);
+      return Text(LONGEST_TEXT, field.write);
     case 'number':
       return numberRules(field);
     case 'choice':
@@ -88,17 +87,17 @@ function rulesOf(field: Field): PropertyDecorator {
     case 'list':
       return all(
         IsArray({ message: field.write }),
-        ArrayMaxSize(field.most, { message: `write at most ${field.most}` }),
+        ArrayMaxSize(LONGER_LISTS * field.most, { message: `write at most ${field.most}` }),
         ValidateNested({ each: true }),
       );
     case 'texts':
       return all(
         IsArray({ message: field.write }),
-        ArrayMaxSize(field.most, { message: `write at most ${field.most}` }),
+        ArrayMaxSize(LONGER_LISTS * field.most, { message: `write at most ${field.most}` }),
         IsString({ each: true, message: field.write }),
-        MaxLength(field.mostEach, {
+        MaxLength(LONGEST_TEXT, {
           each: true,
-          message: `${field.write}, of at most ${field.mostEach} letters`,
+          message: `${field.write}, of at most ${LONGEST_TEXT} letters`,
         }),
       );
   }
@@ -111,7 +110,7 @@ const Needed = <P extends Part>(part: P, name: keyof FieldsOf<P>): PropertyDecor
   rulesOf(fieldOf(part, name));
 /** A field of the document that may be missing. */
 const Optional = <P extends Part>(part: P, name: keyof FieldsOf<P>): PropertyDecorator =>
-  all(IsOptional(), rulesOf(fieldOf(part, name)));
+  all(IfPresent(), rulesOf(fieldOf(part, name)));
 
 export class CustomCompositionBody {
   @Needed('composition', 'solubleSolidsPercent')
@@ -369,11 +368,11 @@ export class SaveDocument {
 
 /** What is said of a kept formula beside its document. What is not named stays as it is. */
 export class MarkFormula {
-  @IsOptional()
+  @IfPresent()
   @IsBoolean({ message: 'write true or false' })
   favourite?: boolean;
 
-  @IsOptional()
+  @IfPresent()
   @IsBoolean({ message: 'write true or false' })
   archived?: boolean;
 }

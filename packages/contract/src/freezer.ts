@@ -1,4 +1,5 @@
-import { Day, Text, Within } from './rules.js';
+import { Day } from './moments.js';
+import { Text, Within } from './rules.js';
 
 /** Fruit that waits in the freezer for a quiet day. */
 export class SaveFrozenFruit {

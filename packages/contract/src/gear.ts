@@ -6,8 +6,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
-  IsOptional,
   IsUUID,
   ValidateNested,
 } from 'class-validator';
@@ -20,7 +18,8 @@ import {
   type Measures,
   type Profiled,
 } from '@idle-kettle/core';
-import { Day, Name, Text, Within } from './rules.js';
+import { Day, Moment } from './moments.js';
+import { Name, Text, Within, IfPresent } from './rules.js';
 
 /*
  * What stands in a kitchen, as its maker knows it. A figure that is not known is left out: the
@@ -48,22 +47,22 @@ class Named {
 /** A thermometer, checked in melting ice and in boiling water. */
 export class ThermometerBody extends Named {
   /** What it shows in melting ice; 0 is right at any height. */
-  @IsOptional()
+  @IfPresent()
   @Within(-10, 10, 'write what it shows in melting ice, -10 to 10 °C (14 to 50 °F)')
   ice_C?: number;
 
   /** What it shows in boiling water. */
-  @IsOptional()
+  @IfPresent()
   @Within(75, 108, 'write what it shows in boiling water, 75 to 108 °C (167 to 226 °F)')
   boiling_C?: number;
 
   /** What boiling water was there that day, by pressure or altitude. */
-  @IsOptional()
+  @IfPresent()
   @Within(75, 108, 'write 75 to 108 °C')
   expectedBoiling_C?: number;
 
-  @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'write when it was checked, as 2026-09-12T18:00:00Z' })
+  @IfPresent()
+  @Moment('write when it was checked, as 2026-09-12T18:00:00Z')
   checkedAt?: string;
 }
 
@@ -76,12 +75,12 @@ export class VesselBody extends Named {
   kind!: VesselKind;
 
   /** Litres to the brim. */
-  @IsOptional()
+  @IfPresent()
   @Within(0.2, 200, 'write its size to the brim, 0.2 to 200 litres')
   capacity_l?: number;
 
   /** Water it drives off at its usual heat, lid off, kilograms an hour. */
-  @IsOptional()
+  @IfPresent()
   @Within(0.01, 20, 'write the water it loses in an hour, 0.01 to 20 kg')
   evaporation_kgPerH?: number;
 }
@@ -90,7 +89,7 @@ export class BurnerBody extends Named {
   @IsIn(BURNERS, { message: `write one of ${BURNERS.join(', ')}` })
   kind!: Burner;
 
-  @IsOptional()
+  @IfPresent()
   @Within(0.2, 30, 'write its power, 0.2 to 30 kW')
   power_kW?: number;
 }
@@ -134,27 +133,27 @@ export class PectinBody {
   @IsIn(PROFILED, { message: `write one of ${PROFILED.join(', ')}` })
   ingredient!: Profiled;
 
-  @IsOptional()
+  @IfPresent()
   @Within(5, 2000, 'write the weight of one box or pouch, 5 to 2000 g')
   packageMass_g?: number;
 
-  @IsOptional()
+  @IfPresent()
   @Within(2, 25, 'write grams in a level tablespoon, 2 to 25')
   gramsPerTablespoon?: number;
 
-  @IsOptional()
+  @IfPresent()
   @Within(1, 100, 'write the pectin in it, 1 to 100 %')
   pectinPercent?: number;
 
-  @IsOptional()
+  @IfPresent()
   @Within(50, 300, 'write the grade, 50 to 300 °SAG; 150 is usual')
   grade?: number;
 
-  @IsOptional()
+  @IfPresent()
   @Within(0.1, 10, 'write teaspoons, 0.1 to 10')
   calciumTeaspoons?: number;
 
-  @IsOptional()
+  @IfPresent()
   @Within(20, 2000, 'write millilitres of water, 20 to 2000')
   calciumWater_ml?: number;
 }
@@ -164,11 +163,11 @@ export class JarStockBody {
   @Text(20, 'write a jar size such as "half-pint"')
   size!: string;
 
-  @IsOptional()
+  @IfPresent()
   @Within(30, 2000, 'write what it holds to 6 mm (1/4 in) below the rim, 30 to 2000 ml')
   volume_ml?: number;
 
-  @IsOptional()
+  @IfPresent()
   @Within(0, 5000, 'write how many there are, 0 to 5000')
   stock?: number;
 }
@@ -178,8 +177,8 @@ export class LearningBody {
   @IsBoolean({ message: 'write true or false' })
   used!: boolean;
 
-  @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'write when to begin anew, as 2026-09-12T18:00:00Z' })
+  @IfPresent()
+  @Moment('write when to begin anew, as 2026-09-12T18:00:00Z')
   since?: string;
 }
 
@@ -194,7 +193,7 @@ export class FoodNameBody {
 
 /** How this household writes: whose cups, spoons and pints, and what it calls things. */
 export class WritingBody {
-  @IsOptional()
+  @IfPresent()
   @IsIn(MEASURES, { message: `write one of ${MEASURES.join(', ')}` })
   measures?: Measures;
 
@@ -230,7 +229,7 @@ export class KitchenGear {
   thermometers!: ThermometerBody[];
 
   /** The one in use. */
-  @IsOptional()
+  @IfPresent()
   @IsUUID(undefined, { message: 'write the id of a thermometer' })
   thermometerId?: string;
 
@@ -238,7 +237,7 @@ export class KitchenGear {
   vessels!: VesselBody[];
 
   /** The pan for a sugar boil unless said otherwise. */
-  @IsOptional()
+  @IfPresent()
   @IsUUID(undefined, { message: 'write the id of a pan' })
   usualPanId?: string;
 
@@ -255,19 +254,19 @@ export class KitchenGear {
   jars!: JarStockBody[];
 
   /** Used from the first boil on, unless said otherwise. */
-  @IsOptional()
+  @IfPresent()
   @ValidateNested()
   @Type(() => LearningBody)
   learning?: LearningBody;
 
   /** US measures and no words of its own, unless said otherwise. */
-  @IsOptional()
+  @IfPresent()
   @ValidateNested()
   @Type(() => WritingBody)
   writing?: WritingBody;
 
   /** Rows of the process tables that were checked; the others are from memory. */
-  @IsOptional()
+  @IfPresent()
   @List(() => TableCheckBody)
   tableChecks?: TableCheckBody[];
 }

@@ -7,7 +7,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsOptional,
   IsUUID,
@@ -24,7 +23,8 @@ import { FormulaBody } from './formula.js';
 import { KitchenSettings } from './kitchen.js';
 import { LARGEST_PHOTO_MB } from './photo.js';
 import { SavePreparedWeight } from './prepared.js';
-import { Count, Day, Text } from './rules.js';
+import { Day, Moment } from './moments.js';
+import { Count, Text, IfPresent } from './rules.js';
 import { MOVE_REASONS, type MoveReason } from './shelf.js';
 
 /*
@@ -34,8 +34,6 @@ import { MOVE_REASONS, type MoveReason } from './shelf.js';
  */
 
 const Id = (): PropertyDecorator => IsUUID(undefined, { message: 'write a UUID' });
-const Moment = (): PropertyDecorator =>
-  IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T18:00:00.000Z' });
 const ListOf =
   (of: () => new () => object, most: number): PropertyDecorator =>
   (target, key) => {
@@ -173,7 +171,7 @@ export type HouseholdFile = HouseholdFrame & { readonly exportedAt: string } & {
 
 /** Which batches the book tells of; all of them without a year. */
 export class BookOf {
-  @IsOptional()
+  @IfPresent()
   @Type(() => Number)
   @Count(1900, 2999, 'write a year, as 2026')
   year?: number;

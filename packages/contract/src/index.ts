@@ -2,6 +2,8 @@
 import 'reflect-metadata';
 
 export * from './problem.js';
+export * from './answer.js';
+export * from './moments.js';
 export * from './gear.js';
 export * from './kitchen.js';
 export * from './formula.js';

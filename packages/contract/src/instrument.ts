@@ -4,8 +4,6 @@ import {
   ArrayMinSize,
   IsArray,
   IsIn,
-  IsISO8601,
-  IsOptional,
   IsUUID,
   registerDecorator,
   ValidateIf,
@@ -13,7 +11,8 @@ import {
   type ValidationArguments,
 } from 'class-validator';
 import { VALUE_LIMITS, type ValueName } from '@idle-kettle/core';
-import { Name, PotValue } from './rules.js';
+import { isMoment, Moment } from './moments.js';
+import { Name, PotValue, IfPresent } from './rules.js';
 
 export const INSTRUMENT_KINDS = ['thermometer', 'scale', 'refractometer', 'simulated'] as const;
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
@@ -42,13 +41,13 @@ export class NewInstrument {
   kind!: InstrumentKind;
 
   /** The pot it stands in. */
-  @IsOptional()
+  @IfPresent()
   @IsUUID(undefined, { message: 'write the id of a batch' })
   batchId?: string;
 }
 
 export class ChangeInstrument {
-  @IsOptional()
+  @IfPresent()
   @Name(60)
   name?: string;
 
@@ -81,22 +80,19 @@ export class InstrumentReading {
   /**
    * When it was taken, by the instrument's clock; the same moment and kind again is the same value.
    */
-  @IsISO8601(
-    { strict: true, strictSeparator: true },
-    { message: 'write when, as 2026-09-12T18:00:00.000Z' },
-  )
+  @Moment('write when, as 2026-09-12T18:00:00.000Z')
   @IsOneValue()
   at!: string;
 
-  @IsOptional()
+  @IfPresent()
   @PotValue('temperature_C')
   temperature_C?: number;
 
-  @IsOptional()
+  @IfPresent()
   @PotValue('mass_kg')
   mass_kg?: number;
 
-  @IsOptional()
+  @IfPresent()
   @PotValue('percent')
   percent?: number;
 }
@@ -109,11 +105,6 @@ export class SendReadings {
   @Type(() => InstrumentReading)
   readings!: InstrumentReading[];
 }
-
-const AT =
-  /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])T([01]\d|2[0-3]):[0-5]\d:[0-5]\d(\.\d{1,3})?Z$/;
-/** The 30th of February is read as the 2nd of March by some. */
-const isDay = (at: string): boolean => new Date(at).toISOString().startsWith(at.slice(0, 10));
 
 /**
  * The readings of a message as most probes send it, without the cost of the rules: a thousand come
@@ -135,7 +126,7 @@ export function plainReadings(body: unknown): readonly InstrumentReading[] | und
     if (typeof reading !== 'object' || reading === null) return false;
     const entries = Object.entries(reading);
     const { at } = reading as { at?: unknown };
-    if (entries.length !== 2 || typeof at !== 'string' || !AT.test(at) || !isDay(at)) return false;
+    if (entries.length !== 2 || !isMoment(at)) return false;
     const [key, value] = entries.find(([name]) => name !== 'at') ?? [''];
     const limits = key in VALUE_LIMITS ? VALUE_LIMITS[key as ValueName] : undefined;
     return (

@@ -5,9 +5,7 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
-  IsOptional,
   IsString,
   Length,
   Max,
@@ -23,7 +21,8 @@ import {
   type ShowResult,
   type UnsealedPlace,
 } from '@idle-kettle/core';
-import { Altitude, all, Count, Day, JarNumbers, Name, Text, Within } from './rules.js';
+import { Day, Moment } from './moments.js';
+import { Altitude, all, Count, JarNumbers, Name, Text, Within, IfPresent } from './rules.js';
 
 export class JarsFilledBody {
   @IsString({ message: 'write a jar size' })
@@ -38,7 +37,7 @@ export class JarsFilledBody {
   @Max(0.99, { message: 'write less than 1; a full jar counts as full' })
   part!: number;
 
-  @IsOptional()
+  @IfPresent()
   @Within(10, 5000, 'write what a full jar holds, 10 to 5000 g, without its glass and lid')
   net_g?: number;
 }
@@ -59,7 +58,7 @@ export class JarCountBody {
 /** The full jars of one load of the canner, by size; all of them where it is left out. */
 function JarsOfLoad(): PropertyDecorator {
   return all(
-    IsOptional(),
+    IfPresent(),
     IsArray({ message: 'write a list of jars' }),
     ArrayMaxSize(20, { message: 'write at most 20 sizes' }),
     ValidateNested({ each: true }),
@@ -99,10 +98,10 @@ export class ProcessedBody {
   @Altitude()
   altitude_m!: number | null;
   @JarsOfLoad() jars?: JarCountBody[];
-  @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'write a time, as 2026-09-12T21:00:00Z' })
+  @IfPresent()
+  @Moment('write a time, as 2026-09-12T21:00:00Z')
   startedAt?: string;
-  @IsOptional()
+  @IfPresent()
   @ValidateNested()
   @Type(() => SomeJarsBody)
   again?: SomeJarsBody;

@@ -2,7 +2,6 @@ import { Type } from 'class-transformer';
 import {
   IsBoolean,
   IsIn,
-  IsISO8601,
   IsNumber,
   IsOptional,
   Max,
@@ -25,7 +24,8 @@ import {
   HOUR_MS,
 } from '@idle-kettle/core';
 import { KitchenGear } from './gear.js';
-import { Name, Within } from './rules.js';
+import { Moment } from './moments.js';
+import { Name, Within, IfPresent } from './rules.js';
 
 export const UNIT_SYSTEMS = ['metric', 'us'] as const satisfies UnitSystem[];
 export const TEMPERATURE_UNITS = ['C', 'F'] as const;
@@ -60,7 +60,7 @@ export class KitchenSettings {
   boilingPoint_C!: number | null;
 
   @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'write when it was measured, as 2026-09-12T18:00:00Z' })
+  @Moment('write when it was measured, as 2026-09-12T18:00:00Z')
   boilingPointMeasuredAt!: string | null;
 
   /** Station pressure, kilopascals: not the one a forecast reduces to sea level. */
@@ -73,15 +73,15 @@ export class KitchenSettings {
   pressure_kPa?: number | null;
 
   @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'write when it was read, as 2026-09-12T18:00:00Z' })
+  @Moment('write when it was read, as 2026-09-12T18:00:00Z')
   pressureReadAt?: string | null;
 
   /** South of the equator: the seasons are the other way round. */
-  @IsOptional()
+  @IfPresent()
   @IsBoolean({ message: 'write true or false' })
   southern?: boolean;
 
-  @IsOptional()
+  @IfPresent()
   @ValidateNested()
   @Type(() => KitchenGear)
   gear?: KitchenGear;

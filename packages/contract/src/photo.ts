@@ -1,5 +1,6 @@
-import { IsISO8601, IsOptional } from 'class-validator';
-import { Text } from './rules.js';
+import {} from 'class-validator';
+import { Moment } from './moments.js';
+import { Text, IfPresent } from './rules.js';
 
 /** What a photo may come as. */
 export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const;
@@ -10,8 +11,8 @@ export const MOST_PHOTOS = 40;
 
 /** When a photo was put to its batch. */
 export class KeepPhoto {
-  @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'write when it was taken, as 2026-09-12T18:00:00.000Z' })
+  @IfPresent()
+  @Moment('write when it was taken, as 2026-09-12T18:00:00.000Z')
   at?: string;
 }
 

@@ -1,12 +1,13 @@
-import { IsISO8601, IsOptional } from 'class-validator';
-import { Text, Within } from './rules.js';
+import {} from 'class-validator';
+import { Moment } from './moments.js';
+import { Text, Within, IfPresent } from './rules.js';
 
 /** Fruit as bought and as it was when prepared: what this kitchen learns its losses from. */
 export class SavePreparedWeight {
   @Text(60, 'write the ingredient, such as "quince"')
   ingredient!: string;
 
-  @IsOptional()
+  @IfPresent()
   @Text(60, 'write the variety as text')
   variety?: string;
 
@@ -16,7 +17,7 @@ export class SavePreparedWeight {
   @Within(0.001, 500, 'write the prepared weight in kg, above 0')
   prepared_kg!: number;
 
-  @IsISO8601({ strict: true }, { message: 'write when it was weighed, as 2026-09-12T18:00:00Z' })
+  @Moment('write when it was weighed, as 2026-09-12T18:00:00Z')
   at!: string;
 }
 

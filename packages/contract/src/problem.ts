@@ -15,6 +15,8 @@ export const PROBLEMS = {
   'unknown-sender': { status: 401, title: 'Not known here' },
   'foreign-page': { status: 403, title: 'Not allowed from here' },
   'not-found': { status: 404, title: 'Not found' },
+  /** It was there, and was deleted on some device; see `SaveBatch.bringBack`. */
+  removed: { status: 410, title: 'Deleted' },
   /** The document was changed since the revision that was sent; `current` is what is stored. */
   'revision-conflict': { status: 409, title: 'Changed in the meantime' },
   /** The id sent already belongs to something else. */
@@ -27,6 +29,8 @@ export const PROBLEMS = {
   'too-many': { status: 429, title: 'Too much at once' },
   'our-mistake': { status: 500, title: 'Our mistake' },
   'database-away': { status: 503, title: 'The database is away' },
+  /** The disk of the server is full: nothing was stored. */
+  'no-space': { status: 507, title: 'No space left' },
 } as const satisfies Record<string, { readonly status: number; readonly title: string }>;
 export type ProblemCode = keyof typeof PROBLEMS;
 

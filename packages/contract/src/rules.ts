@@ -6,10 +6,10 @@ import {
   IsNumber,
   IsString,
   Length,
-  Matches,
   Max,
   MaxLength,
   Min,
+  ValidateIf,
 } from 'class-validator';
 import { ALTITUDE_RANGE_M, VALUE_LIMITS, type ValueName } from '@idle-kettle/core';
 
@@ -18,6 +18,10 @@ export const all =
   (...rules: readonly PropertyDecorator[]): PropertyDecorator =>
   (target, key) =>
     rules.forEach((rule) => rule(target, key));
+
+/** May be left out; null is something else than left out, and is refused. */
+export const IfPresent = (): PropertyDecorator =>
+  ValidateIf((_: object, value: unknown) => value !== undefined);
 
 /** A number within its range; one message for whatever is wrong. */
 export const Within = (least: number, most: number, message: string): PropertyDecorator =>
@@ -66,5 +70,3 @@ export const Name = (most: number): PropertyDecorator =>
     IsString({ message: 'write a name' }),
     Length(1, most, { message: `write a name of 1 to ${most} letters` }),
   );
-export const Day = (): PropertyDecorator =>
-  Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'write a day such as "2026-11-23"' });

@@ -2,7 +2,6 @@ import { Type } from 'class-transformer';
 import {
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsOptional,
   IsString,
@@ -14,7 +13,8 @@ import {
 } from 'class-validator';
 import type { FormulaBody } from './formula.js';
 import { KEPT_IN, type KeepingVerdict, type KeptIn, type JarsUsed } from '@idle-kettle/core';
-import { Count, Day, Text } from './rules.js';
+import { Day, Moment } from './moments.js';
+import { Count, Text, IfPresent } from './rules.js';
 
 /** Why jars left the shelf or came back to it. */
 export const MOVE_REASONS = ['put', 'eaten', 'given', 'discarded', 'counted', 'moved'] as const;
@@ -47,7 +47,7 @@ export class PutOnShelf {
   @Max(0.99, { message: 'write how full the jar is, 0.05 to 0.99' })
   partFill?: number | null;
 
-  @IsISO8601({ strict: true }, { message: 'write the day it was made, as 2026-09-12' })
+  @Day('write the day it was made, as 2026-09-12')
   madeOn!: string;
 
   /** Where it is kept, where that is not as its batch would have it. */
@@ -55,7 +55,7 @@ export class PutOnShelf {
   @IsIn(KEPT_IN, { message: `write one of ${KEPT_IN.join(', ')}` })
   keptIn?: KeptIn | null;
 
-  @IsOptional()
+  @IfPresent()
   @Text(60, 'write the cupboard or shelf')
   place?: string;
 }
@@ -86,7 +86,7 @@ export class TransferJars {
   @Text(60, 'write the cupboard or shelf')
   place!: string;
 
-  @IsISO8601({ strict: true }, { message: 'write when it happened, as 2026-09-12T18:00:00.000Z' })
+  @Moment('write when it happened, as 2026-09-12T18:00:00.000Z')
   at!: string;
 }
 
@@ -105,16 +105,16 @@ export class MoveJars {
   reason!: MoveReason;
 
   /** To whom they were given. */
-  @IsOptional()
+  @IfPresent()
   @Text(60, 'write a name')
   whom?: string;
 
   /** Why they were thrown out. */
-  @IsOptional()
+  @IfPresent()
   @Text(200, 'write what was wrong with it')
   note?: string;
 
-  @IsISO8601({ strict: true }, { message: 'write when it happened, as 2026-09-12T18:00:00.000Z' })
+  @Moment('write when it happened, as 2026-09-12T18:00:00.000Z')
   at!: string;
 }
 
@@ -126,34 +126,34 @@ export type LotState = (typeof LOT_STATES)[number];
  * Which lots a list shows, the newest first; without any of it the latest ones, emptied ones too.
  */
 export class ListLots {
-  @IsOptional()
+  @IfPresent()
   @IsUUID(undefined, { message: 'write the id of the batch the jars came from' })
   batch?: string;
 
   /** In the name, the place or the size. */
-  @IsOptional()
+  @IfPresent()
   @Text(80, 'write what to look for')
   search?: string;
 
-  @IsOptional()
+  @IfPresent()
   @IsIn(LOT_STATES, { message: `write one of ${LOT_STATES.join(', ')}` })
   state?: LotState;
 
-  @IsOptional()
+  @IfPresent()
   @Text(60, 'write the cupboard or shelf')
   place?: string;
 
   /** Only those with jars left. */
-  @IsOptional()
+  @IfPresent()
   @IsIn(['yes', 'no'], { message: 'write yes or no' })
   left?: 'yes' | 'no';
 
   /** Where the last list ended. */
-  @IsOptional()
+  @IfPresent()
   @IsUUID(undefined, { message: 'write the id of the last lot that was listed' })
   after?: string;
 
-  @IsOptional()
+  @IfPresent()
   @Type(() => Number)
   @Count(1, 200, 'write how many to list, 1 to 200')
   limit?: number;

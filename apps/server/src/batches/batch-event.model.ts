@@ -28,6 +28,10 @@ export class BatchEventRow extends Model<
   @Column({ type: DataType.DATE, field: 'happened_at' })
   declare happenedAt: Date;
 
+  /** What the clock of the device showed, where it was wrong. */
+  @Column({ type: DataType.DATE, field: 'said_at' })
+  declare saidAt: CreationOptional<Date | null>;
+
   @Column(DataType.TEXT)
   declare device: string;
 
@@ -40,6 +44,7 @@ export const storedEvent = (row: BatchEventRow): BatchEvent =>
     id: row.id,
     type: row.type,
     at: row.happenedAt.toISOString(),
+    ...(row.saidAt && { saidAt: row.saidAt.toISOString() }),
     device: row.device,
     body: row.body,
   }) as BatchEvent;

@@ -17,6 +17,7 @@ import {
   type AppendResult,
   type BatchView,
 } from '@idle-kettle/contract';
+import { DeviceTime } from '../clock/device-clock.js';
 import { JSON_TEXT } from '../http/json-text.js';
 import { ProblemException } from '../http/problem.filter.js';
 import { idPipe } from '../http/validation.js';
@@ -66,7 +67,11 @@ export class BatchController {
 
   @Post(':id/events')
   @HttpCode(200)
-  append(@Param('id', idPipe) id: string, @Body() { events }: AppendEvents): Promise<AppendResult> {
-    return this.log.append(id, events);
+  append(
+    @Param('id', idPipe) id: string,
+    @Body() { events }: AppendEvents,
+    @DeviceTime() deviceTime: number | undefined,
+  ): Promise<AppendResult> {
+    return this.log.append(id, events, deviceTime);
   }
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
-import { QueryTypes } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { BatchSummary, BatchView, ListBatches, SaveBatch } from '@idle-kettle/contract';
 import { saveDocument } from '../database/save-document.js';
@@ -13,6 +13,7 @@ import { Batch } from './batch.model.js';
 import { EventLogService } from './event-log.service.js';
 import { lastReadingOf } from './summaries.js';
 import { SummaryCacheService } from './summary-cache.service.js';
+import { holdBatch, wasRemoved } from './unknown-batch.js';
 import { likeOf } from '../database/like.js';
 
 /** Events of a batch that has only been planned. */
@@ -55,7 +56,7 @@ const KEEP_AS_FILLED = `
   FROM batches batch
     JOIN LATERAL (SELECT min(happened_at) AS at FROM batch_events
       WHERE batch_id = batch.id AND type = 'jarred') AS first ON first.at IS NOT NULL
-  WHERE batch.id = :id AND batch.document - ${FREE} <> :next::jsonb - ${FREE} AND NOT EXISTS (
+  WHERE batch.id = :id AND batch.revision > 0 AND batch.document - ${FREE} <> :next::jsonb - ${FREE} AND NOT EXISTS (
     SELECT 1 FROM batch_events WHERE batch_id = batch.id AND type = 'formula-filled')`;
 
 @Injectable()
@@ -120,10 +121,13 @@ export class BatchService {
 
   async save(id: string, body: SaveBatch): Promise<BatchView> {
     const extra = {
-      removedAt: null,
+      ...(body.bringBack === true && { removedAt: null }),
       ...(body.formulaId !== undefined && { formulaId: body.formulaId }),
     };
     const householdId = await this.households.current();
+    const refuseRemoved = ({ removedAt }: Batch): void => {
+      if (removedAt !== null && body.bringBack !== true) throw wasRemoved();
+    };
     return view(
       await saveDocument(
         this.batches,
@@ -143,14 +147,30 @@ export class BatchService {
             type: QueryTypes.INSERT,
             transaction,
           }),
+        refuseRemoved,
       ),
     );
   }
 
   /** Removes a batch that was never started; one with a history stays in the log. */
   async remove(id: string): Promise<void> {
-    const batch = await this.find(id);
-    const events = await this.events.findAll({ where: { batchId: id }, attributes: ['type'] });
+    await this.find(id);
+    // Whoever is storing something of it is waited for, so that nothing acknowledged vanishes.
+    await this.sequelize.transaction(async (transaction) => {
+      const batch = await this.batches.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+      if (!batch || batch.removedAt !== null) throw wasRemoved();
+      await this.refuseHistory(id, transaction);
+      await batch.update({ removedAt: this.clock.now() }, { transaction });
+    });
+  }
+
+  /** @throws ProblemException where a batch has jars, or was ever on the heat */
+  private async refuseHistory(id: string, transaction: Transaction): Promise<void> {
+    const events = await this.events.findAll({
+      where: { batchId: id },
+      attributes: ['type'],
+      transaction,
+    });
     const jars = await this.jarsOf(id);
     if (jars > 0)
       throw new ProblemException(
@@ -162,20 +182,13 @@ export class BatchService {
         'not-now',
         'this batch has been boiled, so it stays in the log; only a batch that was never started can be removed',
       );
-    if (events.length === 0 && !(await this.hadMore(id))) await batch.destroy();
-    else await batch.update({ removedAt: this.clock.now() });
   }
 
-  /** Jars once, or photos. */
-  private async hadMore(id: string): Promise<boolean> {
-    const [found] = await this.sequelize.query(
-      'SELECT 1 FROM shelf_lots WHERE batch_id = :id UNION ALL SELECT 1 FROM batch_photos WHERE batch_id = :id LIMIT 1',
-      {
-        replacements: { id },
-        type: QueryTypes.SELECT,
-      },
-    );
-    return found !== undefined;
+  /**
+   * Makes sure that jars or photos of a batch can be stored in a transaction; see {@link holdBatch}.
+   */
+  async hold(id: string, transaction: Transaction): Promise<void> {
+    await holdBatch(this.sequelize, id, await this.households.current(), transaction);
   }
 
   /** How many of its jars are still there. */
@@ -189,9 +202,10 @@ export class BatchService {
 
   private async find(id: string): Promise<Batch> {
     const batch = await this.batches.findOne({
-      where: { id, householdId: await this.households.current(), removedAt: null },
+      where: { id, householdId: await this.households.current() },
     });
     if (!batch) throw notFound('batch');
+    if (batch.removedAt !== null) throw wasRemoved();
     return batch;
   }
 }

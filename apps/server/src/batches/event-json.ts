@@ -9,5 +9,6 @@ export const isoMoment = (column: string): string =>
 export const EVENTS_AS_JSON = `
   '[' || coalesce(string_agg(
     '{"id":"' || id || '","type":"' || type || '","device":' || to_json(device)
-      || ',"body":' || body || ',"at":"' || ${isoMoment('happened_at')} || '"}',
+      || ',"body":' || body || ',"at":"' || ${isoMoment('happened_at')} || '"'
+      || coalesce(',"saidAt":"' || ${isoMoment('said_at')} || '"', '') || '}',
     ',' ORDER BY seq), '') || ']'`;

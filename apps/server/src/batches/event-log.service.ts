@@ -4,12 +4,15 @@ import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { AppendResult, EventBody } from '@idle-kettle/contract';
-import { AT_THE_BOIL_K, boilFrom, type Boil } from '@idle-kettle/core';
+import { AT_THE_BOIL_K, boilFrom, type Boil, type EventBodies } from '@idle-kettle/core';
+import { Clock } from '../clock/clock.js';
+import { clockCorrection_ms } from '../clock/device-clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound } from '../http/problem.filter.js';
 import { Batch } from './batch.model.js';
 import { EVENTS_AS_JSON } from './event-json.js';
 import { BatchEventRow, storedEvent } from './batch-event.model.js';
+import { holdBatch } from './unknown-batch.js';
 
 /**
  * One statement, so that the events and the cursor are of one moment; text at once, since a probe
@@ -46,6 +49,31 @@ const SUMMARY_READINGS = `
     )}
   ) AS reading`;
 
+interface Times {
+  readonly happenedAt: Date;
+  readonly saidAt: Date | null;
+}
+
+/** When an event happened by the clock of the server, and by the device's where that is wrong. */
+function timesOf({ at, saidAt }: EventBody, correction_ms: number): Times {
+  const happenedAt = new Date(at);
+  if (saidAt !== undefined) return { happenedAt, saidAt: new Date(saidAt) };
+  return correction_ms === 0
+    ? { happenedAt, saidAt: null }
+    : { happenedAt: new Date(happenedAt.getTime() + correction_ms), saidAt: happenedAt };
+}
+
+/** By which the same event is known again, however its time was corrected. */
+const saidTime = ({ happenedAt, saidAt }: Times): number => (saidAt ?? happenedAt).getTime();
+
+/** What an event carries; a moment by the device's own clock is corrected with it. */
+function corrected({ type, body, saidAt }: EventBody, correction_ms: number): object {
+  const plain = JSON.parse(JSON.stringify(body)) as object;
+  if (type !== 'simulated' || saidAt !== undefined || correction_ms === 0) return plain;
+  const { realAt } = body as EventBodies['simulated'];
+  return { ...plain, realAt: new Date(Date.parse(realAt) + correction_ms).toISOString() };
+}
+
 /**
  * The append-only log of a batch: an event is stored once, whoever sends it how often and in what
  * order.
@@ -57,6 +85,7 @@ export class EventLogService {
     @InjectModel(BatchEventRow) private readonly events: typeof BatchEventRow,
     @InjectConnection() private readonly sequelize: Sequelize,
     private readonly households: HouseholdService,
+    private readonly clock: Clock,
   ) {}
 
   /**
@@ -102,20 +131,36 @@ export class EventLogService {
     return new Map([...rows].map(([id, all]) => [id, boilFrom(all.map(storedEvent))]));
   }
 
-  async append(batchId: string, events: readonly EventBody[]): Promise<AppendResult> {
-    const householdId = await this.ownerOf(batchId);
+  /**
+   * Stores events, also of a batch that is not known yet.
+   *
+   * @param deviceTime the clock of the device as it sent them: times of a clock that is wrong are
+   * corrected
+   * @throws ProblemException 410 where the batch was deleted
+   */
+  async append(
+    batchId: string,
+    events: readonly EventBody[],
+    deviceTime?: number,
+  ): Promise<AppendResult> {
+    const householdId = await this.households.current();
+    const correction_ms = clockCorrection_ms(deviceTime, this.clock.now());
     const rows = events.map((event) => ({
       id: event.id,
       householdId,
       batchId,
       type: event.type,
-      happenedAt: new Date(event.at),
+      ...timesOf(event, correction_ms),
       device: event.device,
-      body: JSON.parse(JSON.stringify(event.body)) as object,
+      body: corrected(event, correction_ms),
     }));
-    await this.events.bulkCreate(rows, {
-      ignoreDuplicates: true,
-      fields: ['id', 'householdId', 'batchId', 'type', 'happenedAt', 'device', 'body'],
+    await this.sequelize.transaction(async (transaction) => {
+      await holdBatch(this.sequelize, batchId, householdId, transaction);
+      await this.events.bulkCreate(rows, {
+        ignoreDuplicates: true,
+        fields: ['id', 'householdId', 'batchId', 'type', 'happenedAt', 'saidAt', 'device', 'body'],
+        transaction,
+      });
     });
     const stored = new Map(
       (await this.events.findAll({ where: { id: rows.map((row) => row.id) } })).map((row) => [
@@ -129,8 +174,8 @@ export class EventLogService {
         found?.householdId === householdId &&
         found.batchId === batchId &&
         found.type === row.type &&
-        found.happenedAt.getTime() === row.happenedAt.getTime() &&
-        isDeepStrictEqual(found.body, row.body)
+        saidTime(found) === saidTime(row) &&
+        (row.type === 'simulated' || isDeepStrictEqual(found.body, row.body))
       );
     };
     const refused = rows

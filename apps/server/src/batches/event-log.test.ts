@@ -1,8 +1,15 @@
+import { randomUUID } from 'node:crypto';
 import { Client } from 'pg';
 import { boilFrom } from '@idle-kettle/core';
-import type { EventBody, EventPage } from '@idle-kettle/contract';
+import {
+  DEVICE_TIME_HEADER,
+  problemType,
+  type EventBody,
+  type EventPage,
+  type ProblemBody,
+} from '@idle-kettle/contract';
 import { freshDatabase } from '../testing/database.js';
-import { newBatch, reading, startTestApp, type TestApp } from '../testing/app.js';
+import { damsonJam, newBatch, reading, startTestApp, type TestApp } from '../testing/app.js';
 
 let url: string;
 let kitchen: TestApp;
@@ -16,6 +23,8 @@ const append = (id: string, events: unknown) =>
   kitchen.http.post(`/api/batches/${id}/events`).send({ events });
 const stored = async (id: string): Promise<EventPage> =>
   (await kitchen.http.get(`/api/batches/${id}/events`).expect(200)).body as EventPage;
+const idsOf = async (id: string): Promise<string[]> =>
+  (await stored(id)).events.map((event) => event.id);
 const minute = (n: number): string =>
   new Date(Date.parse('2026-09-12T18:00:00Z') + n * 60_000).toISOString();
 
@@ -158,6 +167,69 @@ test('the database itself refuses to change or delete what happened', async () =
   await client.end();
 });
 
-test('events of a batch that is not there are a 404', async () => {
-  await append('3f0f3c0a-0000-4000-8000-000000000000', [reading(97)]).expect(404);
+test('a log may come before its formula, or without it', async () => {
+  const id = randomUUID();
+  const early = reading(97);
+  await append(id, [early]).expect(200, { kept: [early.id], refused: [] });
+  expect((await kitchen.http.get(`/api/batches/${id}`)).body).toMatchObject({
+    revision: 0,
+    document: { title: 'Unnamed batch', lines: [] },
+  });
+  const { body } = await kitchen.http
+    .put(`/api/batches/${id}`)
+    .send({ document: damsonJam(), revision: 0 })
+    .expect(200);
+  expect(body).toMatchObject({ revision: 1, document: { title: 'Damson jam' } });
+  expect(await idsOf(id)).toEqual([early.id]);
+});
+
+test('a batch that was deleted takes nothing in, until somebody brings it back', async () => {
+  const id = await newBatch(kitchen.http);
+  await kitchen.http.delete(`/api/batches/${id}`).expect(204);
+  const late = reading(97);
+  const { body } = await append(id, [late]).expect(410);
+  expect((body as ProblemBody).type).toBe(problemType('removed'));
+  const edit = { document: damsonJam({ title: 'Typed elsewhere' }), revision: 1 };
+  await kitchen.http.put(`/api/batches/${id}`).send(edit).expect(410);
+  await kitchen.http
+    .put(`/api/batches/${id}`)
+    .send({ ...edit, bringBack: true })
+    .expect(200);
+  await append(id, [late]).expect(200);
+  expect(await idsOf(id)).toEqual([late.id]);
+});
+
+describe('a device whose clock is wrong', () => {
+  const DAY_MS = 86_400_000;
+  const appendAt = (id: string, events: readonly object[], clock: number) =>
+    kitchen.http
+      .post(`/api/batches/${id}/events`)
+      .set(DEVICE_TIME_HEADER, String(clock))
+      .send({ events })
+      .expect(200);
+  test('has its times corrected, and what it showed is kept beside them', async () => {
+    const id = await newBatch(kitchen.http);
+    const ahead = Date.now() + DAY_MS;
+    const said = new Date(ahead).toISOString();
+    const event = reading(98, said);
+    await appendAt(id, [event], ahead);
+    // Sent again after its clock was put right, it is the same event.
+    const { body } = await appendAt(id, [event], Date.now());
+    expect(body).toEqual({ kept: [event.id], refused: [] });
+    const [kept] = (await stored(id)).events;
+    expect(kept?.saidAt).toBe(said);
+    expect(Math.abs(Date.parse(kept?.at ?? '') - Date.now())).toBeLessThan(5000);
+  });
+
+  test('is believed where it corrected them itself, and within a minute', async () => {
+    const id = await newBatch(kitchen.http);
+    const now = Date.now();
+    const own = { ...reading(97, new Date(now).toISOString()), saidAt: '2026-01-01T00:00:00.000Z' };
+    const near = reading(98, new Date(now - 1000).toISOString());
+    await appendAt(id, [own], now + DAY_MS);
+    await appendAt(id, [near], now + 50_000);
+    const { events } = await stored(id);
+    expect(events.map(({ at }) => at)).toEqual([own.at, near.at]);
+    expect(events.map(({ saidAt }) => saidAt)).toEqual([own.saidAt, undefined]);
+  });
 });

@@ -21,6 +21,7 @@ type InTransaction<M> = (row: M, transaction: Transaction) => Promise<unknown>;
  *
  * @param afterwards runs in the same transaction when something was changed
  * @param beforehand runs in it before a document that is there already is changed
+ * @param refuse throws where a document that is there is not to be changed
  *
  * @throws ProblemException 409 with `current`, 404 when the id belongs to another household
  */
@@ -33,6 +34,7 @@ export async function saveDocument<M extends Model & Revisioned>(
   view: (row: M) => unknown,
   afterwards: InTransaction<M> = () => Promise.resolve(),
   beforehand: InTransaction<M> = () => Promise.resolve(),
+  refuse: (row: M) => void = () => undefined,
 ): Promise<M> {
   const sequelize = model.sequelize;
   if (!sequelize) throw new Error('the model has no connection');
@@ -50,6 +52,7 @@ export async function saveDocument<M extends Model & Revisioned>(
       return row;
     }
     if (row.householdId !== householdId) throw notFound('document');
+    refuse(row);
     if (isDeepStrictEqual(row.document, plain)) {
       const other = Object.entries(extra).some(([key, value]) => row.get(key) !== value);
       return other ? row.update(extra, { transaction }) : row;

@@ -173,6 +173,7 @@ export const EVENT_COLUMNS: readonly FileColumn[] = [
   id,
   column('type', 'text'),
   column('at', 'timestamptz', 'happened_at'),
+  column('saidAt', 'timestamptz', 'said_at'),
   column('device', 'text'),
   column('body', 'jsonb'),
 ];

@@ -1,17 +1,22 @@
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import {
   Body,
   Controller,
   Get,
   Header,
   HttpCode,
+  Logger,
   Param,
   Post,
   Query,
   Res,
   StreamableFile,
+  UseInterceptors,
 } from '@nestjs/common';
 import type { Response } from 'express';
 import { BookOf, type HouseholdImport } from '@idle-kettle/contract';
+import { AtMost } from '../http/at-most.js';
 import { notFound } from '../http/problem.filter.js';
 import { BookService } from './book.service.js';
 import { CalendarService } from './calendar.service.js';
@@ -21,8 +26,21 @@ import { ExportService } from './export.service.js';
 
 const isSheet = (name: string): name is Sheet => (SHEETS as readonly string[]).includes(name);
 
+/** A download that takes nothing in for so long is over, ms. */
+const STALLED_MS = 60_000;
+/** Each reads, or holds, a whole household. */
+const AT_ONCE = 2;
+
+async function* goOn(first: string | undefined, rest: AsyncGenerator<string>) {
+  if (first !== undefined) yield first;
+  yield* rest;
+}
+
 @Controller('household')
+@UseInterceptors(new AtMost(AT_ONCE))
 export class HouseholdFileController {
+  private readonly logger = new Logger('household-file');
+
   constructor(
     private readonly takeOut: ExportService,
     private readonly bringIn: ImportService,
@@ -34,12 +52,24 @@ export class HouseholdFileController {
   /** Everything in one file, written as it is read. */
   @Get()
   async file(@Res() response: Response): Promise<void> {
+    const pieces = this.takeOut.file();
+    // What fails before the first piece is a problem like any other.
+    const first = await pieces.next();
     response.setHeader('Content-Type', 'application/json');
     response.setHeader('Content-Disposition', 'attachment; filename="household.json"');
-    for await (const text of this.takeOut.file()) {
-      if (!response.write(text)) await new Promise((resolve) => response.once('drain', resolve));
+    // Somebody who takes nothing more in has gone away without saying so.
+    response.setTimeout(STALLED_MS, () => response.destroy());
+    try {
+      // Ends the reading of the database when the one who asked goes away, and cuts the answer short
+      // when the database does: half a file never looks whole.
+      await pipeline(Readable.from(goOn(first.value, pieces)), response);
+    } catch (error) {
+      if (!response.headersSent) throw error;
+      this.logger.warn(`a file was cut short: ${String(error)}`);
+    } finally {
+      // Also where the one who asked went away before the first piece.
+      await pieces.return(undefined);
     }
-    response.end();
   }
 
   /** Takes a file in: whole or not at all; what is here already stays as it is. */

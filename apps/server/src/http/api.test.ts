@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
+import { gzipSync } from 'node:zlib';
 import {
   emptyGear,
+  SERVER_TIME_HEADER,
   type BatchView,
   type EventPage,
   type KitchenView,
@@ -216,7 +218,7 @@ describe('batches', () => {
   test('one that was never started can be removed; one with a history stays', async () => {
     const id = await newBatch(kitchen.http);
     await kitchen.http.delete(`/api/batches/${id}`).expect(204);
-    await kitchen.http.get(`/api/batches/${id}`).expect(404);
+    await kitchen.http.get(`/api/batches/${id}`).expect(410);
     const boiled = await newBatch(kitchen.http);
     await kitchen.http
       .post(`/api/batches/${boiled}/events`)
@@ -264,13 +266,13 @@ describe('a batch that was only planned', () => {
       .send({ events: [plan] })
       .expect(200);
     await kitchen.http.delete(`/api/batches/${id}`).expect(204);
-    await kitchen.http.get(`/api/batches/${id}`).expect(404);
+    await kitchen.http.get(`/api/batches/${id}`).expect(410);
     expect((await kitchen.http.get('/api/batches')).body).not.toContainEqual(
       expect.objectContaining({ id }),
     );
     await kitchen.http
       .put(`/api/batches/${id}`)
-      .send({ document: damsonJam(), revision: 0 })
+      .send({ document: damsonJam(), revision: 0, bringBack: true })
       .expect(200);
     const { body } = await kitchen.http.get(`/api/batches/${id}/events`).expect(200);
     expect((body as EventPage).events).toHaveLength(1);
@@ -335,11 +337,65 @@ describe('the door', () => {
       .send({ document: damsonJam({ title: 'Mine now' }), revision: 1 })
       .expect(403);
     await kitchen.http.delete(`/api/batches/${id}`).set('Origin', 'null').expect(403);
+    // Another program on this machine is somebody else.
+    const own = new URL(await kitchen.app.getUrl());
     await kitchen.http
       .put(`/api/batches/${id}`)
-      .set('Origin', 'http://127.0.0.1:4780')
+      .set('Origin', `http://127.0.0.1:${Number(own.port) + 1}`)
+      .send({ document: damsonJam({ title: 'Mine now' }), revision: 1 })
+      .expect(403);
+    await kitchen.http
+      .put(`/api/batches/${id}`)
+      .set('Origin', own.origin)
       .send({ document: damsonJam({ title: 'Ours' }), revision: 1 })
       .expect(200);
+  });
+
+  test.each([
+    ['cross-site', 403],
+    ['same-site', 403],
+    ['same-origin', 200],
+    ['none', 200],
+  ])('what the browser calls %s is answered with %i', (site, status) =>
+    kitchen.http.get('/api/household/calendar.ics').set('Sec-Fetch-Site', site).expect(status),
+  );
+
+  test('every answer says that it is ours, and is kept by nobody; a HEAD ends', async () => {
+    for (const path of ['/api/batches', '/api/nothing', '/api/live'])
+      expect((await kitchen.http.head(path)).headers).toMatchObject({
+        [SERVER_TIME_HEADER.toLowerCase()]: expect.stringMatching(/^\d{13}$/) as string,
+        'cache-control': 'no-store',
+      });
+  });
+
+  test.each([
+    ['NUL', { title: 'x\0y' }, 'document.title'],
+    ['half a character', { title: 'jam \ud83d' }, 'document.title'],
+    ['a key that is a trick', JSON.parse('{"__proto__":{}}') as object, 'document.__proto__'],
+  ])('%s in a message is refused by its path', async (_, change, path) => {
+    // As it travels: a copy would drop the key.
+    const text = JSON.stringify({ document: damsonJam(), revision: 0 });
+    const sent = text.replace('"title":"Damson jam"', JSON.stringify(change).slice(1, -1));
+    const { body } = await kitchen.http
+      .put(`/api/batches/${randomUUID()}`)
+      .set('Content-Type', 'application/json')
+      .send(sent)
+      .expect(400);
+    expect(paths(body)).toEqual([path]);
+  });
+
+  test('a nesting of thousands, a packed message and no object are refused', async () => {
+    const put = (type: string, text: string | Buffer) =>
+      kitchen.http.put(`/api/batches/${randomUUID()}`).set('Content-Type', type).send(text);
+    const deep = `{"document":${'['.repeat(50_000)}${']'.repeat(50_000)},"revision":0}`;
+    await put('application/json', deep).expect(400);
+    await put('application/json', '[]').expect(400);
+    await kitchen.http
+      .put(`/api/batches/${randomUUID()}`)
+      .set('Content-Type', 'application/json')
+      .set('Content-Encoding', 'gzip')
+      .send(gzipSync('{}').toString('latin1'))
+      .expect(415);
   });
 
   test('security headers are set and the server does not name its framework', async () => {

@@ -1,6 +1,6 @@
 import { ArgumentsHost, Catch, HttpException, Logger, type ExceptionFilter } from '@nestjs/common';
 import type { Request, Response } from 'express';
-import { ConnectionError, ConnectionAcquireTimeoutError, DatabaseError } from 'sequelize';
+import { BaseError, ConnectionError, ConnectionAcquireTimeoutError } from 'sequelize';
 import {
   LARGEST_PHOTO_MB,
   problemCode,
@@ -33,20 +33,54 @@ export function problemBody(
   return { type: problemType(code), ...PROBLEMS[code], detail, ...extra };
 }
 
+const DATABASE_AWAY = problemBody(
+  'database-away',
+  'the database does not answer; nothing was stored, try again in a moment',
+);
 /**
- * PostgreSQL classes 08 (connection) and 57 (shutting down, starting up): the database is away, not
- * the request wrong.
+ * What an error of the database means, by its SQLSTATE (PostgreSQL, appendix A); the first that
+ * fits.
  */
-const databaseAway = (error: unknown): boolean => {
+const DATABASE_PROBLEMS: readonly { readonly code: RegExp; readonly problem: ProblemBody }[] = [
+  {
+    // 53100 disk full.
+    code: /^53100$/,
+    problem: problemBody(
+      'no-space',
+      'the disk of the server is full; nothing was stored. Make room there; what you entered is kept on this device',
+    ),
+  },
+  {
+    // 08 connection, 57 ended or too slow, 53 out of something, 40 lost a race: later it may work.
+    code: /^(08|53|57|40)|^ECONN|^EPIPE|^ETIMEDOUT/,
+    problem: DATABASE_AWAY,
+  },
+  {
+    // 22 a value that is none, 54 too large.
+    code: /^(22|54)/,
+    problem: problemBody('not-understood', 'a value of the message cannot be stored'),
+  },
+  {
+    // 23 something that must be there is not, or is there already.
+    code: /^23/,
+    problem: problemBody(
+      'not-now',
+      'it does not fit to what is stored; it may have been changed or deleted meanwhile',
+    ),
+  },
+];
+
+/** What an error of the database means to the one who asked; undefined for any other error. */
+function databaseProblem(error: unknown): ProblemBody | undefined {
   if (error instanceof ConnectionError || error instanceof ConnectionAcquireTimeoutError)
-    return true;
-  if (!(error instanceof DatabaseError)) return false;
-  const { code } = error.original as { code?: string };
-  return (
-    (code !== undefined && /^(08|57P)|^ECONN|^EPIPE/.test(code)) ||
-    /Connection terminated|not queryable/.test(error.message)
-  );
-};
+    return DATABASE_AWAY;
+  if (!(error instanceof BaseError)) return undefined;
+  if (/Connection terminated|not queryable/.test(error.message)) return DATABASE_AWAY;
+  const { code } = (error as { original?: { code?: string } }).original ?? {};
+  return code === undefined
+    ? undefined
+    : DATABASE_PROBLEMS.find((each) => each.code.test(code))?.problem;
+}
 
 /** The largest message taken; a formula of 200 lines or 500 events fit several times over. */
 export const BODY_LIMIT_KB = 512;
@@ -54,6 +88,7 @@ export const BODY_LIMIT_KB = 512;
 /** What the framework itself refuses, by its status. */
 const CODE_OF_STATUS: Readonly<Record<number, ProblemCode>> = {
   400: 'not-understood',
+  429: 'too-many',
   404: 'not-found',
   413: 'too-large',
   415: 'wrong-media',
@@ -91,7 +126,8 @@ export class ProblemFilter implements ExceptionFilter {
     const request = http.getRequest<Request>();
     const response = http.getResponse<Response>();
     if (response.headersSent) {
-      response.end();
+      // A clean end would pass for the whole answer.
+      response.destroy();
       return;
     }
     const instance = request.originalUrl;
@@ -109,11 +145,10 @@ export class ProblemFilter implements ExceptionFilter {
       const code = CODE_OF_STATUS[error.getStatus()] ?? 'not-understood';
       return problemBody(code, frameworkDetail(code, url) ?? error.message);
     }
-    if (databaseAway(error))
-      return problemBody(
-        'database-away',
-        'the database does not answer; nothing was stored, try again in a moment',
-      );
+    const problem = databaseProblem(error);
+    if (problem?.type === problemType('not-now') || problem?.type === problemType('not-understood'))
+      this.logger.warn(error instanceof Error ? error.message : String(error));
+    if (problem) return problem;
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
     return problemBody('our-mistake', 'something went wrong on the server; it has been logged');
   }

@@ -19,7 +19,7 @@ export function serveWebApp(app: NestExpressApplication, folder: string): void {
   );
   app.use(express.static(folder, { index: false, maxAge: 0 }));
   app.use((request: Request, response: Response, next: NextFunction) => {
-    if (request.method !== 'GET' || request.path.startsWith('/api')) {
+    if (!['GET', 'HEAD'].includes(request.method) || request.path.startsWith('/api')) {
       next();
       return;
     }

@@ -34,6 +34,12 @@ interface Known {
   /** Where it stood from when on, oldest first. */
   readonly places: readonly { readonly batchId: string | null; readonly fromAt: Date }[];
 }
+const standsInNoPot = (): ProblemException =>
+  new ProblemException(
+    'not-now',
+    'the batch it stood in was deleted; put it into another at the Boil station',
+  );
+
 interface Waiting {
   readonly rows: readonly Row[];
   readonly stored: () => void;
@@ -44,10 +50,18 @@ const LOOK_UP = `
   SELECT instrument.token_hash, instrument.id, instrument.name, instrument.household_id, place.batch_id, place.from_at
   FROM instruments instrument LEFT JOIN instrument_places place ON place.instrument_id = instrument.id
   WHERE instrument.token_hash = ANY ($1) ORDER BY place.from_at`;
+/** Stores values, and says which of their batches were deleted: theirs are not stored. */
 const STORE = `
-  INSERT INTO batch_events (id, household_id, batch_id, type, happened_at, device, body)
-  SELECT * FROM unnest($1::uuid[], $2::uuid[], $3::uuid[], $4::text[], $5::timestamptz[], $6::text[], $7::jsonb[])
-  ON CONFLICT (id) DO NOTHING`;
+  WITH removed AS (
+    SELECT id FROM batches WHERE id = ANY($3::uuid[]) AND removed_at IS NOT NULL
+  ), stored AS (
+    INSERT INTO batch_events (id, household_id, batch_id, type, happened_at, device, body)
+    SELECT * FROM unnest($1::uuid[], $2::uuid[], $3::uuid[], $4::text[], $5::timestamptz[], $6::text[], $7::jsonb[])
+      AS value (id, household_id, batch_id, type, happened_at, device, body)
+    WHERE value.batch_id NOT IN (SELECT id FROM removed)
+    ON CONFLICT (id) DO NOTHING
+  )
+  SELECT id FROM removed`;
 
 /**
  * Takes what instruments send into the logs of the pots they stand in. A value's id follows from
@@ -144,21 +158,28 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
     }
     if (this.waiting.length > 0) this.timer = setTimeout(() => void this.store(), 0);
     try {
-      await this.insert(together.flatMap(({ rows }) => rows));
-      together.forEach(({ stored }) => stored());
+      const removed = await this.insert(together.flatMap(({ rows }) => rows));
+      for (const { rows, stored, failed } of together)
+        if (rows.some(({ batchId }) => removed.has(batchId))) failed(standsInNoPot());
+        else stored();
     } catch (error) {
       if (together.length === 1) {
         together[0]?.failed(error);
         return;
       }
       // One that cannot be stored must not cost the others theirs.
-      for (const { rows, stored, failed } of together) await this.insert(rows).then(stored, failed);
+      for (const { rows, stored, failed } of together)
+        await this.insert(rows).then(
+          (removed) => (removed.size > 0 ? failed(standsInNoPot()) : stored()),
+          failed,
+        );
     }
   }
 
-  private async insert(rows: readonly Row[]): Promise<void> {
+  /** @returns batches that were deleted: what was to be stored of them was not */
+  private async insert(rows: readonly Row[]): Promise<ReadonlySet<string>> {
     const column = (key: keyof Row): string[] => rows.map((row) => row[key]);
-    await this.sequelize.query(STORE, {
+    const removed = await this.sequelize.query<{ id: string }>(STORE, {
       bind: [
         column('id'),
         column('householdId'),
@@ -168,8 +189,9 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
         column('device'),
         column('body'),
       ],
-      type: QueryTypes.RAW,
+      type: QueryTypes.SELECT,
     });
+    return new Set(removed.map(({ id }) => id));
   }
 
   /** The instrument of a token, looked up once and kept until somebody changes one. */

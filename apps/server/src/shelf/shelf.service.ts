@@ -159,7 +159,6 @@ export class ShelfService {
         errors: [{ path: 'size', message: `"${body.size}" is not a known jar size` }],
       });
     const householdId = await this.households.current();
-    await this.batches.get(body.batchId);
     // A day to spare: the day is another one elsewhere.
     if (parseISO(body.madeOn).getTime() > this.clock.now().getTime() + DAY_MS)
       throw new ProblemException('not-understood', 'jars are not made in the future', {
@@ -172,6 +171,7 @@ export class ShelfService {
       });
     await this.sequelize.transaction(async (transaction) => {
       const { id, batchId, size, madeOn, count } = body;
+      await this.batches.hold(batchId, transaction);
       const [lot, isNew] = await this.lots.findOrCreate({
         where: { id },
         defaults: {

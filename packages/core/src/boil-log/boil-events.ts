@@ -225,8 +225,10 @@ export type BatchEvent = {
     /** Made by the device that saw it happen; the same id twice is the same event. */
     readonly id: string;
     readonly type: T;
-    /** When it happened, ISO 8601, by the clock of that device. */
+    /** When it happened, ISO 8601; corrected where the clock of that device was wrong. */
     readonly at: string;
+    /** What that clock showed, ISO 8601, where it was wrong. */
+    readonly saidAt?: string;
     readonly device: string;
     readonly body: EventBodies[T];
   };

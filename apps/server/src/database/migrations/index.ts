@@ -1,4 +1,5 @@
 import * as batches from './0002-batches.js';
+import * as clocks from './0016-clocks.js';
 import * as formulas from './0001-kitchens-formulas.js';
 import * as freezer from './0009-freezer.js';
 import * as gear from './0004-gear-versions.js';
@@ -39,4 +40,5 @@ export const MIGRATIONS: readonly Migration[] = [
   quickSearch,
   summaryCache,
   stricterVerdicts,
+  clocks,
 ];
