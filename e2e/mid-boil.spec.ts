@@ -55,7 +55,7 @@ test('reload, a killed server, a reload without a server, a database that is awa
     await expect.poll(async () => (await onServer(id)).document.lines.length).toBe(3);
     await kettle.kill();
     await typeReading(page, '97.8');
-    await expect(page.getByText('The server is away.')).toBeVisible();
+    await expect(page.getByText('Offline: the server does not answer.')).toBeVisible();
     await expect(page.getByText('1 entry kept on this device')).toBeVisible();
     await typeReading(page, '98.6');
     await expect(log.getByText('kept here')).toHaveCount(2);
@@ -68,6 +68,17 @@ test('reload, a killed server, a reload without a server, a database that is awa
     await typeReading(page, '99.3');
   });
 
+  await test.step('every room can be read meanwhile, and says since when it is so', async () => {
+    for (const room of ['Today', 'Formulas', 'Logbook', 'Shelf', 'Kitchen']) {
+      await page.getByRole('link', { name: room, exact: true }).click();
+      await expect(page.getByText(/What is shown is from \d\d:\d\d/)).toBeVisible();
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await expect(page.locator('main')).not.toContainText('does not answer');
+    }
+    await page.goto(`${kettle.address}/batches/${id}/boil`);
+    await expect(log.getByText('99.3 °C')).toBeVisible();
+  });
+
   await test.step('a formula edited meanwhile is kept too', async () => {
     await page.getByRole('link', { name: 'Balance' }).click();
     await page.getByLabel('Amount of water').fill('700 ml');
@@ -76,7 +87,9 @@ test('reload, a killed server, a reload without a server, a database that is awa
 
   await test.step('the server comes back and has everything once, in order', async () => {
     await kettle.start();
-    await expect(page.getByText('The server is away.')).toBeHidden({ timeout: 15_000 });
+    await expect(page.getByText('Offline: the server does not answer.')).toBeHidden({
+      timeout: 15_000,
+    });
     expect(readingsOf(await stored(id))).toEqual([96.4, 97.1, 97.8, 98.6, 99.3]);
     expect((await onServer(id)).document.lines[1]?.amount).toBe('700 ml');
   });
@@ -85,9 +98,19 @@ test('reload, a killed server, a reload without a server, a database that is awa
     await page.getByRole('link', { name: 'Boil' }).click();
     await kettle.door.shut();
     await typeReading(page, '100.1');
-    await expect(page.getByText('The database is away.')).toBeVisible();
+    await expect(page.getByText('Offline: the server cannot reach its database.')).toBeVisible();
+    // A reload then is what it was: the same boil, the same place to stop, never the sea's.
+    const stands = page.getByRole('region', { name: 'Where it stands' });
+    await expect(stands).toContainText('100.5');
+    await page.reload();
+    await expect(log.getByText('100.1 °C')).toBeVisible();
+    await expect(stands).toContainText('100.5');
+    await expect(page.getByText('104.4')).toBeHidden();
+    await expect(page.getByRole('button', { name: 'It is on the heat' })).toBeHidden();
     await kettle.door.open();
-    await expect(page.getByText('The database is away.')).toBeHidden({ timeout: 20_000 });
+    await expect(page.getByText('Offline: the server cannot reach its database.')).toBeHidden({
+      timeout: 20_000,
+    });
     expect(readingsOf(await stored(id))).toEqual([96.4, 97.1, 97.8, 98.6, 99.3, 100.1]);
   });
 });

@@ -19,33 +19,14 @@ export default defineConfig({
         display: 'standalone',
         icons: [{ src: 'kettle.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
       },
-      workbox: {
+      strategies: 'injectManifest',
+      srcDir: 'src',
+      filename: 'service-worker.ts',
+      injectManifest: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         // Labels are not printed in mid-boil: their reader and letters are fetched when they are
         // wanted, then kept.
         globIgnores: ['**/pdf*', '**/preview*'],
-        navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//],
-        // With the server away a reload in mid-boil still shows the last known state; the outbox
-        // holds the rest.
-        runtimeCaching: [
-          {
-            urlPattern: ({ url, request }) =>
-              // Parts of a log are put together by the page, which keeps the whole; of the shelf
-              // its first page is kept.
-              request.method === 'GET' &&
-              (url.search === '' ||
-                (url.pathname.startsWith('/api/shelf') &&
-                  !/[?&](after|search)=/.test(url.search))) &&
-              /^\/api\/(batches|kitchens|formulas|shelf|freezer)/.test(url.pathname),
-            handler: 'NetworkFirst',
-            options: {
-              cacheName: 'last-known',
-              networkTimeoutSeconds: 3,
-              expiration: { maxEntries: 300 },
-            },
-          },
-        ],
       },
     }),
   ],

@@ -2,7 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
-import { toast, Toaster } from 'sonner';
+import { Toaster } from 'sonner';
 import { registerSW } from 'virtual:pwa-register';
 import { NotFound, ScreenFailed } from './app/errors.js';
 import { PreferencesProvider } from './app/preferences-provider.js';
@@ -10,6 +10,7 @@ import { Shell } from './app/shell.js';
 import { startTheme } from './ui/theme.js';
 import { outbox } from './data/outbox.js';
 import { startLive } from './data/live.js';
+import { watchServer } from './data/watch-server.js';
 import { keys, prefetchBatch, queryClient } from './data/queries.js';
 import { takeIntoCache } from './data/shelf.js';
 import { Loading } from './ui/page.js';
@@ -24,10 +25,9 @@ void outbox.start({
     void queryClient.invalidateQueries({ queryKey: keys.batches });
   },
   onTaken: takeIntoCache,
-  onRefused: (what, why) =>
-    toast.error(`The server did not take ${what}`, { description: why, duration: 12_000 }),
 });
 startLive();
+watchServer();
 window.addEventListener('online', outbox.hurry);
 document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'visible') outbox.hurry();
@@ -140,6 +140,10 @@ const router = createBrowserRouter([
                 }),
               },
             ],
+          },
+          {
+            path: 'not-saved',
+            lazy: async () => ({ Component: (await import('./app/not-saved.js')).NotSaved }),
           },
           { path: '*', element: <NotFound /> },
         ],

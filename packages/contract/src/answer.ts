@@ -11,10 +11,23 @@ export const DEVICE_TIME_HEADER = 'Idle-Kettle-Device-Time';
 /** Clocks that differ by less are taken for the same, ms: answers travel, and tell no seconds. */
 export const CLOCKS_AGREE_MS = 60_000;
 
-/** The time of the server in an answer; undefined where the answer is none of ours. */
-export function serverTimeOf(headers: {
-  get: (name: string) => string | null;
-}): number | undefined {
-  const text = headers.get(SERVER_TIME_HEADER);
-  return text !== null && /^\d{12,14}$/.test(text) ? Number(text) : undefined;
+/**
+ * On an earlier answer that the app's own service worker hands out while the server is away: when
+ * the server gave it, milliseconds since 1970, and why it is not asked.
+ */
+export const KEPT_ANSWER_HEADER = 'Idle-Kettle-Kept';
+export const KEPT_BECAUSE_HEADER = 'Idle-Kettle-Kept-Because';
+
+interface Headers {
+  readonly get: (name: string) => string | null;
 }
+
+/** A moment in a header, milliseconds since 1970; undefined where there is none. */
+export function timeIn(headers: Headers, name: string): number | undefined {
+  const text = headers.get(name);
+  return text !== null && /^\d{1,14}$/.test(text) ? Number(text) : undefined;
+}
+
+/** The time of the server in an answer; undefined where the answer is none of ours. */
+export const serverTimeOf = (headers: Headers): number | undefined =>
+  timeIn(headers, SERVER_TIME_HEADER);

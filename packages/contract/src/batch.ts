@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
+import { IsIn, IsOptional, IsUUID } from 'class-validator';
 import {
   KINDS,
   type BatchEvent,
@@ -16,11 +16,6 @@ export class SaveBatch extends SaveDocument {
   @IsOptional()
   @IsUUID(undefined, { message: 'write the id of the formula it was made from' })
   formulaId?: string | null;
-
-  /** A batch that was deleted comes back; without it the edit is refused as `removed`. */
-  @IfPresent()
-  @IsBoolean({ message: 'write true or false' })
-  bringBack?: boolean;
 }
 
 /** Which batches a list shows; without any of it the latest ones. */

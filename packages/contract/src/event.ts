@@ -30,7 +30,7 @@ import {
   type TestWay,
   type Vessel,
 } from '@idle-kettle/core';
-import { flattenErrors } from './problem.js';
+import { flattenErrors, RULE_OF_PARTS, type FieldProblem } from './problem.js';
 import {
   HeatStatedBody,
   JarredBody,
@@ -44,7 +44,7 @@ import {
   ShownBody,
   UnsealedBody,
 } from './jar-events.js';
-import { FormulaBody } from './formula.js';
+import { FormulaBody, LONGEST_TEXT } from './formula.js';
 import { Moment } from './moments.js';
 import { Altitude, Count, PotValue, Within, IfPresent } from './rules.js';
 
@@ -141,11 +141,11 @@ export class FormulaFilledBody {
 
 export class OmissionBody {
   @IfPresent()
-  @Count(0, 199, 'write its place in the lines, from 0')
+  @Count(0, 999, 'write its place in the lines, from 0')
   line?: number;
 
   @IsString({ message: 'write the ingredient' })
-  @Length(1, 60, {
+  @Length(1, LONGEST_TEXT, {
     message: 'write the id of an ingredient of the formula, such as "lemon-juice-bottled"',
   })
   ingredient!: string;
@@ -214,7 +214,7 @@ const BODIES: Readonly<Record<EventType, new () => object>> = {
 };
 
 /** What is wrong with a body, for the type it came with. */
-function bodyProblems(type: unknown, body: unknown): string[] {
+function bodyProblems(type: unknown, body: unknown): FieldProblem[] {
   const shape = BODIES[type as EventType] as (new () => object) | undefined;
   if (!shape || typeof body !== 'object' || body === null) return [];
   const errors = validateSync(plainToInstance(shape, body), {
@@ -222,25 +222,28 @@ function bodyProblems(type: unknown, body: unknown): string[] {
     forbidNonWhitelisted: true,
     forbidUnknownValues: false,
   });
-  return flattenErrors(errors).map(({ path, message }) => `${path}: ${message}`);
+  return flattenErrors(errors);
 }
 
 /** The body must be the one its event type carries. */
 function IsBodyOfItsType() {
   return (object: object, propertyName: string): void => {
     registerDecorator({
-      name: 'isBodyOfItsType',
+      name: RULE_OF_PARTS,
       target: object.constructor,
       propertyName,
       validator: {
         validate: (body: unknown, args: ValidationArguments) =>
           bodyProblems((args.object as EventBody).type, body).length === 0,
         defaultMessage: (args: ValidationArguments) =>
-          bodyProblems((args.object as EventBody).type, args.value).join('; '),
+          JSON.stringify(bodyProblems((args.object as EventBody).type, args.value)),
       },
     });
   };
 }
+
+/** The longest name of a device, letters. */
+export const LONGEST_DEVICE = 60;
 
 /** One thing that happened, as the device that saw it tells it. */
 export class EventBody {
@@ -260,7 +263,7 @@ export class EventBody {
   saidAt?: string;
 
   @IsString({ message: 'write the device' })
-  @Length(1, 60, { message: 'write a device name of 1 to 60 letters' })
+  @Length(1, LONGEST_DEVICE, { message: `write a device name of 1 to ${LONGEST_DEVICE} letters` })
   device!: string;
 
   @IsObject({ message: 'write what happened as an object' })

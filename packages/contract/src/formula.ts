@@ -49,7 +49,7 @@ const LONGEST_CHOICE = 20;
  * The wire takes more than the document may hold: what is too long, or too much, is a problem of
  * the document, shown where it stands. It is never a reason to lose what was typed.
  */
-const LONGEST_TEXT = 10_000;
+export const LONGEST_TEXT = 10_000;
 /** So many times as long as a list of the document may be. */
 const LONGER_LISTS = 5;
 

@@ -44,7 +44,7 @@ export class JarsFilledBody {
 
 export class JarredBody {
   @IsArray({ message: 'write a list of jars' })
-  @ArrayMaxSize(20, { message: 'write at most 20 sizes' })
+  @ArrayMaxSize(100, { message: 'write at most 100 sizes' })
   @ValidateNested({ each: true })
   @Type(() => JarsFilledBody)
   jars!: JarsFilledBody[];
@@ -60,7 +60,7 @@ function JarsOfLoad(): PropertyDecorator {
   return all(
     IfPresent(),
     IsArray({ message: 'write a list of jars' }),
-    ArrayMaxSize(20, { message: 'write at most 20 sizes' }),
+    ArrayMaxSize(100, { message: 'write at most 100 sizes' }),
     ValidateNested({ each: true }),
     Type(() => JarCountBody),
   );

@@ -15,7 +15,7 @@ export const PROBLEMS = {
   'unknown-sender': { status: 401, title: 'Not known here' },
   'foreign-page': { status: 403, title: 'Not allowed from here' },
   'not-found': { status: 404, title: 'Not found' },
-  /** It was there, and was deleted on some device; see `SaveBatch.bringBack`. */
+  /** It was there, and was deleted on some device; a batch can be brought back. */
   removed: { status: 410, title: 'Deleted' },
   /** The document was changed since the revision that was sent; `current` is what is stored. */
   'revision-conflict': { status: 409, title: 'Changed in the meantime' },
@@ -58,16 +58,32 @@ export interface ProblemBody {
   readonly current?: unknown;
 }
 
+/** A rule that has looked further in: its message is the JSON of the {@link FieldProblem}s found. */
+export const RULE_OF_PARTS = 'isBodyOfItsType';
+
+/** What one rule says of the field at a path. */
+function problemsOf(rule: string, message: string, path: string): readonly FieldProblem[] {
+  if (rule === RULE_OF_PARTS)
+    return (JSON.parse(message) as readonly FieldProblem[]).map((part) => ({
+      ...part,
+      path: part.path === '' ? path : `${path}.${part.path}`,
+    }));
+  return [
+    {
+      path,
+      message: rule === 'whitelistValidation' ? 'is not known here; leave it out' : message,
+    },
+  ];
+}
+
 /** class-validator's tree of errors as one flat list of paths. */
 export function flattenErrors(errors: readonly ValidationError[], parent = ''): FieldProblem[] {
   return errors.flatMap((error) => {
     const name = parent === '' ? error.property : `.${error.property}`;
     const step = /^\d+$/.test(error.property) ? `[${error.property}]` : name;
     const path = `${parent}${step}`;
-    const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
-      path,
-      message: rule === 'whitelistValidation' ? 'is not known here; leave it out' : message,
-    }));
-    return [...own.slice(0, 1), ...flattenErrors(error.children ?? [], path)];
+    const [first] = Object.entries(error.constraints ?? {});
+    const own = first ? problemsOf(...first, path) : [];
+    return [...own, ...flattenErrors(error.children ?? [], path)];
   });
 }

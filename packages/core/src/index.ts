@@ -17,6 +17,7 @@ export {
   type MeasureName,
   MEASURES,
   type Measures,
+  cutText,
   MINUTE_MS,
   parseAmount,
   parseMeasure,

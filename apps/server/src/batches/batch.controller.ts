@@ -55,6 +55,13 @@ export class BatchController {
     return this.batches.remove(id);
   }
 
+  /** It was a slip, or another device still had something for it. */
+  @Post(':id/back')
+  @HttpCode(200)
+  bringBack(@Param('id', idPipe) id: string): Promise<BatchView> {
+    return this.batches.bringBack(id);
+  }
+
   @Get(':id/events')
   @Header('Content-Type', JSON_TEXT)
   events(@Param('id', idPipe) id: string, @Query('since') since?: string): Promise<string> {

@@ -121,12 +121,11 @@ export class BatchService {
 
   async save(id: string, body: SaveBatch): Promise<BatchView> {
     const extra = {
-      ...(body.bringBack === true && { removedAt: null }),
       ...(body.formulaId !== undefined && { formulaId: body.formulaId }),
     };
     const householdId = await this.households.current();
     const refuseRemoved = ({ removedAt }: Batch): void => {
-      if (removedAt !== null && body.bringBack !== true) throw wasRemoved();
+      if (removedAt !== null) throw wasRemoved();
     };
     return view(
       await saveDocument(
@@ -150,6 +149,15 @@ export class BatchService {
         refuseRemoved,
       ),
     );
+  }
+
+  /** Brings back a batch that was deleted; one that was not stays as it is. */
+  async bringBack(id: string): Promise<BatchView> {
+    const batch = await this.batches.findOne({
+      where: { id, householdId: await this.households.current() },
+    });
+    if (!batch) throw notFound('batch');
+    return view(await batch.update({ removedAt: null }));
   }
 
   /** Removes a batch that was never started; one with a history stays in the log. */

@@ -191,10 +191,8 @@ test('a batch that was deleted takes nothing in, until somebody brings it back',
   expect((body as ProblemBody).type).toBe(problemType('removed'));
   const edit = { document: damsonJam({ title: 'Typed elsewhere' }), revision: 1 };
   await kitchen.http.put(`/api/batches/${id}`).send(edit).expect(410);
-  await kitchen.http
-    .put(`/api/batches/${id}`)
-    .send({ ...edit, bringBack: true })
-    .expect(200);
+  await kitchen.http.post(`/api/batches/${id}/back`).expect(200);
+  await kitchen.http.put(`/api/batches/${id}`).send(edit).expect(200);
   await append(id, [late]).expect(200);
   expect(await idsOf(id)).toEqual([late.id]);
 });

@@ -270,10 +270,7 @@ describe('a batch that was only planned', () => {
     expect((await kitchen.http.get('/api/batches')).body).not.toContainEqual(
       expect.objectContaining({ id }),
     );
-    await kitchen.http
-      .put(`/api/batches/${id}`)
-      .send({ document: damsonJam(), revision: 0, bringBack: true })
-      .expect(200);
+    await kitchen.http.post(`/api/batches/${id}/back`).expect(200);
     const { body } = await kitchen.http.get(`/api/batches/${id}/events`).expect(200);
     expect((body as EventPage).events).toHaveLength(1);
     await kitchen.http

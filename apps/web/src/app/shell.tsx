@@ -2,7 +2,7 @@ import { BookText, House, Moon, NotebookText, Refrigerator, Soup, Sun, Zap } fro
 import { NavLink, Outlet } from 'react-router';
 import { setTheme, useTheme } from '../ui/theme.js';
 import { Shortcuts } from './shortcuts.js';
-import { SyncPill } from './sync-pill.js';
+import { StatusRows } from './status-rows.js';
 
 const ROOMS = [
   { to: '/', name: 'Today', Icon: Soup },
@@ -54,7 +54,7 @@ export function Shell() {
         </button>
       </nav>
       <Shortcuts />
-      <SyncPill />
+      <StatusRows />
       <main id="main" tabIndex={-1} className="outline-none">
         <Outlet />
       </main>

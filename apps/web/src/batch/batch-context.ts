@@ -29,6 +29,8 @@ export interface BenchBatch {
   /** Before the jars are put away: how they will keep once processed; after: how they keep. */
   readonly keeping: Keeping;
   readonly events: readonly BatchEvent[];
+  /** False while the server's log was never read: more may have happened than is known here. */
+  readonly isLogKnown: boolean;
   readonly boil: Boil;
   /**
    * Changes the document and keeps it. Changes with the same `label` in quick succession (typing in

@@ -36,7 +36,7 @@ export function BatchFrame() {
 /** The batch's name, its rail, the open station, and what will come out. */
 function Bench({ batchId }: { readonly batchId: string }) {
   const { document, formulaId, belongTo, error, change, undo, redo } = useDocument(batchId);
-  const { events } = useEvents(batchId);
+  const { events, isKnown: isLogKnown } = useEvents(batchId);
   const { kitchen } = usePreferences();
   const boil = useMemo(() => boilFrom(events), [events]);
   const [today] = useState(() => format(now(), 'yyyy-MM-dd'));
@@ -57,6 +57,24 @@ function Bench({ batchId }: { readonly batchId: string }) {
   useSimulatedStove(batchId, boil, document, kitchen);
 
   if (!document || !made) {
+    if (error instanceof ApiProblem && error.code === 'removed') {
+      return (
+        <Page title="This batch was deleted" lead="Somebody deleted it, here or on another device.">
+          <div className="flex gap-2">
+            <button
+              type="button"
+              className="btn btn-primary"
+              onClick={() => void outbox.bringBack(batchId).catch(() => undefined)}
+            >
+              Bring it back
+            </button>
+            <Link to="/" className="btn">
+              Back to today
+            </Link>
+          </div>
+        </Page>
+      );
+    }
     if (error instanceof ApiProblem && error.code === 'not-found') {
       return (
         <Page title="No such batch" lead="It may have been removed, or the address is not whole.">
@@ -95,6 +113,7 @@ function Bench({ batchId }: { readonly batchId: string }) {
     balance: next ? next.balance : made.balance,
     keeping: made.keeping,
     events,
+    isLogKnown,
     boil,
     change,
     undo,

@@ -4,13 +4,14 @@ import type { FormulaBody } from '@idle-kettle/contract';
 import { outbox } from '../data/outbox.js';
 import { usePreferences } from '../ui/preferences.js';
 import { now } from '../data/clock.js';
+import { newId } from '../data/ids.js';
 
 /** Lays a new batch on the bench, from a formula or empty. Works with the server away. */
 export function useNewBatch(): (from?: { id?: string; document: FormulaBody }) => Promise<void> {
   const navigate = useNavigate();
   const { units, measures } = usePreferences();
   return async (from) => {
-    const batchId = crypto.randomUUID();
+    const batchId = newId();
     const document =
       from?.document ??
       ({

@@ -1,11 +1,22 @@
-import { problemCode, type ProblemBody, type ProblemCode } from '@idle-kettle/contract';
+import {
+  DEVICE_TIME_HEADER,
+  KEPT_ANSWER_HEADER,
+  KEPT_BECAUSE_HEADER,
+  problemCode,
+  serverTimeOf,
+  timeIn,
+  type ProblemBody,
+  type ProblemCode,
+} from '@idle-kettle/contract';
+import { deviceNow, noteServerTime } from './clock.js';
+import { asJson } from './json.js';
+import { noteAnswer, noteKeptAnswer, noteNoAnswer, type AwayReason } from './reachability.js';
 
 /** The server said no, and why. */
 export class ApiProblem extends Error {
   constructor(
     readonly problem: Pick<ProblemBody, 'title' | 'status' | 'detail' | 'errors' | 'current'>,
-    /** What kind of problem it is; undefined where something else than our server answered. */
-    readonly code: ProblemCode | undefined,
+    readonly code: ProblemCode,
   ) {
     super(problem.detail);
   }
@@ -14,23 +25,86 @@ export class ApiProblem extends Error {
   }
 }
 
-/** No answer, or one that means "try again": what was to be sent is still here. */
+const AWAY_WORDS: Readonly<Record<AwayReason, string>> = {
+  'no-answer': 'the server does not answer',
+  stranger: 'something else answers in place of the server',
+  database: 'the server cannot reach its database',
+  'no-space': 'the disk of the server is full',
+};
+
+/** No answer of ours, or one that means "try again": what was to be sent is still here. */
 export class ServerAway extends Error {
-  constructor(readonly why: 'no-answer' | 'database') {
-    super(
-      why === 'database' ? 'the server cannot reach its database' : 'the server does not answer',
-    );
+  constructor(
+    readonly why: AwayReason,
+    /** What whoever answered in its place said. */
+    readonly status?: number,
+  ) {
+    super(AWAY_WORDS[why]);
   }
 }
 
 const PATIENCE_MS = 8000;
 
+/** Problems that are none of what was sent: the same may be taken later. */
+const LATER: Readonly<Partial<Record<ProblemCode, AwayReason>>> = {
+  'database-away': 'database',
+  'no-space': 'no-space',
+  'too-many': 'no-answer',
+  // A page whose server moved on is answered by neither of them; reloading it mends that.
+  'foreign-page': 'stranger',
+  'wrong-host': 'stranger',
+};
+
+const away = (why: AwayReason, status?: number): ServerAway => {
+  noteNoAnswer(why);
+  return new ServerAway(why, status);
+};
+
+/** Takes note of whose answer it is and how old. @throws ServerAway where it is none of ours */
+function recognize({ headers, status }: Response, askedAt: number): void {
+  const keptAt = timeIn(headers, KEPT_ANSWER_HEADER);
+  if (keptAt !== undefined) {
+    noteKeptAnswer((headers.get(KEPT_BECAUSE_HEADER) ?? 'no-answer') as AwayReason, keptAt);
+    return;
+  }
+  const serverTime = serverTimeOf(headers);
+  if (serverTime === undefined) throw away('stranger', status);
+  noteServerTime(serverTime, (askedAt + deviceNow()) / 2);
+  noteAnswer(serverTime);
+}
+
+async function ask(
+  method: string,
+  path: string,
+  body: unknown,
+  headers: Readonly<Record<string, string>>,
+  patience_ms: number,
+): Promise<Response> {
+  try {
+    return await fetch(`/api${path}`, {
+      method,
+      headers: {
+        ...headers,
+        [DEVICE_TIME_HEADER]: String(deviceNow()),
+        ...(body !== undefined && {
+          'Content-Type': body instanceof Blob ? body.type : 'application/json',
+        }),
+      },
+      ...(body !== undefined && { body: body instanceof Blob ? body : asJson(body) }),
+      signal: AbortSignal.timeout(patience_ms),
+    });
+  } catch {
+    throw away('no-answer');
+  }
+}
+
 /**
- * One request to the API.
+ * One request to the API. What is no answer of ours (a login page, a proxy, another program at the
+ * same address) is no answer at all, whatever it says.
  *
  * @param body a file goes as it is, anything else as JSON
- * @throws ServerAway when there was no answer or the database is away, ApiProblem when the server
- * refused
+ * @throws ServerAway when there was no answer or the same may be taken later, ApiProblem when the
+ * server refused
  */
 export async function request<T>(
   method: 'GET' | 'PUT' | 'POST' | 'PATCH' | 'DELETE',
@@ -39,33 +113,24 @@ export async function request<T>(
   headers: Readonly<Record<string, string>> = {},
   patience_ms = PATIENCE_MS,
 ): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(`/api${path}`, {
-      method,
-      headers: {
-        ...headers,
-        ...(body !== undefined && {
-          'Content-Type': body instanceof Blob ? body.type : 'application/json',
-        }),
-      },
-      ...(body !== undefined && { body: body instanceof Blob ? body : JSON.stringify(body) }),
-      signal: AbortSignal.timeout(patience_ms),
-    });
-  } catch {
-    throw new ServerAway('no-answer');
-  }
+  const askedAt = deviceNow();
+  const response = await ask(method, path, body, headers, patience_ms);
+  recognize(response, askedAt);
   if (response.status === 204) return undefined as T;
-  const isJson = /json/.test(response.headers.get('Content-Type') ?? '');
-  if (response.ok && isJson) return (await response.json()) as T;
-  if ([502, 503, 504].includes(response.status))
-    throw new ServerAway(response.status === 503 ? 'database' : 'no-answer');
-  const problem = isJson ? ((await response.json()) as ProblemBody) : undefined;
-  const { status } = response;
-  throw new ApiProblem(
-    problem ?? { title: 'Refused', status, detail: `the server answered ${status}` },
-    problem && problemCode(problem.type),
-  );
+  let answer: unknown;
+  try {
+    answer = await response.json();
+  } catch {
+    // Cut off in the middle, or by somebody in between.
+    throw away('no-answer', response.status);
+  }
+  if (response.ok) return answer as T;
+  const problem = answer as ProblemBody;
+  const code = problemCode(problem.type);
+  if (code === undefined) throw away('stranger', response.status);
+  const later = LATER[code];
+  if (later !== undefined) throw away(later, response.status);
+  throw new ApiProblem(problem, code);
 }
 
 export const get = <T>(path: string): Promise<T> => request<T>('GET', path);

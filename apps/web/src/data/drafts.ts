@@ -1,7 +1,8 @@
 import { replaceEqualDeep } from '@tanstack/react-query';
 import type { FormulaBody } from '@idle-kettle/contract';
+import { asJson } from './json.js';
 import { draftJournal } from './local-journal.js';
-import { store, type Draft } from './store.js';
+import { attemptWrite, type Draft } from './store.js';
 
 /**
  * Texts without an answer that a draft remembers; a guess: each is one the maker went on from while
@@ -15,20 +16,19 @@ const MOST_UNANSWERED = 8;
  */
 export async function storeDraft(draft: Draft): Promise<void> {
   draftJournal.jot([draft]);
-  await (await store()).put('drafts', draft);
-  draftJournal.forget([draft]);
+  if (await attemptWrite((db) => db.put('drafts', draft))) draftJournal.forget([draft]);
 }
 
 export async function removeDraft(draft: Draft): Promise<void> {
   draftJournal.forget([draft]);
-  await (await store()).delete('drafts', draft.batchId);
+  await attemptWrite((db) => db.delete('drafts', draft.batchId));
 }
 
 /** What earlier pages left behind, the latest edit of each batch. */
 export async function storedDrafts(): Promise<Map<string, Draft>> {
-  const drafts = new Map(
-    (await (await store()).getAll('drafts')).map((draft) => [draft.batchId, draft]),
-  );
+  const stored: Draft[] = [];
+  await attemptWrite(async (db) => stored.push(...(await db.getAll('drafts'))));
+  const drafts = new Map(stored.map((draft) => [draft.batchId, draft]));
   for (const draft of draftJournal.all())
     if (draft.editedAt >= (drafts.get(draft.batchId)?.editedAt ?? 0))
       drafts.set(draft.batchId, draft);
@@ -58,4 +58,4 @@ export function wasSentHere(draft: Draft, theirs: FormulaBody): boolean {
 }
 
 /** As it travels; the database gives its keys in another order. */
-const plain = (document: FormulaBody): unknown => JSON.parse(JSON.stringify(document));
+const plain = (document: FormulaBody): unknown => JSON.parse(asJson(document));

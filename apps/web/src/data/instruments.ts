@@ -8,13 +8,14 @@ import type {
 } from '@idle-kettle/contract';
 import { request } from './api.js';
 import { keys, queryClient } from './queries.js';
+import { newId } from './ids.js';
 
 const changed = (): Promise<void> => queryClient.invalidateQueries({ queryKey: keys.instruments });
 
 /** Adds an instrument. @returns it with its token, which the server shows this once */
 export async function addInstrument(body: Omit<NewInstrument, 'id'>): Promise<InstrumentWithToken> {
   const made = await request<InstrumentWithToken>('POST', '/instruments', {
-    id: crypto.randomUUID(),
+    id: newId(),
     ...body,
   });
   await changed();

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import { emptyGear, type KitchenView } from '@idle-kettle/contract';
+import { answerOf, refusalAnswer } from '../testing/answers.js';
 import { kitchensQuery, saveKitchen, settingsOf } from './kitchens.js';
 import { keys, queryClient } from './queries.js';
 
@@ -33,15 +34,7 @@ beforeEach(() => {
         if (method === 'PUT' && status === 200)
           stored = { ...stored, ...(JSON.parse(body as string) as object) };
         const found = method === 'PUT' ? stored : before;
-        const said = status === 200 ? found : { status, detail: 'no' };
-        resolve(
-          new Response(JSON.stringify(said), {
-            status,
-            headers: {
-              'Content-Type': status === 200 ? 'application/json' : 'application/problem+json',
-            },
-          }),
-        );
+        resolve(status === 200 ? answerOf(found) : refusalAnswer('not-understood'));
         await new Promise((done) => setTimeout(done, 5));
       };
       waiting.push({ path: `${method ?? 'GET'} ${path}`, answer });

@@ -1,4 +1,5 @@
 import type { News } from '@idle-kettle/contract';
+import { get } from './api.js';
 import { setLive } from './refetch-interval.js';
 import { forgetCursors, keys, queryClient } from './queries.js';
 import { hasJars } from './shelf.js';
@@ -47,16 +48,26 @@ function take({ of, batch }: News): void {
   else void queryClient.invalidateQueries({ queryKey: keys.batches });
 }
 
+let wasCutOff = false;
+
 /**
  * Hears from the server what other devices changed. It comes back by itself; until then lists are
  * asked for as before.
  */
 export function startLive(): void {
   const source = new EventSource('/api/live');
-  source.onopen = () => setLive(true);
+  source.onopen = () => {
+    setLive(true);
+    // What was told in between was told to nobody.
+    if (wasCutOff) take({ of: 'everything', batch: null });
+    wasCutOff = false;
+  };
   source.onmessage = ({ data }: MessageEvent<string>) => take(JSON.parse(data) as News);
   source.onerror = () => {
     setLive(false);
+    // Whether it is the stream or the server that is away shows at once.
+    if (!wasCutOff) void get('/health').catch(() => undefined);
+    wasCutOff = true;
     if (source.readyState !== EventSource.CLOSED) return;
     source.close();
     setTimeout(startLive, AGAIN_MS);

@@ -7,9 +7,10 @@ import {
 } from '@idle-kettle/core';
 import type { EventPage } from '@idle-kettle/contract';
 import { browserStore } from './browser-store.js';
-import { now } from './clock.js';
+import { now, stampOf } from './clock.js';
 import { outbox } from './outbox.js';
 import { keys, queryClient } from './queries.js';
+import { newId } from './ids.js';
 
 const deviceName = browserStore<string>({
   key: 'kettle.device',
@@ -23,7 +24,7 @@ const deviceName = browserStore<string>({
 function ownDeviceName(): string {
   if (deviceName.get() === '') {
     const what = window.matchMedia('(max-width: 640px)').matches ? 'phone' : 'bench';
-    deviceName.set(`${what} ${crypto.randomUUID().slice(0, 4)}`);
+    deviceName.set(`${what} ${newId().slice(0, 4)}`);
   }
   return deviceName.get();
 }
@@ -53,9 +54,9 @@ export function logEvent<T extends EventType>(
   body: EventBodies[T],
 ): BatchEvent {
   const event = {
-    id: crypto.randomUUID(),
+    id: newId(),
     type,
-    at: new Date(timeOf(batchId)).toISOString(),
+    ...stampOf(timeOf(batchId)),
     device: ownDeviceName(),
     body,
   } as BatchEvent;

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import type { BatchEvent } from '@idle-kettle/core';
-import { problemType, type BatchView, type FormulaBody } from '@idle-kettle/contract';
+import { SERVER_TIME_HEADER, type BatchView, type FormulaBody } from '@idle-kettle/contract';
+import { answerOf, refusalAnswer } from '../testing/answers.js';
 import { Outbox } from './outbox.js';
 import { store, type OutboxItem } from './store.js';
 
@@ -19,7 +20,7 @@ class FakeServer {
     if (this.mood === 'dead') return Promise.reject(new TypeError('failed to fetch'));
     const answer =
       this.mood === 'database-away'
-        ? json(503, { status: 503, detail: 'away' })
+        ? refusalAnswer('database-away')
         : this.take(path, JSON.parse(body ?? '{}') as never);
     // The server did its work, and the answer was lost on the way.
     return this.mood === 'loses-answers'
@@ -33,20 +34,15 @@ class FakeServer {
   ): Response {
     if (body.events) {
       for (const { id } of body.events) if (!this.events.includes(id)) this.events.push(id);
-      return json(200, { kept: body.events.map((event) => event.id), refused: [] });
+      return answerOf({ kept: body.events.map((event) => event.id), refused: [] });
     }
-    if (!path.includes('/batches/') || !body.document) return json(200, {});
+    if (!path.includes('/batches/') || !body.document) return answerOf({ id: 'lot' });
     if (this.batch && JSON.stringify(this.batch.document) === JSON.stringify(body.document))
-      return json(200, this.view());
+      return answerOf(this.view());
     if (this.batch && this.batch.revision !== body.revision)
-      return json(409, {
-        type: problemType('revision-conflict'),
-        status: 409,
-        detail: 'changed',
-        current: this.view(),
-      });
+      return refusalAnswer('revision-conflict', { current: this.view() });
     this.batch = { document: body.document, revision: (body.revision ?? 0) + 1 };
-    return json(200, this.view());
+    return answerOf(this.view());
   }
 
   view(): BatchView {
@@ -60,9 +56,6 @@ class FakeServer {
     };
   }
 }
-
-const json = (status: number, body: unknown): Response =>
-  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
 
 /** As in a browser: what is written is there at once, and its keys are the object's own. */
 class FakeLocalStorage {
@@ -80,8 +73,12 @@ class FakeLocalStorage {
 /** A disk that is so slow that the page is closed before anything was written. */
 let diskAnswers = true;
 jest.mock('./store.js', () => {
-  const real = jest.requireActual<{ store: () => Promise<unknown> }>('./store.js');
-  return { ...real, store: () => (diskAnswers ? real.store() : new Promise(() => undefined)) };
+  const real = jest.requireActual<typeof import('./store.js')>('./store.js');
+  return {
+    ...real,
+    attemptWrite: (write: never) =>
+      diskAnswers ? real.attemptWrite(write) : new Promise(() => undefined),
+  };
 });
 
 let server: FakeServer;
@@ -113,20 +110,30 @@ const until = async (what: () => boolean): Promise<void> => {
 };
 
 async function start(
-  listen: {
-    onTaken?: (items: readonly OutboxItem[]) => void;
-    onRefused?: (what: string, why: string) => void;
-  } = {},
+  onTaken: (items: readonly OutboxItem[]) => void = () => undefined,
 ): Promise<Outbox> {
   const outbox = new Outbox();
-  await outbox.start({
-    onSaved: () => undefined,
-    onTaken: () => undefined,
-    onRefused: () => undefined,
-    ...listen,
-  });
+  await outbox.start({ onSaved: () => undefined, onTaken });
   return outbox;
 }
+
+/** Answers in the server's place where `answer` does. */
+function inPlace(answer: (path: string, body: string) => Response | undefined): void {
+  const real = server.fetch;
+  globalThis.fetch = ((path: string, init: { method: string; body?: string }) => {
+    const own = answer(path, init.body ?? '');
+    return own ? Promise.resolve(own) : real(path, init);
+  }) as unknown as typeof fetch;
+}
+const draftOf = (batchId: string, title: string, editedAt = 1) => ({
+  batchId,
+  document: formula(title),
+  revision: 0,
+  formulaId: null,
+  editedAt,
+});
+const refusals = (outbox: Outbox): (string | undefined)[] =>
+  outbox.snapshot().items.map(({ refused }) => refused?.code);
 
 beforeEach(async () => {
   server = new FakeServer();
@@ -325,18 +332,169 @@ test('an edit on top of another device’s waits for the person, and either choi
   }
 });
 
-test('what the server will never take is said once and does not hold up the rest', async () => {
-  const refusals: string[] = [];
-  const outbox = await start({ onRefused: (what, why) => refusals.push(`${what}: ${why}`) });
+test('what the server refuses is set aside whole, also for the next page, and nothing behind it waits', async () => {
+  const outbox = await start();
   const good = reading(97);
-  const answer = server.fetch;
-  globalThis.fetch = ((path: string, init: { method: string; body?: string }) =>
-    init.body?.includes('"bad"')
-      ? Promise.resolve(json(400, { status: 400, detail: 'not understood' }))
-      : answer(path, init)) as unknown as typeof fetch;
-  await outbox.addPut({ id: 'bad', batchId: 'b1', size: 'bucket', count: 1, madeOn: '2026-09-12' });
+  inPlace((_, body) =>
+    body.includes('"bad"')
+      ? refusalAnswer('not-understood', { errors: [{ path: 'size', message: 'write a size' }] })
+      : undefined,
+  );
+  const bad = { id: 'bad', batchId: 'b1', size: 'bucket', count: 1, madeOn: '2026-09-12' };
+  await outbox.addPut(bad);
   await outbox.addEvent('b1', good);
+  await until(() => server.events.includes(good.id) && outbox.snapshot().state === 'idle');
+  const next = await start();
+  await until(() => next.snapshot().items.length === 1);
+  const [aside] = next.snapshot().items;
+  expect(aside).toMatchObject({
+    kind: 'put',
+    body: bad,
+    refused: { code: 'not-understood', errors: [{ path: 'size', message: 'write a size' }] },
+  });
+  // Mended, it goes.
+  if (aside?.kind !== 'put') throw new Error('it is not there');
+  globalThis.fetch = server.fetch as unknown as typeof fetch;
+  await next.retry({ ...aside, body: { ...aside.body, size: '340-g' } });
+  await until(() => next.snapshot().items.length === 0);
+  expect(await (await store()).count('parcels')).toBe(0);
+});
+
+describe('an answer that is none of ours', () => {
+  const html = (status: number): Response =>
+    new Response('<title>Please log in</title>', {
+      status,
+      headers: { 'Content-Type': 'text/html' },
+    });
+  const foreign = (status: number, body: unknown): Response =>
+    new Response(JSON.stringify(body), {
+      status,
+      headers: { 'Content-Type': 'application/json' },
+    });
+  test.each<[string, () => Response]>([
+    ['a login page', () => html(200)],
+    ['a proxy that wants a name', () => html(401)],
+    ['a proxy that finds nothing', () => html(404)],
+    ['another program that has no such thing', () => foreign(404, { error: 'no such route' })],
+    ['another program that is content', () => foreign(200, { ok: true })],
+    ['another program that speaks of problems', () => foreign(400, { status: 400, detail: 'no' })],
+    ['an answer that was cut off', () => ours('{"kept":["')],
+    ['an answer of another shape', () => ours('{"status":"ok"}')],
+    ['no body at all', () => ours('')],
+    ['null', () => ours('null')],
+  ])('%s: nothing is dropped, and all of it goes once the server is back', async (_, answer) => {
+    inPlace(answer);
+    const outbox = await start();
+    const event = reading(97);
+    await outbox.addEvent('b1', event);
+    await outbox.addMove('lot', { id: 'm1', change: -1, reason: 'eaten', at: event.at });
+    await outbox.saveDraft(draftOf('b1', 'Damson'));
+    await until(() => outbox.snapshot().state === 'away');
+    expect(refusals(outbox)).toEqual([undefined, undefined]);
+    expect(outbox.snapshot().drafts.size).toBe(1);
+    globalThis.fetch = server.fetch as unknown as typeof fetch;
+    outbox.hurry();
+    await until(() => outbox.snapshot().items.length === 0 && outbox.snapshot().drafts.size === 0);
+    expect(server.events).toEqual([event.id]);
+  });
+
+  const ours = (text: string): Response =>
+    new Response(text, {
+      status: 200,
+      headers: { 'Content-Type': 'application/json', [SERVER_TIME_HEADER]: String(Date.now()) },
+    });
+});
+
+test('of a hundred events the one that is refused is set aside, the others are taken', async () => {
+  for (const naming of [true, false]) {
+    const events = Array.from({ length: 100 }, (_, i) => reading(90 + i / 20));
+    const bad = events[37]?.id ?? '';
+    inPlace((path, body) => {
+      const sent = (JSON.parse(body) as { events?: BatchEvent[] }).events ?? [];
+      const at = sent.findIndex(({ id }) => id === bad);
+      const errors = naming ? [{ path: `events[${at}].body.text`, message: 'too long' }] : [];
+      return at < 0 ? undefined : refusalAnswer('not-understood', { errors });
+    });
+    const outbox = await start();
+    await outbox.addEvents('b1', events);
+    await until(() => outbox.snapshot().items.every(({ refused }) => refused !== undefined));
+    expect(outbox.snapshot().items.map(({ id }) => id)).toEqual([bad]);
+    expect(outbox.snapshot().items[0]?.refused?.errors).toEqual(
+      naming ? [{ path: 'body.text', message: 'too long' }] : [],
+    );
+    expect(events.every(({ id }) => id === bad || server.events.includes(id))).toBe(true);
+    await outbox.discard(outbox.snapshot().items[0] as OutboxItem);
+    expect(await (await store()).count('parcels')).toBe(0);
+  }
+});
+
+test('where somebody on the way lets nothing large through, less is sent at once', async () => {
+  const events = Array.from({ length: 60 }, (_, i) => reading(90 + i / 20));
+  inPlace((_, body) =>
+    body.length > 3000 ? new Response('<h1>413</h1>', { status: 413 }) : undefined,
+  );
+  const outbox = await start();
+  await outbox.addEvents('b1', events);
   await until(() => outbox.snapshot().items.length === 0);
-  expect(refusals).toEqual(['the jars: not understood']);
-  expect(server.events).toEqual([good.id]);
+  expect(new Set(server.events)).toEqual(new Set(events.map(({ id }) => id)));
+});
+
+test('a batch whose formula is refused still has its readings taken; an edit mends it', async () => {
+  inPlace((path, body) =>
+    body.includes('"Bad"') && path.endsWith('/b1') ? refusalAnswer('not-understood') : undefined,
+  );
+  const outbox = await start();
+  await outbox.saveDraft(draftOf('b1', 'Bad'));
+  const event = reading(97);
+  await outbox.addEvent('b1', event);
+  await until(() => outbox.snapshot().items.length === 0);
+  expect(server.events).toEqual([event.id]);
+  expect(outbox.snapshot().drafts.get('b1')).toMatchObject({
+    document: { title: 'Bad' },
+    refused: { code: 'not-understood' },
+  });
+  // It is not sent again and again.
+  const before = server.calls.length;
+  outbox.hurry();
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  expect(server.calls.length).toBe(before);
+  await outbox.saveDraft(draftOf('b1', 'Good', 2));
+  await until(() => outbox.snapshot().drafts.size === 0);
+  expect(server.batch?.document.title).toBe('Good');
+});
+
+test('what was typed for a batch that was deleted elsewhere stays here, until it is brought back', async () => {
+  let removed = true;
+  inPlace((path) => {
+    if (path.endsWith('/back')) removed = false;
+    if (path.endsWith('/back'))
+      return answerOf({ id: 'b1', revision: 1, document: formula('Old') });
+    return removed ? refusalAnswer('removed') : undefined;
+  });
+  const outbox = await start();
+  const events = [97, 98].map(reading);
+  await outbox.addEvents('b1', events);
+  await outbox.saveDraft(draftOf('b1', 'New'));
+  await until(() => refusals(outbox).every((code) => code === 'removed'));
+  await until(() => outbox.snapshot().drafts.get('b1')?.refused?.code === 'removed');
+  await outbox.bringBack('b1');
+  await until(() => outbox.snapshot().items.length === 0 && outbox.snapshot().drafts.size === 0);
+  expect(server.events).toEqual(events.map(({ id }) => id));
+});
+
+test('a mistake of the server is tried three times, then set aside; the rest goes meanwhile', async () => {
+  inPlace((_, body) => (body.includes('"bad"') ? refusalAnswer('our-mistake') : undefined));
+  const outbox = await start();
+  await outbox.addMove('lot', { id: 'bad', change: -1, reason: 'eaten', at: reading(97).at });
+  const event = reading(97);
+  await outbox.addEvent('b1', event);
+  await until(() => server.events.includes(event.id));
+  await until(() => refusals(outbox)[0] === 'our-mistake' && outbox.snapshot().state === 'idle');
+});
+
+test('text that no database holds goes as the sign for a character that was lost', async () => {
+  const outbox = await start();
+  await outbox.saveDraft(draftOf('b1', 'Jam \ud83d and \0'));
+  await until(() => outbox.snapshot().drafts.size === 0);
+  expect(server.batch?.document.title).toBe('Jam \ufffd and \ufffd');
 });

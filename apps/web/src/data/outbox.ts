@@ -2,7 +2,16 @@ import type { BatchView } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
 import { ApiProblem, request, ServerAway } from './api.js';
 import { asSent, removeDraft, storeDraft, storedDrafts, wasSentHere } from './drafts.js';
-import { removeItems, storeItems, storedItems, nameOf, sendTogether } from './outbox-items.js';
+import {
+  deliver,
+  refusalOf,
+  removeItems,
+  storeItems,
+  storedItems,
+  type Delivery,
+} from './outbox-items.js';
+import { newId } from './ids.js';
+import type { AwayReason } from './reachability.js';
 import type { Draft, OutboxItem } from './store.js';
 import { now } from './clock.js';
 
@@ -12,9 +21,10 @@ export interface Conflict {
 }
 
 export interface OutboxState {
-  /** `away`: the server or its database does not answer; everything is kept here meanwhile. */
+  /** `away`: what is to be sent cannot be; everything is kept here meanwhile. */
   readonly state: 'idle' | 'sending' | 'away';
-  readonly away: ServerAway['why'] | undefined;
+  readonly away: AwayReason | undefined;
+  /** What the server has not taken, in order; those that it refused are set aside among them. */
   readonly items: readonly OutboxItem[];
   readonly drafts: ReadonlyMap<string, Draft>;
   readonly conflicts: ReadonlyMap<string, Conflict>;
@@ -24,22 +34,39 @@ export interface OutboxState {
 interface Listener {
   /** What the server now holds of a batch, after it took a draft. */
   readonly onSaved: (batch: BatchView) => void;
-  /** Parcels the server has taken. */
+  /** Items the server has taken. */
   readonly onTaken: (items: readonly OutboxItem[]) => void;
-  /** Something the server will never take, and why. */
-  readonly onRefused: (what: string, why: string) => void;
 }
 
 const RETRY_MS = [500, 1000, 2000, 4000, 8000] as const;
 const DRAFT_PAUSE_MS = 400;
 const MOST_EVENTS = 400;
 
+/** What waits to be sent, without what was set aside. */
+export const isWaiting = ({ refused }: Pick<OutboxItem | Draft, 'refused'>): boolean =>
+  refused === undefined;
+
+const without = <T extends { refused?: unknown }>({
+  refused: _,
+  ...thing
+}: T): Omit<T, 'refused'> => thing;
+
+/** Whether an item was refused for want of another that was: it may be taken once that one is. */
+const hungOn = (item: OutboxItem, mended: OutboxItem): boolean => {
+  if (item.refused?.code !== 'not-found' || mended.kind === 'event') return false;
+  const lotOf = (each: OutboxItem) => (each.kind === 'event' ? undefined : lotIdOf(each));
+  return lotOf(item) === lotIdOf(mended);
+};
+const lotIdOf = (item: Exclude<OutboxItem, { kind: 'event' }>): string =>
+  item.kind === 'put' ? item.id : item.lotId;
+
 /**
  * Keeps what happened here until the server has it.
  *
  * Every event and every edit is written to the browser's database first and sent after; what is
  * acknowledged is forgotten, what is not is sent again. The server takes repeats without harm, so a
- * lost answer costs nothing.
+ * lost answer costs nothing. What the server refuses is set aside, whole, until the person has
+ * mended or discarded it; nothing behind it waits.
  */
 export class Outbox {
   private now: OutboxState = {
@@ -61,13 +88,7 @@ export class Outbox {
    * on it all the same.
    */
   private readonly acknowledged = new Map<string, number>();
-  /** Edits the server will never take, by batch: not sent again until they are edited. */
-  private readonly refusedEdits = new Map<string, number>();
-  private listener: Listener = {
-    onSaved: () => undefined,
-    onTaken: () => undefined,
-    onRefused: () => undefined,
-  };
+  private listener: Listener = { onSaved: () => undefined, onTaken: () => undefined };
 
   readonly snapshot = (): OutboxState => this.now;
   readonly watch = (tell: () => void): (() => void) => {
@@ -91,10 +112,10 @@ export class Outbox {
 
   /** Keeps one event; resolves when it is safe in the browser's database. */
   async addEvent(batchId: string, event: BatchEvent): Promise<void> {
-    await this.add({ id: event.id, order: (this.order += 1), kind: 'event', batchId, event });
+    await this.addEvents(batchId, [event]);
   }
 
-  /** Keeps many at once, such as a log that is brought in. */
+  /** Keeps many at once, such as a log that is imported. */
   async addEvents(batchId: string, events: readonly BatchEvent[]): Promise<void> {
     await this.add(
       ...events.map((event): OutboxItem => ({
@@ -124,10 +145,12 @@ export class Outbox {
 
   /** Keeps the latest text of a batch's formula; sent after a short pause in typing. */
   async saveDraft(edit: Draft): Promise<void> {
-    const { unanswered } = this.now.drafts.get(edit.batchId) ?? {};
+    const { unanswered, editedAt = 0 } = this.now.drafts.get(edit.batchId) ?? {};
     const draft: Draft = {
       ...(unanswered && { unanswered }),
-      ...edit,
+      ...without(edit),
+      // The later edit is the later one also where a clock was set back in between.
+      editedAt: Math.max(edit.editedAt, editedAt),
       revision: Math.max(edit.revision, this.acknowledged.get(edit.batchId) ?? 0),
     };
     // A disk that is slow must not keep the edit from the server.
@@ -151,6 +174,58 @@ export class Outbox {
     await this.forgetDraft(draft);
   }
 
+  /** Sends something that was refused again, as it is or as it was mended. */
+  async retry(item: OutboxItem): Promise<void> {
+    // An id that stands for something else is taken for good.
+    const sent = item.refused?.code === 'id-taken' ? withNewId(item) : item;
+    if (sent.id !== item.id) await this.discard(item);
+    const freed = this.now.items.filter((each) => hungOn(each, sent));
+    await this.replace(...freed.map(withoutRefusal), withoutRefusal(sent));
+    this.kick(0);
+  }
+
+  /** Takes a slip of the hand back: what was discarded is set aside again. */
+  async putBack(item: OutboxItem): Promise<void> {
+    await this.replace(item);
+  }
+
+  /** Forgets something that was refused. */
+  async discard(item: OutboxItem): Promise<void> {
+    this.set({ items: this.now.items.filter(({ id }) => id !== item.id) });
+    await removeItems([item]);
+  }
+
+  /** Sends a formula again that was refused, as it is. */
+  async retryDraft(draft: Draft): Promise<void> {
+    await this.holdDraft(without(draft));
+    this.kick(0);
+  }
+
+  /** Forgets what was typed into a formula and refused; the server's text counts. */
+  async discardDraft(draft: Draft): Promise<void> {
+    await this.forgetDraft(draft);
+  }
+
+  async putDraftBack(draft: Draft): Promise<void> {
+    await this.holdDraft(draft);
+  }
+
+  /**
+   * Brings a batch back that was deleted elsewhere, and sends what was kept here of it.
+   * @throws ServerAway, ApiProblem as `request` does
+   */
+  async bringBack(batchId: string): Promise<void> {
+    this.listener.onSaved(await request<BatchView>('POST', `/batches/${batchId}/back`));
+    const draft = this.now.drafts.get(batchId);
+    if (draft) await this.holdDraft(without(draft));
+    await this.replace(
+      ...this.now.items
+        .filter((item) => item.refused?.code === 'removed' && batchIdOf(item) === batchId)
+        .map(withoutRefusal),
+    );
+    this.kick(0);
+  }
+
   /** Sends now: the network is back, or the person came back to the page. */
   readonly hurry = (): void => {
     this.failures = 0;
@@ -162,6 +237,19 @@ export class Outbox {
     this.set({ items: [...this.now.items, ...items] });
     this.kick(0);
     await kept;
+  }
+
+  /** Puts items in the place of those with their ids, or behind the last. */
+  private async replace(...items: readonly OutboxItem[]): Promise<void> {
+    const changed = new Map(items.map((item) => [item.id, item]));
+    const had = new Set(this.now.items.map(({ id }) => id));
+    this.set({
+      items: [
+        ...this.now.items.map((item) => changed.get(item.id) ?? item),
+        ...items.filter(({ id }) => !had.has(id)),
+      ],
+    });
+    await storeItems(items);
   }
 
   private set(change: Partial<OutboxState>): void {
@@ -179,45 +267,64 @@ export class Outbox {
       this.again = true;
       return;
     }
-    const drafts = [...this.now.drafts.values()].filter(
-      ({ batchId, editedAt }) =>
-        !this.now.conflicts.has(batchId) && this.refusedEdits.get(batchId) !== editedAt,
-    );
-    if (this.now.items.length + drafts.length === 0) {
+    const lanes = this.lanes();
+    if (lanes.length === 0) {
       if (this.now.state !== 'idle') this.set({ state: 'idle', away: undefined });
       return;
     }
     this.running = true;
     if (this.now.state === 'idle') this.set({ state: 'sending' });
-    try {
-      // Drafts first: a batch made while the server was away must exist before its events arrive.
-      for (const draft of drafts) await this.sendDraft(draft);
-      await this.sendParcels();
-      this.failures = 0;
-      this.set({ state: 'idle', away: undefined });
-    } catch (error) {
+    const error = await inTurn(lanes);
+    this.running = false;
+    if (error !== undefined) {
       this.failures += 1;
       this.again = false;
       this.set({ state: 'away', away: error instanceof ServerAway ? error.why : 'no-answer' });
       this.kick(RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1] ?? 8000);
-    } finally {
-      this.running = false;
+      return;
     }
+    this.failures = 0;
+    this.set({ state: 'idle', away: undefined });
     if (this.again) {
       this.again = false;
       this.kick(0);
     }
   }
 
+  /**
+   * What is sent one after the other; a lane that stands still does not hold up the next. Formulas
+   * first: a batch made while the server was away should exist before its events arrive.
+   */
+  private lanes(): (() => Promise<void>)[] {
+    const drafts = [...this.now.drafts.values()].filter(
+      (draft) => !this.now.conflicts.has(draft.batchId) && isWaiting(draft),
+    );
+    const waiting = this.now.items.filter(isWaiting);
+    const batchIds = new Set(
+      waiting.flatMap((item) => (item.kind === 'event' ? [item.batchId] : [])),
+    );
+    return [
+      ...drafts.map((draft) => () => this.sendDraft(draft)),
+      ...[...batchIds].map(
+        (batchId) => () =>
+          this.sendAll((item) => item.kind === 'event' && item.batchId === batchId, MOST_EVENTS),
+      ),
+      ...(waiting.some(({ kind }) => kind !== 'event')
+        ? [() => this.sendAll(({ kind }) => kind !== 'event', 1)]
+        : []),
+    ];
+  }
+
   private async sendDraft(draft: Draft): Promise<void> {
     void this.holdDraft(asSent(draft));
     try {
       const { document, revision, formulaId } = draft;
-      const saved = await request<BatchView>('PUT', `/batches/${draft.batchId}`, {
+      const saved = await request<Partial<BatchView> | null>('PUT', `/batches/${draft.batchId}`, {
         document,
         revision,
         ...(formulaId !== null && { formulaId }),
       });
+      if (!isBatch(saved, draft.batchId)) throw new ServerAway('stranger');
       this.acknowledged.set(draft.batchId, saved.revision);
       // First, so that the screen never falls back to what was there before the edit.
       this.listener.onSaved(saved);
@@ -233,15 +340,10 @@ export class Outbox {
         await this.disagree(draft, error.problem.current as BatchView);
         return;
       }
-      if (error.status >= 500) throw error;
-      // The shape itself was refused: the draft stays here, and the person is told once an edit.
-      this.refusedEdits.set(draft.batchId, draft.editedAt);
-      this.listener.onRefused(
-        'the formula',
-        [error.message, ...(error.problem.errors ?? []).map((e) => `${e.path}: ${e.message}`)].join(
-          '; ',
-        ),
-      );
+      const refused = refusalOf(error, draft.batchId);
+      const latest = this.now.drafts.get(draft.batchId);
+      // What was typed meanwhile may be what mends it.
+      if (latest?.editedAt === draft.editedAt) await this.holdDraft({ ...latest, refused });
     }
   }
 
@@ -259,37 +361,29 @@ export class Outbox {
     this.set({ conflicts: new Map(this.now.conflicts).set(batchId, { batchId, theirs }) });
   }
 
-  private async sendParcels(): Promise<void> {
+  /** Sends the items of a lane in order, so many at once, until none waits. */
+  private async sendAll(isOfLane: (item: OutboxItem) => boolean, atOnce: number): Promise<void> {
     for (;;) {
-      const [first] = this.now.items;
-      if (!first) return;
-      const together =
-        first.kind === 'event'
-          ? this.now.items
-              .filter((p) => p.kind === 'event' && p.batchId === first.batchId)
-              .slice(0, MOST_EVENTS)
-          : [first];
-      try {
-        const refused = await sendTogether(first, together);
-        for (const { id, reason } of refused)
-          this.listener.onRefused(nameOf(together.find((p) => p.id === id) ?? first), reason);
-      } catch (error) {
-        if (!(error instanceof ApiProblem) || error.status >= 500) throw error;
-        this.listener.onRefused(
-          nameOf(first),
-          [error.message, ...(error.problem.errors ?? []).map((e) => e.message)].join('; '),
-        );
-      }
-      await this.forget(together);
+      const next = this.now.items
+        .filter((item) => isWaiting(item) && isOfLane(item))
+        .slice(0, atOnce);
+      if (next.length === 0) return;
+      const delivery = await deliver(next);
+      await this.settleDelivery(delivery);
+      // An answer that speaks of none of them is none of ours.
+      if (delivery.taken.length + delivery.refused.length === 0) throw new ServerAway('stranger');
     }
   }
 
-  private async forget(items: readonly OutboxItem[]): Promise<void> {
-    await removeItems(items);
-    // BatchStory first, so that what was taken is on screen from the server's answer before it leaves the
+  private async settleDelivery({ taken, refused }: Delivery): Promise<void> {
+    if (refused.length > 0)
+      await this.replace(...refused.map(({ item, why }) => ({ ...item, refused: why })));
+    if (taken.length === 0) return;
+    await removeItems(taken);
+    // Told first, so that what was taken is on screen from the server's answer before it leaves the
     // outbox.
-    this.listener.onTaken(items);
-    const gone = new Set(items.map(({ id }) => id));
+    this.listener.onTaken(taken);
+    const gone = new Set(taken.map(({ id }) => id));
     this.set({ items: this.now.items.filter(({ id }) => !gone.has(id)) });
   }
 
@@ -305,5 +399,41 @@ export class Outbox {
     await removeDraft(draft);
   }
 }
+
+/**
+ * Runs each; where one cannot be sent the next is still tried, unless nobody of ours answers.
+ * @returns the last error; undefined where all went well
+ */
+async function inTurn(lanes: readonly (() => Promise<void>)[]): Promise<unknown> {
+  let last: unknown;
+  for (const lane of lanes)
+    try {
+      await lane();
+    } catch (error) {
+      last = error;
+      const isOfThisLane =
+        error instanceof ApiProblem || (error instanceof ServerAway && error.status === 413);
+      if (!isOfThisLane) break;
+    }
+  return last;
+}
+
+const isBatch = (answer: Partial<BatchView> | null, id: string): answer is BatchView =>
+  answer?.id === id && typeof answer.revision === 'number';
+
+const withoutRefusal = (item: OutboxItem): OutboxItem => without(item) as OutboxItem;
+
+function withNewId(item: OutboxItem): OutboxItem {
+  const id = newId();
+  return item.kind === 'event'
+    ? { ...item, id, event: { ...item.event, id } }
+    : ({ ...item, id, body: { ...item.body, id } } as OutboxItem);
+}
+
+/** The batch an item is about, as far as it says. */
+export const batchIdOf = (item: OutboxItem): string | undefined => {
+  if (item.kind === 'event') return item.batchId;
+  return item.kind === 'put' ? item.body.batchId : undefined;
+};
 
 export const outbox = new Outbox();

@@ -1,5 +1,6 @@
 import { QueryClient, queryOptions, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
+import { SERVER_TIME_HEADER } from '@idle-kettle/contract';
 import type {
   BatchSummary,
   BatchView,
@@ -12,6 +13,8 @@ import type {
 } from '@idle-kettle/contract';
 import { inOrder, type BatchEvent, MINUTE_MS } from '@idle-kettle/core';
 import { ApiProblem, get } from './api.js';
+import { now } from './clock.js';
+import { KEPT_ANSWERS } from './kept-answers.js';
 import { refetchEvery } from './refetch-interval.js';
 import { outbox, type OutboxState } from './outbox.js';
 import type { OutboxItem } from './store.js';
@@ -88,7 +91,12 @@ export const useBatchQuery = (id: string, enabled: boolean): UseQueryResult<Batc
  * Every event of a batch known here, oldest first: those the server holds and those still in the
  * outbox.
  */
-export function useEvents(batchId: string): { events: readonly BatchEvent[]; isPending: boolean } {
+export function useEvents(batchId: string): {
+  events: readonly BatchEvent[];
+  isPending: boolean;
+  /** False where the server was never asked with success: there may be more than what is here. */
+  isKnown: boolean;
+} {
   const { items, drafts } = useOutbox();
   // A batch the server has never seen has no events there yet.
   const enabled = drafts.get(batchId)?.revision !== 0;
@@ -102,14 +110,13 @@ export function useEvents(batchId: string): { events: readonly BatchEvent[]; isP
     () => inOrder([...(stored ?? []), ...eventsIn(items, batchId)]),
     [stored, items, batchId],
   );
-  return { events, isPending: query.isPending && !query.isError };
+  return {
+    events,
+    isPending: query.isPending && !query.isError,
+    isKnown: !enabled || stored !== undefined,
+  };
 }
 
-/**
- * Where the last known answers are kept for a reload without a server; see the service worker's
- * settings.
- */
-const LAST_KNOWN = 'last-known';
 const KEEP_AFTER_MS = 3000;
 const keeping = new Map<string, ReturnType<typeof setTimeout>>();
 
@@ -137,10 +144,13 @@ function mergePage(page: EventPage, batchId: string, events: EventPage['events']
         keeping.delete(batchId);
         const whole = queryClient.getQueryData<EventPage>(keys.events(batchId));
         const answer = new Response(JSON.stringify(whole), {
-          headers: { 'Content-Type': 'application/json' },
+          headers: {
+            'Content-Type': 'application/json',
+            [SERVER_TIME_HEADER]: String(now()),
+          },
         });
         void caches
-          .open(LAST_KNOWN)
+          .open(KEPT_ANSWERS)
           .then((cache) => cache.put(`/api/batches/${batchId}/events`, answer));
       }, KEEP_AFTER_MS),
     );

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import type { EventPage } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
+import { answerOf } from '../testing/answers.js';
 import { eventsQuery, forgetCursors, keys, queryClient, takeEventsIntoCache } from './queries.js';
 
 const event = (n: number): BatchEvent => ({
@@ -24,9 +25,7 @@ beforeEach(() => {
       events: stored.slice(Math.max(since - 1, 0)),
       cursor: String(stored.length),
     };
-    return Promise.resolve(
-      new Response(JSON.stringify(page), { headers: { 'Content-Type': 'application/json' } }),
-    );
+    return Promise.resolve(answerOf(page));
   }) as typeof fetch;
 });
 const read = async (): Promise<string[]> =>

@@ -8,6 +8,7 @@ import { outbox } from './outbox.js';
 import { keys, queryClient, takeEventsIntoCache, useOutbox } from './queries.js';
 import type { OutboxItem } from './store.js';
 import { withPending } from './with-pending.js';
+import { newId } from './ids.js';
 
 /** What the lists of the shelf are narrowed to. */
 export type LotFilter = Pick<ListLots, 'search' | 'state' | 'place' | 'left'>;
@@ -184,7 +185,7 @@ export function takeOffList(lots: readonly Pick<LotView, 'id' | 'count'>[]): voi
   for (const { id, count } of lots)
     if (count > 0)
       void outbox.addMove(id, {
-        id: crypto.randomUUID(),
+        id: newId(),
         change: -count,
         reason: 'put',
         at: today().toISOString(),

@@ -3,11 +3,12 @@ import type { SavePreparedWeight } from '@idle-kettle/contract';
 import { ApiProblem, request } from './api.js';
 import { keys, queryClient } from './queries.js';
 import { today } from './clock.js';
+import { newId } from './ids.js';
 
 /** Keeps a weighing of fruit before and after, so that the next estimate is better. */
 export async function keepWeighing(weighing: Omit<SavePreparedWeight, 'at'>): Promise<void> {
   try {
-    const id = crypto.randomUUID();
+    const id = newId();
     await request('PUT', `/prepared-weights/${id}`, { ...weighing, at: today().toISOString() });
     await queryClient.invalidateQueries({ queryKey: keys.prepared });
     toast.success('Kept for next time', {

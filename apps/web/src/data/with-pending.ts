@@ -1,4 +1,5 @@
 import type { LotView } from '@idle-kettle/contract';
+import { isWaiting } from './outbox.js';
 import type { OutboxItem } from './store.js';
 
 /** Jars the server does not know yet: it has not said how they keep. */
@@ -20,7 +21,7 @@ export function withPending(
   const shown = new Map(lots.map((lot) => [lot.id, lot]));
   const count = (lot: LotView, change: number): void =>
     void shown.set(lot.id, { ...lot, count: lot.count + change });
-  for (const item of items) {
+  for (const item of items.filter(isWaiting)) {
     if (item.kind === 'put' && !shown.has(item.id)) {
       const { id, batchId, size, madeOn, partFill, keptIn, place } = item.body;
       shown.set(id, {

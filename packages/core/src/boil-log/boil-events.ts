@@ -415,7 +415,9 @@ const REDUCERS: {
     if (STEPS_WITH_SUGAR.has(body.code)) boil.sugarInAt = at;
   },
   light: (boil, { body }, at) => {
-    boil.light ??= body;
+    // A device that did not know of the first one: the pan does not go on the heat twice.
+    if (boil.light) return;
+    boil.light = body;
     // What is done before the heat is over, ticked or not.
     if (!boil.stepsDone.has('lay-out')) boil.stepsDone.set('lay-out', at);
     putOnHeat(boil, at);

@@ -20,6 +20,21 @@ const event = <T extends EventType>(
 
 const light = event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.06 });
 
+test('a pan that is on the heat, or has been, is not put on it a second time', () => {
+  const again = event('light', 4, { gelTemperature_C: 104.4, boilingPoint_C: 100 });
+  const reading = event('reading', 2, { temperature_C: 97 });
+  const done = event('done', 3, {});
+  const once = boilFrom([light, reading]);
+  expect({ ...boilFrom([light, reading, again]), log: [] }).toEqual({ ...once, log: [] });
+  expect(boilFrom([light, reading, done, again])).toMatchObject({
+    phase: 'done',
+    gelTemperature_C: 100.5,
+  });
+  // Taken back, it never was.
+  const undo = event('undo', 5, { eventId: light.id });
+  expect(boilFrom([light, undo, again]).gelTemperature_C).toBe(104.4);
+});
+
 test('a boil from light to done', () => {
   const boil = boilFrom([
     light,

@@ -6,7 +6,7 @@ import {
   type WrittenLine,
 } from '../formula/index.js';
 import { ingredientById } from '../produce/index.js';
-import { readAmount, type WritingHabit } from '../quantity/index.js';
+import { readAmount, type WritingHabit, cutText } from '../quantity/index.js';
 import { cleanLine, readLine, type LinePart, type LineReading } from '../reading/index.js';
 import { ingredientTexts, jsonLdBlocks, plainText, recipeFromJsonLd } from './json-ld.js';
 import { habitOf } from './measures.js';
@@ -266,10 +266,10 @@ function linesOfRecipe({ reading }: RecipeLine, habit: WritingHabit): readonly W
       ...line,
       ...asBought,
       ...(reading.pickedFor !== undefined && {
-        writtenAs: reading.pickedFor.slice(0, LONGEST_NAME),
+        writtenAs: cutText(reading.pickedFor, LONGEST_NAME),
       }),
       ...(line.ingredient !== undefined && {
-        ingredient: line.ingredient.slice(0, LONGEST_NAME),
+        ingredient: cutText(line.ingredient, LONGEST_NAME),
       }),
     };
   });

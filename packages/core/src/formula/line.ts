@@ -1,4 +1,10 @@
-import { parseAmount, readAmount, type Decimal, type WritingHabit } from '../quantity/index.js';
+import {
+  parseAmount,
+  readAmount,
+  type Decimal,
+  type WritingHabit,
+  cutText,
+} from '../quantity/index.js';
 import {
   readLine,
   readName,
@@ -47,7 +53,7 @@ export function linesFrom(
     const { ingredient, form, variety } = named;
     const isName = text.trim().split(/\s+/).length <= 1;
     const words =
-      OPEN_WORDS[openAmount] ?? (isName ? '' : text.trim().slice(0, LONGEST_OPEN_AMOUNT));
+      OPEN_WORDS[openAmount] ?? (isName ? '' : cutText(text.trim(), LONGEST_OPEN_AMOUNT));
     return [
       {
         amount: words,

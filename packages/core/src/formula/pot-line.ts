@@ -1,5 +1,5 @@
 import { within, type Range, type Sourced } from '../range/index.js';
-import { unitById, type Amount } from '../quantity/index.js';
+import { unitById, type Amount, cutText } from '../quantity/index.js';
 import {
   compositionOf,
   FORMS,
@@ -305,5 +305,5 @@ function readOwnIngredient(reader: Reader, path: string, value: Json): NamedLine
 
 const ownName = (name: unknown): string =>
   typeof name === 'string' && name.trim() !== ''
-    ? name.trim().slice(0, FORMULA_FIELDS.line.name.most)
+    ? cutText(name.trim(), FORMULA_FIELDS.line.name.most)
     : 'own ingredient';

@@ -7,6 +7,7 @@ import {
   type Decimal,
   type Measures,
   type MeasureName,
+  cutText,
 } from '../quantity/index.js';
 import type { Limits } from './fields.js';
 
@@ -22,7 +23,7 @@ export const isObject = (value: unknown): value is Json =>
 
 /** `value` as it should be quoted in a message. */
 export const quoted = (value: unknown): string =>
-  (value === undefined ? 'missing' : JSON.stringify(value)).slice(0, 80);
+  cutText(value === undefined ? 'missing' : JSON.stringify(value), 80);
 
 /** A field that holds a number. */
 export type NumberField = Limits & {

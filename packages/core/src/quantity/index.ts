@@ -1,3 +1,4 @@
+export { cutText } from './cut-text.js';
 export {
   figures,
   formatAltitude,

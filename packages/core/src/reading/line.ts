@@ -13,6 +13,7 @@ import {
   type Amount,
   type Decimal,
   type WritingHabit,
+  cutText,
 } from '../quantity/index.js';
 import type { Range } from '../range/index.js';
 import { explained, nameIn, type NamedIngredient, type UnreadName } from './name.js';
@@ -134,7 +135,7 @@ const LONGEST_LINE = 300;
  * @param habit the decimal mark and the measures of whoever wrote it
  */
 export function readLine(text: string, habit: Decimal | WritingHabit = '.'): LineReading {
-  const line = cleanLine(text).slice(0, LONGEST_LINE);
+  const line = cutText(cleanLine(text), LONGEST_LINE);
   if (line === '')
     return {
       text,

@@ -5,6 +5,7 @@ import { useBatch } from '../../batch/batch-context.js';
 import { keepFormula } from '../../data/formulas.js';
 import { useFormulas } from '../../data/queries.js';
 import { shortcutTarget } from '../../ui/shortcuts.js';
+import { newId } from '../../data/ids.js';
 
 /**
  * Keeps the formula for another day: as a new one, or as the next version of the one the batch was
@@ -16,7 +17,7 @@ export function SaveFormula() {
   const from = formulas?.find(({ id }) => id === formulaId);
   const changed = from && differences(from.document, document).length > 0;
   const asNew = async (): Promise<void> => {
-    const id = crypto.randomUUID();
+    const id = newId();
     const saved = await keepFormula(id, document, 0);
     if (!saved) return;
     belongTo(id);

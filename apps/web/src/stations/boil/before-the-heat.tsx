@@ -13,7 +13,7 @@ import { PanChoice, usePanAndBurner } from './pan-choice.js';
 
 /** What to know and to have ready, and the tap that starts the clock. */
 export function BeforeTheHeat() {
-  const { id, formula, balance } = useBatch();
+  const { id, formula, balance, isLogKnown } = useBatch();
   const { kitchen: place } = usePreferences();
   const formats = useFormats();
   const boilingPoint_C = boilingPointAt(place).boilingPoint_C.mid;
@@ -22,7 +22,8 @@ export function BeforeTheHeat() {
   // What is cooked by its looks needs no place; a boil does.
   const byLooks = formula.finish.type === 'consistency' || formula.kind === 'curd';
   const isPlaceMissing = !isPlaceKnown && !byLooks;
-  const ready = formula.lines.length > 0 && !isPlaceMissing;
+  // It may be on the heat already: a second start would begin its clock anew.
+  const ready = formula.lines.length > 0 && !isPlaceMissing && isLogKnown;
   const { panAndBurner: usual, gear } = usePanAndBurner();
   const [chosen, setChosen] = useState<PanAndBurner>();
   const panAndBurner = chosen ?? usual;
@@ -80,6 +81,12 @@ export function BeforeTheHeat() {
         >
           It is on the heat
         </button>
+        {!isLogKnown && (
+          <p role="status" className="mt-2 text-watch">
+            The log of this batch cannot be read now: it may be on the heat already. This waits
+            until the server answers.
+          </p>
+        )}
         {formula.lines.length === 0 && (
           <p className="mt-2 text-soft">
             Nothing is in the pot yet:{' '}

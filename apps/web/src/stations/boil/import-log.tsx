@@ -12,10 +12,13 @@ import {
   type BatchEvent,
   type LogColumn,
   type LogOptions,
+  cutText,
 } from '@idle-kettle/core';
 import { useBatch, timeOfBatch } from '../../batch/batch-context.js';
 import { outbox } from '../../data/outbox.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
+import { newId } from '../../data/ids.js';
+import { LONGEST_DEVICE } from '@idle-kettle/contract';
 
 const COLUMN_WORDS: Readonly<Record<LogColumn, string>> = {
   time: 'time',
@@ -78,12 +81,14 @@ export function ImportLog({ onDone }: { readonly onDone: () => void }) {
   };
   const take = async (): Promise<void> => {
     if (!file || !read) return;
-    const device = file.name.slice(0, 60);
+    const device = cutText(file.name, LONGEST_DEVICE);
     const make = (type: BatchEvent['type'], at: number, body: object): BatchEvent =>
       ({
-        id: crypto.randomUUID(),
+        id: newId(),
         type,
         at: new Date(at).toISOString(),
+        // By the clock of whatever logged it: nobody corrects it.
+        saidAt: new Date(at).toISOString(),
         device,
         body,
       }) as BatchEvent;

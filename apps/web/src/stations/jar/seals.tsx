@@ -18,6 +18,7 @@ import { usePreferences } from '../../ui/preferences.js';
 import { jarName, jarsOf } from '../../ui/jar-picture.js';
 import { today } from '../../data/clock.js';
 import { ProcessTimer } from './process-timer.js';
+import { newId } from '../../data/ids.js';
 
 const STATE_WORDS: Readonly<Record<JarSeal['state'], string>> = {
   unknown: 'not pressed yet',
@@ -192,7 +193,7 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
       const at = today().toISOString();
       if (kept === 'thrown-out')
         void outbox.addMove(lot.id, {
-          id: crypto.randomUUID(),
+          id: newId(),
           change: -count,
           reason: 'discarded',
           note: 'did not seal',
@@ -200,9 +201,9 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
         });
       else
         void outbox.addTransfer(lot.id, {
-          id: crypto.randomUUID(),
-          arrivalId: crypto.randomUUID(),
-          to: crypto.randomUUID(),
+          id: newId(),
+          arrivalId: newId(),
+          to: newId(),
           count,
           keptIn: kept,
           place: '',

@@ -16,6 +16,8 @@ import { now } from '../../data/clock.js';
 import { outbox } from '../../data/outbox.js';
 import { takeOffList } from '../../data/shelf.js';
 import { jarsOf, partWords } from '../../ui/jar-picture.js';
+import { newId } from '../../data/ids.js';
+import { format } from 'date-fns';
 
 const UNDO_MS = 8000;
 
@@ -59,9 +61,9 @@ export function ToShelf({ filled }: { readonly filled: number }) {
   const [busy, setBusy] = useState(false);
   const put = async (): Promise<void> => {
     setBusy(true);
-    const madeOn = new Date(boil.endedAt ?? now()).toISOString().slice(0, 10);
+    const madeOn = format(boil.endedAt ?? now(), 'yyyy-MM-dd');
     const puts = putsOf(boil, seals).map((put) => ({
-      id: crypto.randomUUID(),
+      id: newId(),
       batchId: id,
       madeOn,
       ...put,

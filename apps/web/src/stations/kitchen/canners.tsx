@@ -6,6 +6,7 @@ import { jarName } from '../../ui/jar-picture.js';
 import { Entry, Section } from './section.js';
 import { useGear, withEntry, withoutEntry } from './use-gear.js';
 import { takeOut } from './vessels.js';
+import { newId } from '../../data/ids.js';
 
 const METHOD_WORDS: Readonly<Record<CannerMethod, string>> = {
   'boiling-water': 'boiling water',
@@ -27,7 +28,7 @@ export function Canners() {
             canners: [
               ...was.canners,
               {
-                id: crypto.randomUUID(),
+                id: newId(),
                 name: 'New canner',
                 method: 'boiling-water',
                 loads: [],

@@ -5,6 +5,7 @@ import { ApiProblem, request } from '../../data/api.js';
 import { settingsOf } from '../../data/kitchens.js';
 import { keys, queryClient } from '../../data/queries.js';
 import { useFormats } from '../../ui/preferences.js';
+import { newId } from '../../data/ids.js';
 
 /** The places the household cooks at; everything is computed for the one in use. */
 export function Places({ kitchens }: { readonly kitchens: readonly KitchenView[] }) {
@@ -35,7 +36,7 @@ export function Places({ kitchens }: { readonly kitchens: readonly KitchenView[]
         pressure_kPa: null,
         pressureReadAt: null,
       };
-      await request('PUT', `/kitchens/${crypto.randomUUID()}`, settings);
+      await request('PUT', `/kitchens/${newId()}`, settings);
     });
   return (
     <div role="group" aria-label="Places" className="mb-4 flex flex-wrap items-center gap-2">

@@ -9,6 +9,7 @@ import { Entry, Section } from './section.js';
 import { useGear, withEntry, withoutEntry } from './use-gear.js';
 import { takeOut } from './vessels.js';
 import { today } from '../../data/clock.js';
+import { newId } from '../../data/ids.js';
 
 /** An error smaller than this is the reading of it, K. */
 const SAME_K = 0.3;
@@ -53,7 +54,7 @@ export function Thermometers() {
       add={{
         words: 'Add a thermometer',
         act: () => {
-          const id = crypto.randomUUID();
+          const id = newId();
           change((was) => ({
             ...was,
             thermometers: [...was.thermometers, { id, name: 'New thermometer' }],

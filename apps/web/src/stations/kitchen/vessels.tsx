@@ -9,6 +9,7 @@ import { BURNERS, type Burner } from '@idle-kettle/core';
 import { MeasureInput, TextInput } from '../../ui/measure-input.js';
 import { Entry, Section } from './section.js';
 import { useGear, withEntry, withoutEntry } from './use-gear.js';
+import { newId } from '../../data/ids.js';
 
 const VESSEL_WORDS: Readonly<Record<VesselKind, string>> = {
   pan: 'pan',
@@ -48,7 +49,7 @@ export function Vessels() {
       add={{
         words: 'Add a pan',
         act: () => {
-          const id = crypto.randomUUID();
+          const id = newId();
           change((was) => ({
             ...was,
             vessels: [...was.vessels, { id, name: 'New pan', kind: 'pan' }],
@@ -154,7 +155,7 @@ export function Burners() {
         act: () =>
           change((was) => ({
             ...was,
-            burners: [...was.burners, { id: crypto.randomUUID(), name: 'New ring', kind: 'gas' }],
+            burners: [...was.burners, { id: newId(), name: 'New ring', kind: 'gas' }],
           })),
       }}
     >

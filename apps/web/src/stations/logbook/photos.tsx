@@ -13,6 +13,7 @@ import {
   usePhotos,
   writeUnder,
 } from '../../data/photos.js';
+import { newId } from '../../data/ids.js';
 
 /** A picture on its way; `why` it did not get there. */
 interface OnItsWay {
@@ -128,8 +129,7 @@ export function Photos({
             tabIndex={-1}
             aria-label="Photos of this batch"
             onChange={(event) => {
-              for (const file of event.target.files ?? [])
-                void send({ id: crypto.randomUUID(), file });
+              for (const file of event.target.files ?? []) void send({ id: newId(), file });
               event.target.value = '';
             }}
           />

@@ -31,6 +31,7 @@ import { sentence } from '../../ui/sentence.js';
 import { MEASURES_WORDS } from '../../ui/measures-words.js';
 import { ReadLines } from './read-lines.js';
 import { rememberFoodName } from './remember-food-name.js';
+import { newId } from '../../data/ids.js';
 
 const EXAMPLE = `2.4 kg damsons, pitted
 300 ml water
@@ -348,7 +349,7 @@ function SaveFormula({
   const newBatch = useNewBatch();
   const keep = async (): Promise<void> => {
     try {
-      await request<FormulaView>('PUT', `/formulas/${crypto.randomUUID()}`, {
+      await request<FormulaView>('PUT', `/formulas/${newId()}`, {
         document,
         revision: 0,
       });

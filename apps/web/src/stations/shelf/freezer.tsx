@@ -9,6 +9,7 @@ import { today } from '../../data/clock.js';
 import { keys, queryClient } from '../../data/queries.js';
 import { useFormats } from '../../ui/preferences.js';
 import { sentence } from '../../ui/sentence.js';
+import { newId } from '../../data/ids.js';
 
 /** Fruit as it is typed: an amount that weighs something, and what it is. */
 function readFruit(text: string): Pick<SaveFrozenFruit, 'ingredient' | 'mass_kg'> | string {
@@ -69,7 +70,7 @@ export function Freezer() {
   const add = handleSubmit(async ({ text, note }) => {
     const read = readFruit(text);
     if (typeof read === 'string') return setError('text', { message: read });
-    const id = crypto.randomUUID();
+    const id = newId();
     const body = { ...read, note: note.trim(), frozenOn: format(today(), 'yyyy-MM-dd') };
     const done = await change(
       () => save(id, body),

@@ -3,6 +3,7 @@ import type { LotView, MoveReason } from '@idle-kettle/contract';
 import type { KeptIn } from '@idle-kettle/core';
 import { today } from '../../data/clock.js';
 import { outbox } from '../../data/outbox.js';
+import { newId } from '../../data/ids.js';
 
 const UNDO_MS = 8000;
 const at = (): string => today().toISOString();
@@ -20,8 +21,7 @@ const move = (
   change: number,
   reason: MoveReason,
   words: { whom?: string; note?: string } = {},
-): void =>
-  void outbox.addMove(lot.id, { id: crypto.randomUUID(), change, reason, ...words, at: at() });
+): void => void outbox.addMove(lot.id, { id: newId(), change, reason, ...words, at: at() });
 
 /** Jars leave the shelf for good; one tap brings them back. */
 export function take(
@@ -42,11 +42,11 @@ export function take(
  * tap takes it back.
  */
 export function transfer(lot: LotView, count: number, keptIn: KeptIn | null, place: string): void {
-  const to = crypto.randomUUID();
+  const to = newId();
   const send = (from: string, target: string, kept: KeptIn | null, where: string): void =>
     void outbox.addTransfer(from, {
-      id: crypto.randomUUID(),
-      arrivalId: crypto.randomUUID(),
+      id: newId(),
+      arrivalId: newId(),
       to: target,
       count,
       keptIn: kept,

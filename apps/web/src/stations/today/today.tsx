@@ -213,11 +213,10 @@ function LineCard({
   const theme = useTheme();
   const remove = async (): Promise<void> => {
     try {
-      const { document } = await request<{ document: unknown }>('GET', `/batches/${batch.id}`);
       await request('DELETE', `/batches/${batch.id}`);
       await queryClient.invalidateQueries({ queryKey: keys.batches });
       const bringBack = async (): Promise<void> => {
-        await request('PUT', `/batches/${batch.id}`, { document, revision: 0 });
+        await request('POST', `/batches/${batch.id}/back`);
         await queryClient.invalidateQueries({ queryKey: keys.batches });
       };
       toast(`“${batch.title}” is off the bench`, {
