@@ -53,6 +53,9 @@ test('reload, a killed server, a reload without a server, a database that is awa
     // What a reload cut off on its way is sent again; only then is nothing kept here.
     await expect.poll(async () => readingsOf(await stored(id))).toEqual([96.4, 97.1]);
     await expect.poll(async () => (await onServer(id)).document.lines.length).toBe(3);
+    // And once what the rooms show was asked for, no room does.
+    const isKept = () => page.evaluate(async () => !!(await caches.match('/api/shelf/moves')));
+    await expect.poll(isKept, { timeout: 30_000 }).toBe(true);
     await kettle.kill();
     await typeReading(page, '97.8');
     await expect(page.getByText('Offline: the server does not answer.')).toBeVisible();

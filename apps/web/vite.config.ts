@@ -1,11 +1,24 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+
+/**
+ * The toasts write their own style sheet into the page, which the content security policy forbids.
+ * It is taken from their package instead, like any other.
+ */
+const toastStylesFromFile: Plugin = {
+  name: 'toast-styles-from-file',
+  transform(code, id) {
+    if (!/node_modules\/sonner\/dist\/index\.mjs/.test(id)) return null;
+    return { code: code.replace(/^__insertCSS\(".*"\);?$/m, ''), map: null };
+  },
+};
 
 export default defineConfig({
   plugins: [
     react(),
+    toastStylesFromFile,
     tailwindcss(),
     VitePWA({
       registerType: 'autoUpdate',

@@ -10,10 +10,12 @@ import { Shell } from './app/shell.js';
 import { startTheme } from './ui/theme.js';
 import { outbox } from './data/outbox.js';
 import { startLive } from './data/live.js';
+import { keepOfflineCopy } from './data/offline-copy.js';
 import { watchServer } from './data/watch-server.js';
 import { keys, prefetchBatch, queryClient } from './data/queries.js';
 import { takeIntoCache } from './data/shelf.js';
 import { Loading } from './ui/page.js';
+import 'sonner/dist/styles.css';
 import './styles.css';
 
 startTheme();
@@ -28,6 +30,7 @@ void outbox.start({
 });
 startLive();
 watchServer();
+keepOfflineCopy();
 window.addEventListener('online', outbox.hurry);
 document.addEventListener('visibilitychange', () => {
   if (document.visibilityState === 'visible') outbox.hurry();

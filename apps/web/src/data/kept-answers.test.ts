@@ -7,12 +7,12 @@ const request = new Request('http://127.0.0.1:4780/api/kitchens');
 /** The browser's cache, as far as it is used. */
 class FakeCache {
   private readonly kept = new Map<string, Response>();
-  put({ url }: Request, answer: Response): Promise<void> {
+  put(url: string, answer: Response): Promise<void> {
     this.kept.delete(url);
     this.kept.set(url, answer);
     return Promise.resolve();
   }
-  match({ url }: Request): Promise<Response | undefined> {
+  match(url: string): Promise<Response | undefined> {
     return Promise.resolve(this.kept.get(url)?.clone());
   }
   keys(): Promise<Request[]> {
@@ -34,7 +34,7 @@ test('an answer goes through as it is, and is kept', async () => {
   const first = await answered(() => Promise.resolve(answerOf(['home'])));
   expect(first.headers.has(KEPT_ANSWER_HEADER)).toBe(false);
   await settled();
-  expect(await cache.match(request)).toBeDefined();
+  expect(await cache.match(request.url)).toBeDefined();
 });
 
 test.each([
@@ -78,3 +78,14 @@ test.each([
 ])('%s is kept: %s', (path, kept) =>
   expect(isKept({ method: 'GET', url: `http://127.0.0.1:4780${path}` })).toBe(kept),
 );
+
+test('what was asked for yesterday is what is known today', async () => {
+  const shelf = (day: string) =>
+    new Request(`http://127.0.0.1:4780/api/shelf/overview?today=${day}`);
+  const ask = (day: string, answer: () => Promise<Response>) =>
+    networkOrKept(shelf(day), answer, cache as unknown as Cache);
+  await ask('2026-11-24', () => Promise.resolve(answerOf({ jars: 12 })));
+  await settled();
+  const known = await ask('2026-11-25', () => Promise.reject(new TypeError('failed')));
+  expect(await known.json()).toEqual({ jars: 12 });
+});

@@ -40,8 +40,15 @@ function whyAway(answer: Response): string | undefined {
   return AWAY.includes(answer.status) ? 'database' : undefined;
 }
 
+/** Tomorrow the answer of today is still the last one: the day asked from is no part of a question. */
+function keyOf({ url }: Request): string {
+  const key = new URL(url);
+  key.searchParams.delete('today');
+  return key.href;
+}
+
 async function keep(cache: Cache, request: Request, answer: Response): Promise<void> {
-  await cache.put(request, answer);
+  await cache.put(keyOf(request), answer);
   const keys = await cache.keys();
   await Promise.all(keys.slice(0, Math.max(keys.length - MOST, 0)).map((key) => cache.delete(key)));
 }
@@ -77,6 +84,6 @@ export async function networkOrKept(
   const answer = inTime instanceof Response ? inTime : undefined;
   const because = answer === undefined ? 'no-answer' : whyAway(answer);
   if (answer && because === undefined) return answer;
-  const kept = await cache.match(request, { ignoreVary: true });
+  const kept = await cache.match(keyOf(request), { ignoreVary: true });
   return kept ? marked(kept, because ?? 'no-answer') : asked;
 }
