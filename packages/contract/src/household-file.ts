@@ -26,6 +26,7 @@ import { SavePreparedWeight } from './prepared.js';
 import { Day, Moment } from './moments.js';
 import { Count, Text, IfPresent } from './rules.js';
 import { MOVE_REASONS, type MoveReason } from './shelf.js';
+import { JarIds } from './jar-events.js';
 
 /*
  * Everything of a household in one file, as it goes out and comes in. Instruments stay behind:
@@ -100,6 +101,7 @@ export class FiledLot {
   @Max(0.99, { message: 'write how full the jar is, 0.05 to 0.99' })
   partFill!: number | null;
 
+  @IsOptional() @JarIds() jars?: string[] | null;
   @Day() madeOn!: string;
   @IsOptional()
   @IsIn(KEPT_IN, { message: `write one of ${KEPT_IN.join(', ')}` })

@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -24,6 +25,21 @@ import {
 import { Day, Moment } from './moments.js';
 import { Altitude, all, Count, JarNumbers, Name, Text, Within, IfPresent } from './rules.js';
 
+/** Full jars by the ids they were given where each was tapped. */
+export function JarIds(): PropertyDecorator {
+  const message = 'write the ids of jars, each once';
+  return all(
+    IfPresent(),
+    IsArray({ message }),
+    ArrayUnique({ message }),
+    ArrayMaxSize(1000, { message: 'write at most 1000 jars' }),
+    IsString({ each: true, message }),
+    Length(1, LONGEST_JAR_ID, { each: true, message }),
+  );
+}
+/** One that was counted without an id of its own is known by its count's, its size and its number. */
+const LONGEST_JAR_ID = 80;
+
 export class JarsFilledBody {
   @IsString({ message: 'write a jar size' })
   @Length(1, 20, { message: 'write a jar size' })
@@ -36,6 +52,9 @@ export class JarsFilledBody {
   @Min(0, { message: 'write 0 to 1' })
   @Max(0.99, { message: 'write less than 1; a full jar counts as full' })
   part!: number;
+
+  @JarIds() added?: string[];
+  @JarIds() removed?: string[];
 
   @IfPresent()
   @Within(10, 5000, 'write what a full jar holds, 10 to 5000 g, without its glass and lid')

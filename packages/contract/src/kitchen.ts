@@ -93,6 +93,14 @@ export class KitchenSettings {
   temperatureUnit!: TemperatureUnit;
 }
 
+/** Settings, and which ones they were made from: a form that is out of date is refused. */
+export class SaveKitchen extends KitchenSettings {
+  /** `updatedAt` of the settings that were changed; left out, whatever is there is replaced. */
+  @IfPresent()
+  @Moment('write when the settings were saved that were changed')
+  seenAt?: string;
+}
+
 export interface KitchenView extends Required<KitchenSettings> {
   readonly id: string;
   readonly updatedAt: string;

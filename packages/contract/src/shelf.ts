@@ -15,6 +15,7 @@ import type { FormulaBody } from './formula.js';
 import { KEPT_IN, type KeepingVerdict, type KeptIn, type JarsUsed } from '@idle-kettle/core';
 import { Day, Moment } from './moments.js';
 import { Count, Text, IfPresent } from './rules.js';
+import { JarIds } from './jar-events.js';
 
 /** Why jars left the shelf or came back to it. */
 export const MOVE_REASONS = ['put', 'eaten', 'given', 'discarded', 'counted', 'moved'] as const;
@@ -39,6 +40,12 @@ export class PutOnShelf {
   @Min(1, { message: 'write at least one jar' })
   @Max(1000, { message: 'write at most 1000 jars' })
   count!: number;
+
+  /**
+   * Which jars they are: one that another device has put away already is not put there twice. All of
+   * them are new where it does not say.
+   */
+  @JarIds() jars?: string[];
 
   /** How full the jar is; absent for full ones. */
   @IsOptional()
@@ -103,6 +110,11 @@ export class MoveJars {
 
   @IsIn(MOVE_REASONS, { message: `write one of ${MOVE_REASONS.join(', ')}` })
   reason!: MoveReason;
+
+  /** So many were shown where they were counted: a count of other jars is refused. */
+  @IfPresent()
+  @Count(0, 100_000, 'write how many were shown, 0 and up')
+  seen?: number;
 
   /** To whom they were given. */
   @IfPresent()

@@ -134,12 +134,12 @@ test('every wrong event is named with its place, and nothing of the message is s
     'events[1].id',
     'events[2].type',
     'events[3].at',
-    'events[4].body',
-    'events[5].body',
-    'events[6].body',
+    'events[4].body.temperature_C',
+    'events[5].body.extra',
+    'events[6].body.verdict',
   ]);
   expect((body as { errors: { message: string }[] }).errors[3]?.message).toContain(
-    'temperature_C: write a temperature in °C',
+    'write a temperature in °C',
   );
   expect((await stored(id)).events).toHaveLength(0);
 });

@@ -113,6 +113,7 @@ export const FILE_TABLES: Readonly<Record<HouseholdPart, FileTable>> = {
       batchId,
       column('size', 'text'),
       column('partFill', 'float8', 'part_fill'),
+      column('jars', 'jsonb'),
       column('madeOn', 'date', 'made_on'),
       column('keptIn', 'text', 'kept_in'),
       column('place', 'text'),

@@ -113,6 +113,18 @@ describe('what stands in a kitchen', () => {
     ]);
   });
 
+  test('settings from a form that is out of date are refused, with what is there now', async () => {
+    const seen = await ours();
+    const change = (name: string) =>
+      kitchen.http
+        .put(`/api/kitchens/${seen.id}`)
+        .send(settings(seen, { name, seenAt: seen.updatedAt }));
+    await change('Hill house').expect(200);
+    const { body } = await change('Home').expect(409);
+    expect((body as { current: KitchenView }).current.name).toBe('Hill house');
+    await kitchen.http.put(`/api/kitchens/${seen.id}`).send(settings(seen)).expect(200);
+  });
+
   test('a second place is added, used, and taken out; the last one stays', async () => {
     const home = await ours();
     const hut = randomUUID();

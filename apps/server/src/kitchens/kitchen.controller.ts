@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
-import { KitchenSettings, type KitchenView } from '@idle-kettle/contract';
+import { SaveKitchen, type KitchenView } from '@idle-kettle/contract';
 import { idPipe } from '../http/validation.js';
 import { KitchenService } from './kitchen.service.js';
 
@@ -13,7 +13,7 @@ export class KitchenController {
   }
 
   @Put(':id')
-  save(@Param('id', idPipe) id: string, @Body() settings: KitchenSettings): Promise<KitchenView> {
+  save(@Param('id', idPipe) id: string, @Body() settings: SaveKitchen): Promise<KitchenView> {
     return this.kitchens.save(id, settings);
   }
 

@@ -5,7 +5,7 @@ import {
   emptyGear,
   kitchenOf,
   type KitchenGear,
-  type KitchenSettings,
+  type SaveKitchen,
   type KitchenView,
 } from '@idle-kettle/contract';
 import type { Kitchen as KnownKitchen } from '@idle-kettle/core';
@@ -101,7 +101,8 @@ export class KitchenService {
   /** From now on everything is computed for this kitchen. */
   async use(id: string): Promise<KitchenView> {
     const kitchen = await this.find(id);
-    await kitchen.update({ usedAt: this.clock.now() });
+    // Its settings are as old as they were.
+    await kitchen.update({ usedAt: this.clock.now() }, { silent: true });
     return view(kitchen);
   }
 
@@ -120,7 +121,7 @@ export class KitchenService {
    * Keeps the settings of a kitchen; an id not seen before is a new one. What the message leaves
    * out stays as it is.
    */
-  async save(id: string, settings: KitchenSettings): Promise<KitchenView> {
+  async save(id: string, { seenAt, ...settings }: SaveKitchen): Promise<KitchenView> {
     const householdId = await this.households.current();
     const measuredAt = settings.boilingPoint_C === null ? null : settings.boilingPointMeasuredAt;
     const { pressure_kPa, pressureReadAt, southern, gear } = settings;
@@ -143,6 +144,12 @@ export class KitchenService {
       defaults: { id, householdId, pressure_kPa: null, pressureReadAt: null, ...values },
     });
     if (kitchen.householdId !== householdId) throw notFound('kitchen');
+    if (!isNew && seenAt !== undefined && Date.parse(seenAt) !== kitchen.updatedAt.getTime())
+      throw new ProblemException(
+        'revision-conflict',
+        'this kitchen was changed on another device meanwhile; look at it again, then make your change',
+        { current: view(kitchen) },
+      );
     if (!isNew) await kitchen.update(values);
     return view(await kitchen.reload());
   }

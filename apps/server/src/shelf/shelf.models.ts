@@ -21,6 +21,10 @@ export class ShelfLot extends Model<InferAttributes<ShelfLot>, InferCreationAttr
   @Column({ type: DataType.DOUBLE, field: 'part_fill' })
   declare partFill: number | null;
 
+  /** Which jars of the batch they were, where the device that put them there said. */
+  @Column(DataType.JSONB)
+  declare jars: CreationOptional<string[] | null>;
+
   @Column({ type: DataType.DATEONLY, field: 'made_on' })
   declare madeOn: string;
 

@@ -35,6 +35,9 @@ const LOT = `
 /** A lot that was put away by mistake, and taken off the list again, was never there. */
 const WAS_PUT = `(jars > 0 OR (SELECT sum(change) FROM shelf_moves
   WHERE lot_id = lot_summaries.lot_id AND reason = 'put') IS DISTINCT FROM 0)`;
+/** The same of a lot as it is stored; one without jars of its own came from another. */
+const IS_PUT = `lot.jars IS NOT NULL AND (
+  SELECT sum(change) FROM shelf_moves WHERE lot_id = lot.id AND reason = 'put') > 0`;
 const ANY_LOT = `SELECT ${LOT} FROM lot_summaries WHERE household_id = :householdId AND view IS NOT NULL`;
 const LOTS = `${ANY_LOT} AND ${WAS_PUT}`;
 /** Lots whose verdict became stricter since they were put away, with whom jars were given to. */
@@ -172,6 +175,10 @@ export class ShelfService {
     await this.sequelize.transaction(async (transaction) => {
       const { id, batchId, size, madeOn, count } = body;
       await this.batches.hold(batchId, transaction);
+      const named = body.jars ?? [];
+      const jars =
+        named.length > 0 ? await this.notPutAway(batchId, named, transaction) : undefined;
+      if (jars?.length === 0) return;
       const [lot, isNew] = await this.lots.findOrCreate({
         where: { id },
         defaults: {
@@ -180,6 +187,7 @@ export class ShelfService {
           batchId,
           size,
           partFill: body.partFill ?? null,
+          jars: jars ?? null,
           madeOn,
           keptIn: body.keptIn ?? null,
           place: body.place ?? '',
@@ -200,7 +208,7 @@ export class ShelfService {
             id,
             householdId,
             lotId: id,
-            change: count,
+            change: jars?.length ?? count,
             reason: 'put',
             whom: '',
             note: '',
@@ -209,7 +217,38 @@ export class ShelfService {
           { transaction },
         );
     });
-    return this.one(body.id);
+    return this.one(await this.lotWith(body));
+  }
+
+  /** Those of some jars of a batch that no device has put away yet. */
+  private async notPutAway(
+    batchId: string,
+    jars: readonly string[],
+    transaction: Transaction,
+  ): Promise<string[]> {
+    // Two devices that put the same jars away at the same moment take turns.
+    await this.sequelize.query('SELECT pg_advisory_xact_lock(hashtextextended(:batchId, 0))', {
+      replacements: { batchId },
+      transaction,
+    });
+    const put = await this.sequelize.query<{ jar: string }>(
+      `SELECT jar FROM shelf_lots lot, jsonb_array_elements_text(lot.jars) AS jar
+        WHERE ${IS_PUT} AND lot.batch_id = :batchId`,
+      { replacements: { batchId }, type: QueryTypes.SELECT, transaction },
+    );
+    const known = new Set(put.map(({ jar }) => jar));
+    return jars.filter((jar) => !known.has(jar));
+  }
+
+  /** The lot jars are in: their own, or the one another device has put them into. */
+  private async lotWith({ id, batchId, jars: [jar] = [] }: PutOnShelf): Promise<string> {
+    const [found] = await this.sequelize.query<{ id: string }>(
+      `SELECT id FROM shelf_lots lot
+        WHERE lot.id = :id OR (${IS_PUT} AND lot.batch_id = :batchId AND lot.jars ? :jar)
+        ORDER BY lot.id = :id DESC LIMIT 1`,
+      { replacements: { id, batchId, jar: jar ?? '' }, type: QueryTypes.SELECT },
+    );
+    return found?.id ?? id;
   }
 
   /** Takes jars from a lot, or puts them back. There are never fewer than none. */
@@ -217,6 +256,7 @@ export class ShelfService {
     await this.sequelize.transaction(async (transaction) => {
       const { householdId, left } = await this.locked(lotId, transaction);
       if (await this.moves.findOne({ where: { id: body.id }, transaction })) return;
+      if (body.seen !== undefined && body.seen !== left) throw notAsSeen(left, body.seen);
       if (left + body.change < 0) throw tooFew(left, 'change');
       const { id, change, reason, whom = '', note = '', at } = body;
       await this.moves.create(
@@ -354,6 +394,12 @@ function refuseKinder({ keptIn: from, keeping }: LotView, to: KeptIn | null, at:
       'leave them where they are, or throw them out',
     );
 }
+
+const notAsSeen = (left: number, seen: number): ProblemException =>
+  new ProblemException(
+    'not-now',
+    `there were ${seen} of these when they were counted, and another device has changed that to ${left}; count again`,
+  );
 
 const tooFew = (left: number, path: string): ProblemException =>
   new ProblemException(

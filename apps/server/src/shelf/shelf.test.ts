@@ -434,3 +434,63 @@ test('a year of jars: batches of one kind and fruit together, jars that were mov
     days: 300,
   });
 });
+
+describe('two devices at the same jars', () => {
+  const putOf = (batchId: string, jars: readonly string[]) => ({
+    id: randomUUID(),
+    batchId,
+    size: '340-g',
+    count: jars.length,
+    madeOn: '2026-09-12',
+    jars,
+  });
+  const countsOf = async (batchId: string): Promise<number[]> =>
+    ((await kitchen.http.get(`/api/shelf?batch=${batchId}`).expect(200)).body as LotView[]).map(
+      ({ count }) => count,
+    );
+
+  test('the same jars put away twice are one lot, at the same moment too', async () => {
+    const batchId = await newBatch(kitchen.http);
+    const jars = ['a1', 'a2', 'a3'];
+    const puts = [putOf(batchId, jars), putOf(batchId, jars), putOf(batchId, jars)];
+    const answers = await Promise.all(puts.map((each) => put(each).expect(200)));
+    expect(new Set(answers.map(({ body }) => (body as LotView).id)).size).toBe(1);
+    expect(await countsOf(batchId)).toEqual([3]);
+  });
+
+  test('three here and four there are seven, whichever of them each device knows', async () => {
+    const batchId = await newBatch(kitchen.http);
+    await put(putOf(batchId, ['a1', 'a2', 'a3', 'b1'])).expect(200);
+    await put(putOf(batchId, ['b1', 'b2', 'b3', 'b4'])).expect(200);
+    expect((await countsOf(batchId)).reduce((sum, count) => sum + count, 0)).toBe(7);
+  });
+
+  test('jars that were taken off the list again can be put away again', async () => {
+    const batchId = await newBatch(kitchen.http);
+    const first = putOf(batchId, ['a1', 'a2']);
+    await put(first).expect(200);
+    await kitchen.http
+      .post(`/api/shelf/${first.id}/moves`)
+      .send({ id: randomUUID(), change: -2, reason: 'put', at: '2026-09-12T18:00:00Z' })
+      .expect(200);
+    await put(putOf(batchId, ['a1', 'a2'])).expect(200);
+    expect(await countsOf(batchId)).toEqual([2]);
+  });
+
+  test('a count of jars that were other ones meanwhile is refused, and says so', async () => {
+    const batchId = await newBatch(kitchen.http);
+    const lot = putOf(batchId, ['a1', 'a2', 'a3']);
+    await put(lot).expect(200);
+    const count = (change: number, seen: number) =>
+      kitchen.http.post(`/api/shelf/${lot.id}/moves`).send({
+        id: randomUUID(),
+        change,
+        seen,
+        reason: 'counted',
+        at: '2026-09-12T18:00:00Z',
+      });
+    await count(-1, 3).expect(200);
+    const { body } = await count(-1, 3).expect(409);
+    expect((body as ProblemBody).detail).toContain('another device has changed that to 2');
+  });
+});

@@ -9,6 +9,7 @@ import { useBatches, useOutbox } from '../data/queries.js';
 import type { Draft, OutboxItem, Refusal } from '../data/store.js';
 import { eventWords } from '../stations/boil/event-words.js';
 import { jarsOf } from '../ui/jar-picture.js';
+import { capital } from '../ui/sentence.js';
 import { Empty, Page } from '../ui/page.js';
 import { useFormats, type Formats } from '../ui/preferences.js';
 import { saveFile } from '../ui/save-file.js';
@@ -145,9 +146,7 @@ function ItemEntry({ item, why }: { readonly item: OutboxItem; readonly why: Ref
     >
       {fields.map(({ path, value, message }) => (
         <label key={path} className="mt-2 flex flex-col gap-1">
-          <span>
-            {path}: {message}
-          </span>
+          <span>{capital(message)}</span>
           <input
             className="input w-full max-w-xl"
             value={typed.get(path) ?? String(value)}
@@ -178,13 +177,15 @@ function DraftEntry({ draft, why }: { readonly draft: Draft; readonly why: Refus
           {why.code === 'removed' ? (
             <BringBack batchId={draft.batchId} />
           ) : (
-            <Link className="btn btn-primary" to={`/batches/${draft.batchId}/balance`}>
-              Edit the formula
-            </Link>
+            <>
+              <Link className="btn btn-primary" to={`/batches/${draft.batchId}/balance`}>
+                Edit the formula
+              </Link>
+              <button type="button" className="btn" onClick={() => void outbox.retryDraft(draft)}>
+                Try again
+              </button>
+            </>
           )}
-          <button type="button" className="btn" onClick={() => void outbox.retryDraft(draft)}>
-            Try again
-          </button>
           <button type="button" className="btn" onClick={discard}>
             Discard
           </button>

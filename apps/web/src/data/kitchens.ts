@@ -20,6 +20,9 @@ const withChanges = (kitchens: readonly KitchenView[]): KitchenView[] =>
 
 /** One after the other: what was changed last is what stays. */
 let sending: Promise<unknown> = Promise.resolve();
+/** When the server last saved each from here: what is changed next is built on that. */
+const savedAt = new Map<string, string>();
+const laterOf = (a: string, b: string): string => (a > b ? a : b);
 
 export const kitchensQuery = {
   queryKey: keys.kitchens,
@@ -33,15 +36,25 @@ export const useKitchenInUse = (): KitchenView | undefined => useKitchens().data
 /**
  * Keeps a kitchen: shown at once, sent after what was changed before it.
  *
+ * @param seenAt when the settings were saved that the person was shown; where another device has
+ * changed them since, the server refuses
  * @returns the kitchen as the server has it now
  * @throws ApiProblem where the server refuses; what is shown is the server's again
  */
-export async function saveKitchen(next: KitchenView): Promise<KitchenView> {
+export async function saveKitchen(
+  next: KitchenView,
+  seenAt = next.updatedAt,
+): Promise<KitchenView> {
   onTheirWay.set(next.id, next);
   queryClient.setQueryData<KitchenView[]>(keys.kitchens, (was) => was && withChanges(was));
-  const sent = sending.then(() =>
-    request<KitchenView>('PUT', `/kitchens/${next.id}`, settingsOf(next)),
-  );
+  const sent = sending.then(async () => {
+    const saved = await request<KitchenView>('PUT', `/kitchens/${next.id}`, {
+      ...settingsOf(next),
+      seenAt: laterOf(seenAt, savedAt.get(next.id) ?? ''),
+    });
+    savedAt.set(saved.id, saved.updatedAt);
+    return saved;
+  });
   sending = sent.catch(() => undefined);
   try {
     return await sent;

@@ -1,6 +1,7 @@
 import type { FormulaDocument, PanAndBurner } from '../formula/index.js';
 import { MINUTE_MS } from '../quantity/index.js';
 import type { Vessel } from '../thermal/index.js';
+import { jarsAfter, jarsFilled, type JarTally } from './jar-tally.js';
 import type { LoggedReading } from './reading-filter.js';
 
 /*
@@ -52,6 +53,14 @@ export interface JarsFilled {
   readonly part: number;
   /** What a full one holds, where it was weighed, g. */
   readonly net_g?: number;
+}
+
+/** The jars of one size in a count. A count that names jars changes only those; see `jarsAfter`. */
+export interface JarsCounted extends JarsFilled {
+  /** Ids of full jars that were filled, made where each was tapped. */
+  readonly added?: readonly string[];
+  /** Ids of full jars that were counted by mistake. */
+  readonly removed?: readonly string[];
 }
 
 /** Where a jar goes that has not sealed and is not processed again. */
@@ -161,8 +170,8 @@ export interface EventBodies {
   done: Readonly<Record<string, never>>;
   /** The formula as it was when the first jar was filled: what is in the jars stays that. */
   'formula-filled': { readonly document: FormulaDocument };
-  /** The jars as counted; a later count replaces an earlier one. */
-  jarred: { readonly jars: readonly JarsFilled[] };
+  /** Jars that were filled, one by one; or how many there are in all, which replaces what was. */
+  jarred: { readonly jars: readonly JarsCounted[] };
   /**
    * Asked once, where no reading tells: whether it reached the heat its kind must reach, and went
    * into the jars hot.
@@ -284,6 +293,8 @@ export interface BoilDraft {
   simulated: (EventBodies['simulated'] & { readonly id: string; readonly at: number }) | undefined;
   /** When the last timed boil was started. */
   minuteAt: number | undefined;
+  /** The jars as counted, each with its id. */
+  jarTally: JarTally;
   jarred: readonly JarsFilled[];
   /** The process that is being counted. */
   processBegunAt:
@@ -339,6 +350,7 @@ export const emptyDraft = (): BoilDraft => ({
   pauses: [],
   simulated: undefined,
   minuteAt: undefined,
+  jarTally: new Map(),
   jarred: [],
   processBegunAt: undefined,
   processLost: 0,
@@ -470,8 +482,9 @@ const REDUCERS: {
     // The first id stays, so that a change of speed does not change what was simulated so far.
     boil.simulated = { ...body, id: boil.simulated?.id ?? id, at };
   },
-  jarred: (boil, { body }, at) => {
-    boil.jarred = body.jars;
+  jarred: (boil, { id, body }, at) => {
+    boil.jarTally = jarsAfter(boil.jarTally, id, body);
+    boil.jarred = jarsFilled(boil.jarTally);
     boil.stepsDone.set('fill', at);
   },
   'process-begun': (boil, { body }, at) => {

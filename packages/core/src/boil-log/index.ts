@@ -6,6 +6,7 @@ export {
   type EventBodies,
   type EventType,
   type JarCount,
+  type JarsCounted,
   type JarsFilled,
   type Judged,
   JUDGED,
@@ -34,4 +35,5 @@ export {
   valueEvents,
   type ValueName,
 } from './instrument-values.js';
+export { jarsAfter, jarsFilled, type CountedJars, type JarTally } from './jar-tally.js';
 export type { LoggedReading, RejectedReading } from './reading-filter.js';

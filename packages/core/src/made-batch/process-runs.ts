@@ -1,6 +1,6 @@
 import type { Boil, JarCount, ProcessRun } from '../boil-log/index.js';
 import { HOUR_MS, MINUTE_MS } from '../quantity/index.js';
-import { firstFilledAt } from './statements.js';
+import { firstFilledAt, jarCounts } from './statements.js';
 
 /** An hour from the first jar into the canner, and half an hour until it boils, ms. docs/safety.md, rule 9. */
 const LATEST_BOIL_MS = 90 * MINUTE_MS;
@@ -34,15 +34,13 @@ export const minutesOf = ({ minutes, begunAt, endedAt }: ProcessRun): number =>
 
 /** When the first of the jars of a load was filled: by the last count before it, else when it was done. */
 function filledBefore(boil: Boil, { begunAt }: ProcessRun): number | undefined {
-  const counts = boil.log.filter(({ event, undone }) => event.type === 'jarred' && !undone);
+  const counts = jarCounts(boil.log.filter(({ undone }) => !undone));
   const before = counts.filter(({ at }) => at <= begunAt);
-  const total = ({ event }: (typeof counts)[number]): number =>
-    event.type === 'jarred' ? event.body.jars.reduce((sum, { full }) => sum + full, 0) : 0;
   const earlier = boil.processRuns.filter(({ endedAt }) => endedAt <= begunAt).at(-1)?.begunAt;
   // Jars that were counted after an earlier load are those of this one.
   const since = before.findIndex(
     (count, i) =>
-      earlier !== undefined && count.at > earlier && total(count) > total(before[i - 1] ?? count),
+      earlier !== undefined && count.at > earlier && count.full > (before[i - 1] ?? count).full,
   );
   const first = since >= 0 ? before[since]?.at : firstFilledAt(boil);
   return first !== undefined && first <= begunAt ? first : boil.endedAt;

@@ -1,4 +1,12 @@
-import { boilFrom, type BatchEvent, type Boil, type LogEntry } from '../boil-log/index.js';
+import {
+  boilFrom,
+  jarsAfter,
+  jarsFilled,
+  type BatchEvent,
+  type Boil,
+  type JarTally,
+  type LogEntry,
+} from '../boil-log/index.js';
 import type { FormulaDocument } from '../formula/index.js';
 import { MINUTE_MS } from '../quantity/index.js';
 
@@ -18,11 +26,24 @@ function isSlip(boil: Boil, { event, at }: LogEntry): boolean {
   return back !== undefined && back - at <= SLIP_MS;
 }
 
-/** Full and part jars of a count. */
-const jarsIn = ({ event }: LogEntry): number =>
-  event.type === 'jarred'
-    ? event.body.jars.reduce((sum, { full, part }) => sum + full + part, 0)
-    : 0;
+/** Counts of jars in order, and how many there were after each: full ones, and parts of one. */
+export function jarCounts(
+  entries: readonly LogEntry[],
+): { readonly at: number; readonly full: number; readonly part: number }[] {
+  let tally: JarTally = new Map();
+  return entries.flatMap(({ event, at }) => {
+    if (event.type !== 'jarred') return [];
+    tally = jarsAfter(tally, event.id, event.body);
+    const jars = jarsFilled(tally);
+    return [
+      {
+        at,
+        full: jars.reduce((sum, { full }) => sum + full, 0),
+        part: jars.reduce((sum, { part }) => sum + part, 0),
+      },
+    ];
+  });
+}
 
 /**
  * When the first jar was filled, milliseconds since 1970; undefined while none is. A count that went
@@ -30,10 +51,10 @@ const jarsIn = ({ event }: LogEntry): number =>
  */
 export function firstFilledAt(boil: Boil): number | undefined {
   let first: number | undefined;
-  for (const entry of boil.log) {
-    if (entry.event.type !== 'jarred' || isSlip(boil, entry)) continue;
-    if (jarsIn(entry) > 0) first ??= entry.at;
-    else if (first !== undefined && entry.at - first <= SLIP_MS) first = undefined;
+  const counts = boil.log.filter((entry) => entry.event.type === 'jarred' && !isSlip(boil, entry));
+  for (const { at, full, part } of jarCounts(counts)) {
+    if (full + part > 0) first ??= at;
+    else if (first !== undefined && at - first <= SLIP_MS) first = undefined;
   }
   return first;
 }

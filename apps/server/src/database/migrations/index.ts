@@ -4,6 +4,7 @@ import * as formulas from './0001-kitchens-formulas.js';
 import * as freezer from './0009-freezer.js';
 import * as gear from './0004-gear-versions.js';
 import * as instruments from './0007-instruments.js';
+import * as jarIds from './0017-jar-ids.js';
 import * as jars from './0008-jars.js';
 import * as lessons from './0010-lessons.js';
 import * as live from './0005-live.js';
@@ -41,4 +42,5 @@ export const MIGRATIONS: readonly Migration[] = [
   summaryCache,
   stricterVerdicts,
   clocks,
+  jarIds,
 ];

@@ -7,10 +7,12 @@ import {
   JAR_SIZES,
   jarWords,
   QUARTER_INCH_MM,
+  type JarsCounted,
   type JarsFilled,
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
+import { newId } from '../../data/ids.js';
 import { logEvent } from '../../data/log-event.js';
 import { useKitchenInUse } from '../../data/kitchens.js';
 import { takeOffList, useLotsOf } from '../../data/shelf.js';
@@ -29,6 +31,13 @@ import { SizeRow } from './size-row.js';
 import { stockOf } from './stock-of.js';
 import { ToShelf } from './to-shelf.js';
 
+/** The jars of one size as they are now, as a change of those that were: only what is tapped. */
+const countOf = (jar: JarsFilled, ids: readonly string[]): JarsCounted => ({
+  ...jar,
+  added: Array.from({ length: Math.max(jar.full - ids.length, 0) }, newId),
+  ...(jar.full < ids.length && { removed: ids.slice(jar.full) }),
+});
+
 /** Jars by size, the part jar, the process, the seals, and onto the shelf. */
 export function Jar() {
   const { id, balance, boil, document, formula, keeping } = useBatch();
@@ -43,13 +52,10 @@ export function Jar() {
   const of = (size: string): JarsFilled =>
     boil.jarred.find((jar) => jar.size === size) ?? { size, full: 0, part: 0 };
   const count = (jar: JarsFilled): void => {
-    const jars = sizes
-      .map((size) => (size === jar.size ? jar : of(size)))
-      .filter((each) => each.full + each.part > 0);
     // What the first jar is filled from stays what is in the jars.
-    if (jars.length > 0 && firstFilledAt(boil) === undefined)
+    if (jar.full + jar.part > 0 && firstFilledAt(boil) === undefined)
       logEvent(id, 'formula-filled', { document });
-    logEvent(id, 'jarred', { jars });
+    logEvent(id, 'jarred', { jars: [countOf(jar, boil.jarTally.get(jar.size)?.ids ?? [])] });
   };
   const filled = boil.jarred.reduce((sum, jar) => sum + jar.full + jar.part, 0);
   const expected = balance?.jars.reduce((sum, jar) => sum + jar.count.high, 0) ?? 0;

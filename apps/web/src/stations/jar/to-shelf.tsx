@@ -10,13 +10,14 @@ import {
   type Boil,
   type KeptIn,
   type Seals,
+  type UnsealedPlace,
 } from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { now } from '../../data/clock.js';
 import { outbox } from '../../data/outbox.js';
-import { takeOffList } from '../../data/shelf.js';
+import { takeOffList, useLotsOf } from '../../data/shelf.js';
 import { jarsOf, partWords } from '../../ui/jar-picture.js';
-import { newId } from '../../data/ids.js';
+import { newId, sharedId } from '../../data/ids.js';
 import { format } from 'date-fns';
 
 const UNDO_MS = 8000;
@@ -25,6 +26,8 @@ const UNDO_MS = 8000;
 interface Put {
   readonly size: string;
   readonly count: number;
+  /** Which jars they are, so that two devices do not put the same ones away twice. */
+  readonly jars: string[];
   readonly partFill?: number;
   readonly keptIn?: KeptIn;
 }
@@ -32,22 +35,23 @@ interface Put {
 /** Where the jars of a batch go: what did not seal, or was in no load, is a lot of its own. */
 function putsOf(boil: Boil, seals: Seals): readonly Put[] {
   const unprocessed = boil.processRuns.length > 0 ? unprocessedJars(boil) : [];
-  return boil.jarred.flatMap(({ size, full, part }): Put[] => {
-    const cold = UNSEALED_PLACES.flatMap((keptIn): Put[] => {
-      const count = jarsThatAre(seals, size, keptIn).length;
-      return count > 0 && keptIn !== 'thrown-out' ? [{ size, count, keptIn }] : [];
-    });
-    const gone = UNSEALED_PLACES.reduce(
-      (sum, place) => sum + jarsThatAre(seals, size, place).length,
-      0,
-    );
+  return boil.jarred.flatMap(({ size, part }): Put[] => {
+    const ids = boil.jarTally.get(size)?.ids ?? [];
+    const put = (jars: string[], more: Pick<Put, 'keptIn' | 'partFill'> = {}): Put[] =>
+      jars.length > 0 ? [{ size, count: jars.length, jars, ...more }] : [];
+    const inPlace = (place: UnsealedPlace): string[] =>
+      ids.filter((_, i) => jarsThatAre(seals, size, place).includes(i + 1));
+    const gone = new Set(UNSEALED_PLACES.flatMap(inPlace));
+    const others = ids.filter((jar) => !gone.has(jar));
     const missed = unprocessed.find((jar) => jar.size === size)?.count ?? 0;
-    const rest = full - gone - missed;
+    const through = Math.max(others.length - missed, 0);
     return [
-      ...cold,
-      ...(missed > 0 ? [{ size, count: missed, keptIn: 'fridge' as const }] : []),
-      ...(rest > 0 ? [{ size, count: rest }] : []),
-      ...(part > 0 ? [{ size, count: 1, partFill: part }] : []),
+      ...UNSEALED_PLACES.flatMap((keptIn) =>
+        keptIn === 'thrown-out' ? [] : put(inPlace(keptIn), { keptIn }),
+      ),
+      ...put(others.slice(through), { keptIn: 'fridge' }),
+      ...put(others.slice(0, through)),
+      ...(part > 0 ? put([`part/${size}`], { partFill: part }) : []),
     ];
   });
 }
@@ -57,13 +61,15 @@ export function ToShelf({ filled }: { readonly filled: number }) {
   const { id, boil, keeping } = useBatch();
   const isForShelf = keeping.verdict === 'shelf' && boil.processRuns.length > 0;
   const seals = sealsOf(boil, useBatchNow());
+  const known = new Set(useLotsOf(id).lots.map((lot) => lot.id));
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
   const put = async (): Promise<void> => {
     setBusy(true);
     const madeOn = format(boil.endedAt ?? now(), 'yyyy-MM-dd');
     const puts = putsOf(boil, seals).map((put) => ({
-      id: newId(),
+      // The same jars put away on two devices are one lot; put away again, they are another.
+      id: known.has(sharedId(id, put.jars)) ? newId() : sharedId(id, put.jars),
       batchId: id,
       madeOn,
       ...put,

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { formatDistanceToNow } from 'date-fns';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { toast } from 'sonner';
@@ -79,6 +80,8 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
           errors: Object.fromEntries(entries) as Record<string, { type: string; message: string }>,
         };
   };
+  /** The settings the form shows are from then. */
+  const [loadedAt, setLoadedAt] = useState(kitchen.updatedAt);
   const { register, handleSubmit, control, reset, formState } = useForm<KitchenForm>({
     defaultValues: toForm(kitchen),
     resolver,
@@ -89,10 +92,9 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
 
   const onSubmit = handleSubmit(async (values) => {
     try {
-      const saved = await saveKitchen({
-        ...kitchen,
-        ...readForm(values, kitchen, today()).settings,
-      });
+      const next = { ...kitchen, ...readForm(values, kitchen, today()).settings };
+      const saved = await saveKitchen(next, loadedAt);
+      setLoadedAt(saved.updatedAt);
       reset(toForm(saved));
       toast.success('The kitchen is set');
     } catch (error) {

@@ -20,7 +20,7 @@ const move = (
   lot: LotView,
   change: number,
   reason: MoveReason,
-  words: { whom?: string; note?: string } = {},
+  words: { whom?: string; note?: string; seen?: number } = {},
 ): void => void outbox.addMove(lot.id, { id: newId(), change, reason, ...words, at: at() });
 
 /** Jars leave the shelf for good; one tap brings them back. */
@@ -66,7 +66,7 @@ export function transfer(lot: LotView, count: number, keptIn: KeptIn | null, pla
 export function recount(lot: LotView, counted: number): void {
   if (counted === lot.count) return;
   const change = counted - lot.count;
-  move(lot, change, 'counted');
+  move(lot, change, 'counted', { seen: lot.count });
   toast(`${lot.title}: ${counted} there, not ${lot.count}`, {
     action: { label: 'Take it back', onClick: () => move(lot, -change, 'counted') },
     duration: UNDO_MS,
