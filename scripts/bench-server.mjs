@@ -59,7 +59,8 @@ async function freePort() {
   return port;
 }
 
-export async function startServer(databaseUrl) {
+/** @param more environment of the server, beside what it needs */
+export async function startServer(databaseUrl, more = {}) {
   const port = await freePort();
   const child = spawn(process.execPath, [MAIN], {
     env: {
@@ -68,8 +69,9 @@ export async function startServer(databaseUrl) {
       DATABASE_URL: databaseUrl,
       KETTLE_PORT: String(port),
       KETTLE_LOG_LEVEL: 'warn',
+      ...more,
     },
-    stdio: ['ignore', 'ignore', 'inherit'],
+    stdio: ['ignore', process.env.BENCH_LOG ? 'inherit' : 'ignore', 'inherit'],
   });
   for (let i = 0; i < 100; i++) {
     if (
@@ -101,17 +103,19 @@ export async function together(count, job, most = 16) {
 
 /**
  * An empty database for a bench, in place of what an earlier one left.
+ *
+ * @param name one of its own for each that goes at the same time
  * @returns its address, and how to be rid of it
  */
-export async function benchDatabase() {
+export async function benchDatabase(name = 'kettle_bench') {
   const url = new URL(process.env.DATABASE_URL);
   const admin = new pg.Client({ connectionString: url.href });
   await admin.connect();
-  await admin.query('DROP DATABASE IF EXISTS kettle_bench WITH (FORCE)');
-  await admin.query('CREATE DATABASE kettle_bench');
-  url.pathname = '/kettle_bench';
+  await admin.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
+  await admin.query(`CREATE DATABASE ${name}`);
+  url.pathname = `/${name}`;
   const drop = async () => {
-    await admin.query('DROP DATABASE IF EXISTS kettle_bench WITH (FORCE)');
+    await admin.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
     await admin.end();
   };
   return { url: url.href, drop };

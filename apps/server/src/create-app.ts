@@ -8,7 +8,7 @@ import { AppModule } from './app.module.js';
 import { SystemClock, type Clock } from './clock/clock.js';
 import { answerHeaders } from './http/answer-headers.js';
 import { hostGuard } from './http/host-guard.js';
-import { makePino, PinoLogger } from './http/logger.js';
+import { makePino, PinoLogger, requestInLog } from './http/logger.js';
 import { serveOpenApi } from './http/openapi.js';
 import { BODY_LIMIT_KB, ProblemFilter } from './http/problem.filter.js';
 import { StorablePipe } from './http/storable.js';
@@ -44,7 +44,7 @@ export async function createApp(
   settings: Settings,
   clock: Clock = new SystemClock(),
 ): Promise<NestExpressApplication> {
-  const pino = makePino(settings.logLevel);
+  const pino = makePino(settings.logLevel, settings.logFile);
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings, clock), {
     logger: new PinoLogger(pino),
     bodyParser: false,
@@ -57,6 +57,7 @@ export async function createApp(
       pinoHttp({
         logger: pino,
         quietReqLogger: true,
+        serializers: { req: requestInLog },
         autoLogging: {
           ignore: ({ url }) => !url?.startsWith('/api') || url === '/api/health',
         },

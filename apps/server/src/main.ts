@@ -9,7 +9,7 @@ import { readSettings } from './settings.js';
 
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
-  const log = makePino(settings.logLevel);
+  const log = makePino(settings.logLevel, settings.logFile);
   const database = await connect(settings.databaseUrl);
   const ran = await migrate(database);
   await database.close();
@@ -22,10 +22,13 @@ async function main(): Promise<void> {
   log.info({ address: await app.getUrl() }, 'listening');
 }
 
+// What started it may be gone, or its disk full: that nobody reads must not end the server.
+for (const output of [process.stdout, process.stderr]) output.on('error', () => undefined);
+
 main().catch((error: unknown) => {
-  makePino('info').fatal(
-    { error: error instanceof Error ? error.message : String(error) },
-    'the server did not start',
+  // To the one who starts it, whatever becomes of the log.
+  process.stderr.write(
+    `the server did not start: ${error instanceof Error ? error.message : String(error)}\n`,
   );
   // What is open by then, the database's listener too, must not keep it running.
   process.exit(1);

@@ -28,3 +28,12 @@ test.each([
 ])('%j is refused by name', (env, message) => {
   expect(() => readSettings(env)).toThrow(message);
 });
+
+test.each([
+  ['0.0.0.0', []],
+  ['192.168.1.20', ['192.168.1.20']],
+  ['fd00::20', ['[fd00::20]']],
+  ['Kitchen.local', ['kitchen.local']],
+])('listening at %s it answers to %j besides loopback', (KETTLE_HOST, allowedHosts) =>
+  expect(readSettings({ DATABASE_URL, KETTLE_HOST }).allowedHosts).toEqual(allowedHosts),
+);

@@ -11,9 +11,17 @@ export interface Settings {
   /** What the one who started this server knows it by; told at /api/health. */
   readonly instance: string;
   readonly logLevel: string;
+  /** Where the log is written; undefined is standard output. */
+  readonly logFile: string | undefined;
 }
 
 export const SETTINGS = Symbol('settings');
+
+/** Addresses that stand for all of a machine's. */
+const EVERYWHERE = ['0.0.0.0', '::', '127.0.0.1'];
+/** An address of version 6 has brackets in a URL. */
+const nameInUrl = (host: string): string =>
+  host.includes(':') ? `[${host.toLowerCase()}]` : host.toLowerCase();
 
 const LOG_LEVELS = ['trace', 'debug', 'info', 'warn', 'error', 'fatal', 'silent'];
 
@@ -31,17 +39,21 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
   const logLevel = env.KETTLE_LOG_LEVEL ?? 'info';
   if (!LOG_LEVELS.includes(logLevel))
     throw new Error(`KETTLE_LOG_LEVEL "${logLevel}" must be one of ${LOG_LEVELS.join(', ')}`);
+  const host = env.KETTLE_HOST ?? '127.0.0.1';
+  const named = (env.KETTLE_ALLOWED_HOSTS ?? '')
+    .split(',')
+    .map((name) => name.trim().toLowerCase())
+    .filter((name) => name !== '');
   return {
     databaseUrl,
-    host: env.KETTLE_HOST ?? '127.0.0.1',
+    host,
     port,
-    allowedHosts: (env.KETTLE_ALLOWED_HOSTS ?? '')
-      .split(',')
-      .map((name) => name.trim().toLowerCase())
-      .filter((name) => name !== ''),
+    // It answers to the address it is told to listen at.
+    allowedHosts: EVERYWHERE.includes(host) ? named : [...named, nameInUrl(host)],
     webFolder: env.KETTLE_WEB_FOLDER,
     demo: env.KETTLE_DEMO === '1',
     instance: env.KETTLE_INSTANCE ?? '',
     logLevel,
+    logFile: env.KETTLE_LOG_FILE,
   };
 }

@@ -268,6 +268,14 @@ test('what the document may not hold is kept all the same: its problem stands at
   );
 });
 
+test('a list where an object is to be is refused', () => {
+  expect(said(AppendEvents, { events: [[]] }).join()).toContain('write each as an object');
+  expect(said(SaveBatch, { revision: 0 })).toEqual(['document: write a formula document']);
+  expect(said(SaveBatch, { revision: 0, document: [] })).toEqual([
+    'document: write a formula document',
+  ]);
+});
+
 test('null is not the same as left out', () => {
   const move = { id: ID, change: 1, reason: 'eaten', at: '2026-09-12T18:00:00Z' };
   expect(said(MoveJars, move)).toEqual([]);

@@ -13,7 +13,6 @@ import {
   Matches,
   registerDecorator,
   ValidateIf,
-  ValidateNested,
   validateSync,
   type ValidationArguments,
 } from 'class-validator';
@@ -46,7 +45,7 @@ import {
 } from './jar-events.js';
 import { FormulaBody, LONGEST_TEXT } from './formula.js';
 import { Moment } from './moments.js';
-import { Altitude, Count, PotValue, Within, IfPresent } from './rules.js';
+import { Altitude, Count, PotValue, Within, IfPresent, PartOf, EachAnObject } from './rules.js';
 
 export class PlannedBody {
   @IsIn(['ready', 'start'], { message: 'write ready or start' }) by!: 'ready' | 'start';
@@ -133,9 +132,7 @@ export class AltitudeBody {
 }
 
 export class FormulaFilledBody {
-  @ValidateNested()
-  @Type(() => FormulaBody)
-  @IsObject({ message: 'write the formula' })
+  @PartOf(() => FormulaBody, 'write a formula document')
   document!: FormulaBody;
 }
 
@@ -275,7 +272,7 @@ export class AppendEvents {
   @IsArray({ message: 'write a list of events' })
   @ArrayMinSize(1, { message: 'write at least one event' })
   @ArrayMaxSize(500, { message: 'write at most 500 events at once' })
-  @ValidateNested({ each: true })
+  @EachAnObject()
   @Type(() => EventBody)
   events!: EventBody[];
 }

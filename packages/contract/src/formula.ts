@@ -7,6 +7,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsString,
   Max,
   MaxLength,
@@ -34,7 +35,7 @@ import {
   type Stage,
 } from '@idle-kettle/core';
 import { Day } from './moments.js';
-import { all, Text, IfPresent } from './rules.js';
+import { all, Text, IfPresent, PartOf, Count, EachAnObject } from './rules.js';
 
 /*
  * The formula document on the wire. Only its shape is checked here, so that a half-typed formula
@@ -83,12 +84,12 @@ function rulesOf(field: Field): PropertyDecorator {
     case 'constant':
       return Equals(field.value, { message: field.write });
     case 'object':
-      return ValidateNested({ message: field.write });
+      return all(IsObject({ message: field.write }), ValidateNested());
     case 'list':
       return all(
         IsArray({ message: field.write }),
         ArrayMaxSize(LONGER_LISTS * field.most, { message: `write at most ${field.most}` }),
-        ValidateNested({ each: true }),
+        EachAnObject(),
       );
     case 'texts':
       return all(
@@ -357,12 +358,10 @@ export const WIRE_IS_THE_DOCUMENT: readonly [
  * cannot overwrite each other unseen.
  */
 export class SaveDocument {
-  @ValidateNested({ message: 'write a formula document' })
-  @Type(() => FormulaBody)
+  @PartOf(() => FormulaBody, 'write a formula document')
   document!: FormulaBody;
 
-  @IsInt({ message: 'write the revision last seen, 0 for a new one' })
-  @Min(0, { message: 'write the revision last seen, 0 for a new one' })
+  @Count(0, 1_000_000_000, 'write the revision last seen, 0 for a new one')
   revision!: number;
 }
 

@@ -7,7 +7,6 @@ import {
   IsIn,
   IsInt,
   IsUUID,
-  ValidateNested,
 } from 'class-validator';
 import {
   BURNERS,
@@ -19,7 +18,7 @@ import {
   type Profiled,
 } from '@idle-kettle/core';
 import { Day, Moment } from './moments.js';
-import { Name, Text, Within, IfPresent } from './rules.js';
+import { Name, Text, Within, IfPresent, PartOf, EachAnObject } from './rules.js';
 
 /*
  * What stands in a kitchen, as its maker knows it. A figure that is not known is left out: the
@@ -32,7 +31,7 @@ const List =
   (target, key) => {
     IsArray({ message: 'write a list' })(target, key);
     ArrayMaxSize(MOST, { message: `write at most ${MOST}` })(target, key);
-    ValidateNested({ each: true })(target, key);
+    EachAnObject()(target, key);
     Type(of)(target, key);
   };
 
@@ -255,14 +254,12 @@ export class KitchenGear {
 
   /** Used from the first boil on, unless said otherwise. */
   @IfPresent()
-  @ValidateNested()
-  @Type(() => LearningBody)
+  @PartOf(() => LearningBody, 'write { "used", "since" }')
   learning?: LearningBody;
 
   /** US measures and no words of its own, unless said otherwise. */
   @IfPresent()
-  @ValidateNested()
-  @Type(() => WritingBody)
+  @PartOf(() => WritingBody, 'write { "measures", "names" }')
   writing?: WritingBody;
 
   /** Rows of the process tables that were checked; the others are from memory. */

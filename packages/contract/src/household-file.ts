@@ -14,7 +14,6 @@ import {
   MaxLength,
   Min,
   NotEquals,
-  ValidateNested,
 } from 'class-validator';
 import { KEPT_IN, type KeptIn } from '@idle-kettle/core';
 import { EventBody } from './event.js';
@@ -24,7 +23,7 @@ import { KitchenSettings } from './kitchen.js';
 import { LARGEST_PHOTO_MB } from './photo.js';
 import { SavePreparedWeight } from './prepared.js';
 import { Day, Moment } from './moments.js';
-import { Count, Text, IfPresent } from './rules.js';
+import { Count, Text, IfPresent, PartOf, EachAnObject } from './rules.js';
 import { MOVE_REASONS, type MoveReason } from './shelf.js';
 import { JarIds } from './jar-events.js';
 
@@ -40,7 +39,7 @@ const ListOf =
   (target, key) => {
     IsArray({ message: 'write a list' })(target, key);
     ArrayMaxSize(most, { message: `write at most ${most}` })(target, key);
-    ValidateNested({ each: true })(target, key);
+    EachAnObject()(target, key);
     Type(of)(target, key);
   };
 
@@ -60,8 +59,7 @@ export class FiledFrozenFruit extends SaveFrozenFruit {
 }
 
 class FiledDocument {
-  @ValidateNested({ message: 'write a formula document' })
-  @Type(() => FormulaBody)
+  @PartOf(() => FormulaBody, 'write a formula document')
   document!: FormulaBody;
 
   @Count(1, 1_000_000, 'write the revision, 1 and up')

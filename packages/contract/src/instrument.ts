@@ -7,12 +7,11 @@ import {
   IsUUID,
   registerDecorator,
   ValidateIf,
-  ValidateNested,
   type ValidationArguments,
 } from 'class-validator';
 import { VALUE_LIMITS, type ValueName } from '@idle-kettle/core';
 import { isMoment, Moment } from './moments.js';
-import { Name, PotValue, IfPresent } from './rules.js';
+import { Name, PotValue, IfPresent, EachAnObject } from './rules.js';
 
 export const INSTRUMENT_KINDS = ['thermometer', 'scale', 'refractometer', 'simulated'] as const;
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
@@ -101,7 +100,7 @@ export class SendReadings {
   @IsArray({ message: 'write a list of readings' })
   @ArrayMinSize(1, { message: 'write at least one reading' })
   @ArrayMaxSize(500, { message: 'write at most 500 readings at once' })
-  @ValidateNested({ each: true })
+  @EachAnObject()
   @Type(() => InstrumentReading)
   readings!: InstrumentReading[];
 }

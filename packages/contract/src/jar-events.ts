@@ -12,7 +12,6 @@ import {
   Max,
   Min,
   ValidateIf,
-  ValidateNested,
 } from 'class-validator';
 import {
   MOST_POINTS,
@@ -23,7 +22,18 @@ import {
   type UnsealedPlace,
 } from '@idle-kettle/core';
 import { Day, Moment } from './moments.js';
-import { Altitude, all, Count, JarNumbers, Name, Text, Within, IfPresent } from './rules.js';
+import {
+  Altitude,
+  all,
+  Count,
+  JarNumbers,
+  Name,
+  Text,
+  Within,
+  IfPresent,
+  PartOf,
+  EachAnObject,
+} from './rules.js';
 
 /** Full jars by the ids they were given where each was tapped. */
 export function JarIds(): PropertyDecorator {
@@ -64,7 +74,7 @@ export class JarsFilledBody {
 export class JarredBody {
   @IsArray({ message: 'write a list of jars' })
   @ArrayMaxSize(100, { message: 'write at most 100 sizes' })
-  @ValidateNested({ each: true })
+  @EachAnObject()
   @Type(() => JarsFilledBody)
   jars!: JarsFilledBody[];
 }
@@ -80,7 +90,7 @@ function JarsOfLoad(): PropertyDecorator {
     IfPresent(),
     IsArray({ message: 'write a list of jars' }),
     ArrayMaxSize(100, { message: 'write at most 100 sizes' }),
-    ValidateNested({ each: true }),
+    EachAnObject(),
     Type(() => JarCountBody),
   );
 }
@@ -121,8 +131,7 @@ export class ProcessedBody {
   @Moment('write a time, as 2026-09-12T21:00:00Z')
   startedAt?: string;
   @IfPresent()
-  @ValidateNested()
-  @Type(() => SomeJarsBody)
+  @PartOf(() => SomeJarsBody, 'write { "size", "jars" }')
   again?: SomeJarsBody;
 }
 

@@ -1,14 +1,4 @@
-import { Type } from 'class-transformer';
-import {
-  IsBoolean,
-  IsIn,
-  IsNumber,
-  IsOptional,
-  Max,
-  Min,
-  ValidateIf,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import {
   ALTITUDE_RANGE_M,
   BOILING_POINT_LIMITS_C,
@@ -25,7 +15,7 @@ import {
 } from '@idle-kettle/core';
 import { KitchenGear } from './gear.js';
 import { Moment } from './moments.js';
-import { Name, Within, IfPresent } from './rules.js';
+import { Name, Within, IfPresent, PartOf } from './rules.js';
 
 export const UNIT_SYSTEMS = ['metric', 'us'] as const satisfies UnitSystem[];
 export const TEMPERATURE_UNITS = ['C', 'F'] as const;
@@ -82,8 +72,7 @@ export class KitchenSettings {
   southern?: boolean;
 
   @IfPresent()
-  @ValidateNested()
-  @Type(() => KitchenGear)
+  @PartOf(() => KitchenGear, 'write what stands in the kitchen')
   gear?: KitchenGear;
 
   @IsIn(UNIT_SYSTEMS, { message: `write one of ${UNIT_SYSTEMS.join(', ')}` })

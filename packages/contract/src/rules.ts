@@ -4,13 +4,16 @@ import {
   IsArray,
   IsInt,
   IsNumber,
+  IsObject,
   IsString,
   Length,
   Max,
   MaxLength,
   Min,
   ValidateIf,
+  ValidateNested,
 } from 'class-validator';
+import { Type } from 'class-transformer';
 import { ALTITUDE_RANGE_M, VALUE_LIMITS, type ValueName } from '@idle-kettle/core';
 
 /** Several rules as one, for what comes again and again. */
@@ -22,6 +25,14 @@ export const all =
 /** May be left out; null is something else than left out, and is refused. */
 export const IfPresent = (): PropertyDecorator =>
   ValidateIf((_: object, value: unknown) => value !== undefined);
+
+/** An object with rules of its own; one that is missing, or is something else, is refused. */
+export const PartOf = (of: () => new () => object, message: string): PropertyDecorator =>
+  all(IsObject({ message }), ValidateNested(), Type(of));
+
+/** Objects with rules of their own in a list; a list within the list is refused. */
+export const EachAnObject = (): PropertyDecorator =>
+  all(IsObject({ each: true, message: 'write each as an object' }), ValidateNested({ each: true }));
 
 /** A number within its range; one message for whatever is wrong. */
 export const Within = (least: number, most: number, message: string): PropertyDecorator =>

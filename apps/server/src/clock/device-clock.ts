@@ -6,7 +6,7 @@ import { CLOCKS_AGREE_MS, DEVICE_TIME_HEADER } from '@idle-kettle/contract';
 export const DeviceTime = createParamDecorator(
   (_: unknown, context: ExecutionContext): number | undefined => {
     const told = context.switchToHttp().getRequest<Request>().get(DEVICE_TIME_HEADER);
-    return told !== undefined && /^\d{1,14}$/.test(told) ? Number(told) : undefined;
+    return told !== undefined && /^\d{12,13}$/.test(told) ? Number(told) : undefined;
   },
 );
 

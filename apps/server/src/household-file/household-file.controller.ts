@@ -31,8 +31,8 @@ const STALLED_MS = 60_000;
 /** Each reads, or holds, a whole household. */
 const AT_ONCE = 2;
 
-async function* goOn(first: string | undefined, rest: AsyncGenerator<string>) {
-  if (first !== undefined) yield first;
+async function* goOn(first: string, rest: AsyncGenerator<string>) {
+  yield first;
   yield* rest;
 }
 
@@ -62,7 +62,7 @@ export class HouseholdFileController {
     try {
       // Ends the reading of the database when the one who asked goes away, and cuts the answer short
       // when the database does: half a file never looks whole.
-      await pipeline(Readable.from(goOn(first.value, pieces)), response);
+      await pipeline(Readable.from(goOn(first.done ? '' : first.value, pieces)), response);
     } catch (error) {
       if (!response.headersSent) throw error;
       this.logger.warn(`a file was cut short: ${String(error)}`);

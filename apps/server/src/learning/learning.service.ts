@@ -4,18 +4,14 @@ import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import {
   believedOffset,
-  boilFrom,
-  cameOf,
   errorsOf,
-  evidenceOf,
-  foretold,
   learnFrom,
-  taught,
   type BoilEvidence,
   type Hindsight,
   type Kitchen,
 } from '@idle-kettle/core';
-import type { FormulaBody, LessonsView } from '@idle-kettle/contract';
+import type { EventPage, FormulaBody, LessonsView } from '@idle-kettle/contract';
+import { BoilReader } from './boil-reader.js';
 import { EventLogService } from '../batches/event-log.service.js';
 import { HouseholdService } from '../households/household.service.js';
 import { KitchenService } from '../kitchens/kitchen.service.js';
@@ -67,6 +63,7 @@ export class LearningService {
     private readonly households: HouseholdService,
     private readonly kitchens: KitchenService,
     private readonly log: EventLogService,
+    private readonly reader: BoilReader,
   ) {}
 
   /**
@@ -129,23 +126,11 @@ export class LearningService {
     kitchen: Kitchen,
     since: string,
   ): Promise<void> {
-    const { events } = JSON.parse(await this.log.page(batchId, undefined)) as {
-      events: Parameters<typeof boilFrom>[0];
-    };
-    const boil = boilFrom(events);
-    const evidence = evidenceOf(document, boil, kitchen);
-    const before = (await this.known(kitchenId, since))
-      .filter(({ batch_id }) => batch_id !== batchId)
-      .map((row) => row.evidence)
-      .filter(({ at }) => at < (evidence?.at ?? 0));
-    const hindsight: Hindsight | null =
-      evidence && before.length > 0
-        ? {
-            came: cameOf(boil, document, kitchen),
-            without: foretold(boil, document, kitchen),
-            with: foretold(boil, document, taught(kitchen, learnFrom(before, kitchen))),
-          }
-        : null;
+    const { events } = JSON.parse(await this.log.page(batchId, undefined)) as EventPage;
+    const known = (await this.known(kitchenId, since)).flatMap((row) =>
+      row.batch_id === batchId ? [] : [row.evidence],
+    );
+    const { evidence, hindsight } = await this.reader.lookAt({ document, events, kitchen, known });
     await this.sequelize.query(KEEP, {
       replacements: {
         batchId,

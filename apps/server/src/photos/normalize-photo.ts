@@ -1,3 +1,4 @@
+import { Mutex } from 'async-mutex';
 import type { Metadata } from 'sharp';
 import { LARGEST_PHOTO_MB } from '@idle-kettle/contract';
 import { ProblemException } from '../http/problem.filter.js';
@@ -28,13 +29,36 @@ const notAPhoto = (): ProblemException =>
   });
 
 /**
+ * One picture after the other, on threads that are not the server's own: unpacked, one may fill a
+ * quarter of a gigabyte.
+ */
+const turns = new Mutex();
+/** Pictures that wait for their turn; each is in memory. */
+const MOST_WAITING = 12;
+let waiting = 0;
+
+/**
  * A picture made ready to keep: what it is told by its content, never by its name or type; place,
  * camera and day it carries are left behind.
  *
  * @throws ProblemException 400 when it is no picture of a known kind, or is cut short; 413 when it
- * is too large
+ * is too large; 429 when too many wait already
  */
 export async function normalizePhoto(bytes: Buffer): Promise<NormalizedPhoto> {
+  if (waiting >= MOST_WAITING)
+    throw new ProblemException(
+      'too-many',
+      `${MOST_WAITING} photos are waiting already; try again in a moment`,
+    );
+  waiting += 1;
+  try {
+    return await turns.runExclusive(() => normalized(bytes));
+  } finally {
+    waiting -= 1;
+  }
+}
+
+async function normalized(bytes: Buffer): Promise<NormalizedPhoto> {
   if (bytes.length > LARGEST_PHOTO_MB * 1e6)
     throw new ProblemException(
       'too-large',
@@ -51,16 +75,11 @@ export async function normalizePhoto(bytes: Buffer): Promise<NormalizedPhoto> {
   }
   if (!FORMATS.includes(found.format)) throw notAPhoto();
   try {
-    const { data: image, info } = isClean(found)
-      ? await open()
-          .raw()
-          .toBuffer({ resolveWithObject: true })
-          .then(({ info }) => ({ data: bytes, info }))
-      : await open()
-          .autoOrient()
-          .resize({ width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true })
-          .webp({ quality: QUALITY })
-          .toBuffer({ resolveWithObject: true });
+    const { data: image, info } = await open()
+      .autoOrient()
+      .resize({ width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true })
+      .webp({ quality: QUALITY })
+      .toBuffer({ resolveWithObject: true });
     const small = await sharp(image)
       .resize({
         width: LONGEST_SMALL,
@@ -75,24 +94,3 @@ export async function normalizePhoto(bytes: Buffer): Promise<NormalizedPhoto> {
     throw notAPhoto();
   }
 }
-
-/**
- * Kept like this before: it comes back from a household's file as it went out, and loses nothing by
- * being packed again.
- */
-const isClean = ({
-  format,
-  width,
-  height,
-  exif,
-  xmp,
-  iptc,
-  icc,
-  comments,
-  pages,
-  orientation,
-}: Metadata): boolean =>
-  format === 'webp' &&
-  Math.max(width, height) <= LONGEST &&
-  (pages ?? 1) === 1 &&
-  [exif, xmp, iptc, icc, comments, orientation].every((each) => each === undefined);

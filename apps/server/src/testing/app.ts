@@ -30,6 +30,7 @@ export async function startTestApp(databaseUrl: string): Promise<TestApp> {
     demo: false,
     instance: 'test',
     logLevel: 'silent',
+    logFile: undefined,
   });
   await app.listen(0, '127.0.0.1');
   return { app, http: request(await app.getUrl()), close: () => app.close() };

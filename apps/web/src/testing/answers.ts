@@ -1,3 +1,4 @@
+import { deviceNow } from '../data/clock.js';
 import {
   PROBLEMS,
   problemType,
@@ -10,7 +11,7 @@ import {
 export const answerOf = (body: unknown, status = 200): Response =>
   new Response(JSON.stringify(body), {
     status,
-    headers: { 'Content-Type': 'application/json', [SERVER_TIME_HEADER]: String(Date.now()) },
+    headers: { 'Content-Type': 'application/json', [SERVER_TIME_HEADER]: String(deviceNow()) },
   });
 
 /** A refusal of the server. */

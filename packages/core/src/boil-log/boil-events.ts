@@ -1,7 +1,13 @@
 import type { FormulaDocument, PanAndBurner } from '../formula/index.js';
 import { MINUTE_MS } from '../quantity/index.js';
 import type { Vessel } from '../thermal/index.js';
-import { jarsAfter, jarsFilled, type JarTally } from './jar-tally.js';
+import {
+  jarsAfter,
+  jarsFilled,
+  type JarsCounted,
+  type JarsFilled,
+  type JarTally,
+} from './jar-tally.js';
 import type { LoggedReading } from './reading-filter.js';
 
 /*
@@ -44,23 +50,6 @@ export interface SimulatedErrors {
   readonly lag_s: number;
   /** Share of the time in which it says nothing, 0 to 0.5. */
   readonly dropouts: number;
-}
-
-/** Full jars of one size, and how full its part jar is (0 for none). */
-export interface JarsFilled {
-  readonly size: string;
-  readonly full: number;
-  readonly part: number;
-  /** What a full one holds, where it was weighed, g. */
-  readonly net_g?: number;
-}
-
-/** The jars of one size in a count. A count that names jars changes only those; see `jarsAfter`. */
-export interface JarsCounted extends JarsFilled {
-  /** Ids of full jars that were filled, made where each was tapped. */
-  readonly added?: readonly string[];
-  /** Ids of full jars that were counted by mistake. */
-  readonly removed?: readonly string[];
 }
 
 /** Where a jar goes that has not sealed and is not processed again. */

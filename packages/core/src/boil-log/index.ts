@@ -6,8 +6,6 @@ export {
   type EventBodies,
   type EventType,
   type JarCount,
-  type JarsCounted,
-  type JarsFilled,
   type Judged,
   JUDGED,
   MOST_POINTS,
@@ -35,5 +33,11 @@ export {
   valueEvents,
   type ValueName,
 } from './instrument-values.js';
-export { jarsAfter, jarsFilled, type CountedJars, type JarTally } from './jar-tally.js';
+export {
+  jarsAfter,
+  jarsFilled,
+  type JarsCounted,
+  type JarsFilled,
+  type JarTally,
+} from './jar-tally.js';
 export type { LoggedReading, RejectedReading } from './reading-filter.js';

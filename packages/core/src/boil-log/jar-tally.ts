@@ -1,4 +1,19 @@
-import type { EventBodies, JarsFilled } from './boil-events.js';
+/** Full jars of one size, and how full its part jar is (0 for none). */
+export interface JarsFilled {
+  readonly size: string;
+  readonly full: number;
+  readonly part: number;
+  /** What a full one holds, where it was weighed, g. */
+  readonly net_g?: number;
+}
+
+/** The jars of one size in a count. A count that names jars changes only those; see `jarsAfter`. */
+export interface JarsCounted extends JarsFilled {
+  /** Ids of full jars that were filled, made where each was tapped. */
+  readonly added?: readonly string[];
+  /** Ids of full jars that were counted by mistake. */
+  readonly removed?: readonly string[];
+}
 
 /** The jars of one size as they were counted. */
 export interface CountedJars {
@@ -27,7 +42,7 @@ const counted = (eventId: string, { size, full }: JarsFilled): readonly string[]
 export function jarsAfter(
   before: JarTally,
   eventId: string,
-  { jars }: EventBodies['jarred'],
+  { jars }: { readonly jars: readonly JarsCounted[] },
 ): JarTally {
   const isChange = jars.some(({ added, removed }) => added !== undefined || removed !== undefined);
   const after = new Map(isChange ? before : []);

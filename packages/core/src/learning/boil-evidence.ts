@@ -14,6 +14,7 @@ import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { boilingPointAt, saturationTemperature_C } from '../water/index.js';
 import { cameOf, foretoldYield_ml } from './hindsight.js';
 import type { Estimate } from './lesson.js';
+import { HOUR_MS } from '../quantity/index.js';
 
 /**
  * What one finished boil says of the kitchen it was made in; what it says nothing of is left out.
@@ -98,6 +99,12 @@ function massInJars_kg(boil: Boil, formula: PotFormula, solids: number): number 
 }
 
 /**
+ * A log that goes on for longer was forgotten, or is of several days, ms: nothing is learned from
+ * it, and the fit, whose time grows with the span, is spared. A choice of ours.
+ */
+const LONGEST_BOIL_MS = 12 * HOUR_MS;
+
+/**
  * What a boil that is done says of its kitchen, by the forecast's own model fitted to the whole of
  * its log with nothing believed of heat or thermometer beforehand; the jars that were filled count
  * as one more weighing.
@@ -105,15 +112,17 @@ function massInJars_kg(boil: Boil, formula: PotFormula, solids: number): number 
  * @param written the formula as it was put on the heat
  * @param kitchen as it is; what was learned in it is left aside
  * @returns undefined where nothing can be learned: it is not done, simulated instruments boiled it,
- * it boiled at another place, or the log does not fit the formula
+ * it boiled at another place, it went on for longer than anybody boils, or the log does not fit the
+ * formula
  */
 export function evidenceOf(
   written: FormulaDocument,
   boil: Boil,
   kitchen: Kitchen,
 ): BoilEvidence | undefined {
-  const { endedAt: at, simulated, readings, boilingPoint_C, score } = boil;
+  const { startedAt, endedAt: at, simulated, readings, boilingPoint_C, score } = boil;
   if (at === undefined || simulated !== undefined) return undefined;
+  if (at - (startedAt ?? at) > LONGEST_BOIL_MS) return undefined;
   const { learned: _learned, offset_K: _offset, boilingPoint_C: _measured, ...plain } = kitchen;
   const { boilingPoint_C: water, pressure_kPa } = boilingPointAt(plain);
   if (boilingPoint_C !== undefined && Math.abs(boilingPoint_C - water.mid) > ELSEWHERE_K)

@@ -1,0 +1,62 @@
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { Worker } from 'node:worker_threads';
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Mutex } from 'async-mutex';
+import { lookAt, type BoilToLookAt, type LookedAt } from './look-at.js';
+
+/** A boil that takes longer than this says nothing, ms: a hundred times what one takes. */
+const PATIENCE_MS = 10_000;
+/** A thread that has nothing to do for so long is ended, ms. */
+const IDLE_MS = 30_000;
+
+const NOTHING: LookedAt = { evidence: undefined, hindsight: null };
+
+const WORKER = fileURLToPath(new URL('./look-at.worker.js', import.meta.url));
+
+/** Looks at boils on a thread of its own, one after the other, so that requests go on meanwhile. */
+@Injectable()
+export class BoilReader implements OnModuleDestroy {
+  private readonly turns = new Mutex();
+  private worker: Worker | undefined;
+  private idle: ReturnType<typeof setTimeout> | undefined;
+
+  /** @returns nothing learned where it took too long, or the thread failed */
+  lookAt(boil: BoilToLookAt): Promise<LookedAt> {
+    // The unit tests run the sources, of which no thread can be made.
+    if (!existsSync(WORKER)) return Promise.resolve(lookAt(boil));
+    return this.turns.runExclusive(() => this.ask(boil));
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    clearTimeout(this.idle);
+    await this.worker?.terminate();
+  }
+
+  private async ask(boil: BoilToLookAt): Promise<LookedAt> {
+    clearTimeout(this.idle);
+    const worker = (this.worker ??= new Worker(WORKER));
+    const answer = await new Promise<LookedAt | undefined>((resolve) => {
+      const timer = setTimeout(() => resolve(undefined), PATIENCE_MS);
+      const settle = (found: LookedAt | undefined): void => {
+        clearTimeout(timer);
+        worker.removeAllListeners();
+        resolve(found);
+      };
+      worker.once('message', (found: LookedAt) => settle(found));
+      worker.once('error', () => settle(undefined));
+      worker.once('exit', () => settle(undefined));
+      worker.postMessage(boil);
+    });
+    if (answer === undefined) await this.end();
+    else this.idle = setTimeout(() => void this.end(), IDLE_MS).unref();
+    return answer ?? NOTHING;
+  }
+
+  private async end(): Promise<void> {
+    const worker = this.worker;
+    this.worker = undefined;
+    worker?.removeAllListeners();
+    await worker?.terminate();
+  }
+}
