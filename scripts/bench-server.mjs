@@ -108,8 +108,8 @@ export async function together(count, job, most = 16) {
  * @returns its address, and how to be rid of it
  */
 export async function benchDatabase(name = 'kettle_bench') {
-  const url = new URL(process.env.DATABASE_URL);
-  const admin = new pg.Client({ connectionString: url.href });
+  const url = new URL(process.env.TEST_SERVER_URL ?? process.env.DATABASE_URL);
+  const admin = new pg.Client({ connectionString: new URL('/postgres', url).href });
   await admin.connect();
   await admin.query(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`);
   await admin.query(`CREATE DATABASE ${name}`);

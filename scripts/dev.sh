@@ -16,7 +16,8 @@ dev() {
   start_postgres
   trap release_postgres EXIT
   if [ -z "$given" ]; then
-    ensure_database kettle_dev
+    server_for_work
+    ensure_database kettle_dev "$WORK_ROLE"
     DATABASE_URL="$PG_SERVER_URL/kettle_dev"
     export DATABASE_URL
   fi

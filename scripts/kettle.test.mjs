@@ -3,7 +3,16 @@
 import assert from 'node:assert/strict';
 import { spawn, spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -66,6 +75,19 @@ const postgresPid = () =>
   Number(
     spawnSync('pgrep', ['-f', `^/.*postgres.*${data}`], { encoding: 'utf8' }).stdout.split('\n')[0],
   );
+
+/** Where PostgreSQL's programs are, as the running one tells. */
+const postgresBin = () =>
+  dirname(readFileSync(`/proc/${postgresPid()}/cmdline`, 'utf8').split('\0')[0]);
+/** The environment of a program of PostgreSQL that connects as the server does. */
+const asRole = (folder = data) => ({
+  ...env,
+  PGHOST: '127.0.0.1',
+  PGPORT: readFileSync(join(folder, 'postgres-port'), 'utf8').trim(),
+  PGUSER: 'kettle',
+  PGDATABASE: 'kettle',
+  PGPASSWORD: readFileSync(join(folder, 'postgres-password'), 'utf8').trim(),
+});
 
 // What one test leaves running must not fail the next ones.
 afterEach(() => {
@@ -172,6 +194,155 @@ test('everything goes to a file while it runs, and comes back from it; what is n
   await again.ended;
 });
 
+test('what is no backup of ours is not restored, whatever else is in it', async () => {
+  const first = begin('start');
+  await first.ready;
+  const file = join(data, 'more.backup');
+  const sql = (text) =>
+    spawnSync(join(postgresBin(), 'psql'), ['--no-psqlrc', '-qc', text], { env: asRole() });
+  assert.equal(sql('CREATE SCHEMA more; CREATE TABLE more.thing (id int)').status, 0);
+  assert.equal(once(['backup', file]).status, 0);
+  sql('DROP SCHEMA more CASCADE');
+  once(['stop']);
+  await first.ended;
+  const refused = once(['restore', file]);
+  assert.notEqual(refused.status, 0);
+  assert.match(refused.stderr, /holds what no backup of Idle Kettle does: .*SCHEMA - more/);
+});
+
+test('the role of the server may do nothing but its own, and its password is in files for their owner', async () => {
+  const first = begin('start');
+  await first.ready;
+  const ask = (text) =>
+    spawnSync(join(postgresBin(), 'psql'), ['--no-psqlrc', '-Atqc', text], {
+      env: asRole(),
+      encoding: 'utf8',
+    }).stdout.trim();
+  assert.equal(
+    ask('SELECT rolsuper, rolcreatedb, rolcreaterole FROM pg_roles WHERE rolname = current_user'),
+    'f|f|f',
+  );
+  assert.equal(
+    ask("SELECT pg_get_userbyid(datdba) FROM pg_database WHERE datname = 'kettle'"),
+    'kettle',
+  );
+  const passwords = readdirSync(data).filter((name) => name.startsWith('postgres-password'));
+  assert.ok(passwords.length >= 2);
+  for (const name of [...passwords, 'server.log', 'server-start.log'])
+    assert.equal(statSync(join(data, name)).mode & 0o077, 0, name);
+  // Whoever is on the machine reads every command line.
+  const secrets = passwords.map((name) => readFileSync(join(data, name), 'utf8').trim());
+  const lines = readdirSync('/proc')
+    .filter((pid) => /^\d+$/.test(pid))
+    .map((pid) => {
+      try {
+        return readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+      } catch {
+        return '';
+      }
+    });
+  assert.ok(lines.every((line) => secrets.every((secret) => !line.includes(secret))));
+});
+
+test('a data folder whose server was the superuser is converted when it is started, with its data', async () => {
+  const old = mkdtempSync(join(tmpdir(), 'kettle-old-'));
+  chmodSync(old, 0o755);
+  const oldPort = await freePort();
+  // As ./kettle made one before there were roles.
+  const made = spawnSync(
+    'bash',
+    [
+      '-euc',
+      `. "$ROOT/scripts/say.sh"; . "$ROOT/scripts/postgres.sh"
+      find_postgres; place_cluster
+      (umask 077 && printf old-secret >"$DATA/postgres-password")
+      pg sh -c 'umask 077; printf old-secret >"$1/password"' sh "$PG_DIR"
+      pg "$PG_BIN/initdb" -D "$PG_DIR/data" -U kettle --pwfile="$PG_DIR/password" --auth=scram-sha-256 -E UTF8 --locale=C.UTF-8
+      run_cluster ${oldPort}
+      export PGHOST=127.0.0.1 PGPORT=${oldPort} PGUSER=kettle PGPASSWORD=old-secret
+      "$PG_BIN/psql" -d postgres -c 'CREATE DATABASE kettle'
+      "$PG_BIN/psql" -d kettle -c 'CREATE TABLE keepsake (id int GENERATED ALWAYS AS IDENTITY, what text); INSERT INTO keepsake (what) VALUES ($$damson$$)'
+      "$PG_BIN/psql" -d kettle -c 'CREATE FUNCTION old_one() RETURNS int LANGUAGE sql AS $$ SELECT 1 $$'
+      pg "$PG_BIN/pg_ctl" -D "$PG_DIR/data" -m fast -w -s stop`,
+    ],
+    { env: { ...env, ROOT: dirname(KETTLE), KETTLE_DATA: old }, encoding: 'utf8' },
+  );
+  assert.equal(made.status, 0, made.stderr);
+  const first = begin('start', { KETTLE_DATA: old });
+  await first.ready;
+  const { stdout } = spawnSync(
+    join(postgresBin(), 'psql'),
+    [
+      '--no-psqlrc',
+      '-Atqc',
+      `INSERT INTO keepsake (what) VALUES ('quince');
+      SELECT string_agg(what, ' ' ORDER BY id) FROM keepsake;
+      SELECT rolsuper FROM pg_roles WHERE rolname = current_user;
+      ALTER TABLE keepsake ADD COLUMN more int; DROP FUNCTION old_one();`,
+    ],
+    { env: asRole(old), encoding: 'utf8' },
+  );
+  assert.equal(stdout.trim(), 'damson quince\nf');
+  assert.equal(once(['stop'], { env: { ...env, KETTLE_DATA: old } }).status, 0);
+  await first.ended;
+  const again = begin('start', { KETTLE_DATA: old });
+  await again.ready;
+  assert.doesNotMatch(again.said(), /may do less/);
+  once(['stop'], { env: { ...env, KETTLE_DATA: old } });
+  await again.ended;
+  rmSync(old, { recursive: true, force: true });
+});
+
+test('PostgreSQL that was killed is started again, and the server goes on; being told twice to end is harmless', async () => {
+  const first = begin('start');
+  await first.ready;
+  for (let kill = 0; kill < 2; kill++) {
+    process.kill(postgresPid(), 'SIGKILL');
+    let back = false;
+    for (let i = 0; i < 120 && !back; i++) {
+      await new Promise((resolve) => setTimeout(resolve, 250));
+      back = await answers();
+    }
+    assert.ok(back, 'the server has no database again');
+    assert.equal(await batches(), DEMO_BATCHES);
+  }
+  for (let i = 0; i < 4; i++) {
+    process.kill(first.child.pid, 'SIGTERM');
+    await new Promise((resolve) => setTimeout(resolve, 30));
+  }
+  assert.equal(await first.ended, 143);
+  assert.match(first.said(), /Stopped\./);
+  for (let i = 0; i < 30 && postgresPid() > 0; i++)
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  assert.ok(!(postgresPid() > 0), 'PostgreSQL still runs');
+});
+
+test('a disk without room is said before anything is begun, with how much is wanted', () => {
+  const bin = mkdtempSync(join(tmpdir(), 'kettle-df-'));
+  writeFileSync(
+    join(bin, 'df'),
+    '#!/bin/sh\nprintf "Filesystem 1M-blocks Used Available\\n/dev/x 100 93 7\\n"\n',
+    { mode: 0o755 },
+  );
+  const { status, stderr } = once(['start'], { env: { ...env, PATH: `${bin}:${env.PATH}` } });
+  assert.equal(status, 1);
+  assert.match(stderr, /no space left: \d+ MB wanted in .*, 7 MB free/);
+  rmSync(bin, { recursive: true });
+});
+
+test('at another address it starts and says who may reach it; at one that is not here it says why not', async () => {
+  const first = begin('start', { KETTLE_HOST: '127.0.0.2' });
+  await first.ready;
+  assert.match(first.said(), /Whoever reaches this machine at 127\.0\.0\.2/);
+  assert.equal(await answers(`http://127.0.0.2:${port}`), true);
+  assert.equal(await answers(), false);
+  once(['stop']);
+  await first.ended;
+  const { status, stderr } = once(['start'], { env: { ...env, KETTLE_HOST: '203.0.113.7' } });
+  assert.equal(status, 1);
+  assert.match(stderr, /EADDRNOTAVAIL/);
+});
+
 test('a port that is taken is said, with what to do', async () => {
   const squatter = createServer().listen(port, '127.0.0.1');
   await new Promise((resolve) => squatter.once('listening', resolve));
@@ -268,4 +439,12 @@ test('two thousand made-up pots: no edit for the worse is rewarded', async () =>
 test('five batches of a kitchen halve what the next ones are wrong by', async () => {
   const { benchSeason } = await import('./bench-season.mjs');
   assert.equal(benchSeason(), true);
+});
+
+test('two thousand odd requests over every route: no 5xx, no answer that is missing', async () => {
+  const { fuzz } = await import('./bench-fuzz.mjs');
+  const seed = 20_261_128;
+  const { wrong, statuses } = await fuzz(2000, seed, 'kettle_bench_fuzz');
+  assert.deepEqual(wrong, [], `seed ${seed}`);
+  assert.ok((statuses.get(200) ?? 0) > 300 && (statuses.get(400) ?? 0) > 300, 'no fair mixture');
 });

@@ -49,3 +49,13 @@ as_root() {
 }
 
 port_open() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+# started_at PID: when a process began, in ticks since the machine started; nothing where there is none.
+started_at() { sed 's/.*) //' "/proc/$1/stat" 2>/dev/null | cut -d' ' -f20; }
+
+# ensure_space FOLDER MB: stops with words where the disk has less.
+ensure_space() {
+  local free
+  free="$(df -Pm "$1" | awk 'NR == 2 { print $4 }')"
+  [ "$free" -ge "$2" ] || die "no space left: $2 MB wanted in $1, $free MB free. Make room and start again; nothing was changed"
+}

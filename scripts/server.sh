@@ -1,15 +1,24 @@
 # Starting, stopping and testing the server. Sourced by ./kettle.
 
 PORT="${KETTLE_PORT:-4780}"
-ADDRESS="http://127.0.0.1:$PORT"
+HOST="${KETTLE_HOST:-127.0.0.1}"
+# Where it is asked from here: an address that stands for all of a machine's has loopback among them.
+case "$HOST" in
+  0.0.0.0 | ::) ADDRESS="http://127.0.0.1:$PORT" ;;
+  *:*) ADDRESS="http://[$HOST]:$PORT" ;;
+  *) ADDRESS="http://$HOST:$PORT" ;;
+esac
 
 # The server of this data folder, if it runs: sets SERVER_PID, SERVER_ADDRESS and SERVER_INSTANCE.
 running_server() {
   SERVER_PID="$(sed -n 1p "$DATA/server.pid" 2>/dev/null || true)"
   SERVER_ADDRESS="$(sed -n 2p "$DATA/server.pid" 2>/dev/null || true)"
   SERVER_INSTANCE="$(sed -n 3p "$DATA/server.pid" 2>/dev/null || true)"
-  # A pid may by now be another program's; ours has our main.js on its command line.
-  [ -n "$SERVER_PID" ] && [ -d "/proc/$SERVER_PID" ] && tr '\0' ' ' <"/proc/$SERVER_PID/cmdline" 2>/dev/null | grep -qF "$ROOT/apps/server/dist/main.js"
+  # A pid may by now be another program's: ours began when the file says (files of before do not), with our main.js on
+  # its command line.
+  local began
+  began="$(sed -n 4p "$DATA/server.pid" 2>/dev/null || true)"
+  [ -n "$SERVER_PID" ] && [ "${began:-$(started_at "$SERVER_PID")}" = "$(started_at "$SERVER_PID")" ] && tr '\0' ' ' <"/proc/$SERVER_PID/cmdline" 2>/dev/null | grep -qF "$ROOT/apps/server/dist/main.js"
 }
 
 # end_process PID: asks, waits ten seconds, then insists.
@@ -57,6 +66,8 @@ serve() {
   if port_open "$PORT"; then
     die "port $PORT is taken by another program. Stop that one, or choose another port: KETTLE_PORT=$((PORT + 1)) ./kettle $1"
   fi
+  mkdir -p "$DATA"
+  ensure_space "$DATA" 64
   ensure_modules
   ensure_build
   SERVER_PID=""
@@ -66,10 +77,16 @@ serve() {
   start_postgres
   local instance
   instance="$(node -p 'crypto.randomUUID()')"
-  KETTLE_INSTANCE="$instance" KETTLE_PORT="$PORT" KETTLE_WEB_FOLDER="$ROOT/apps/web/dist" KETTLE_DEMO="$([ "$1" = demo ] && echo 1 || echo 0)" NODE_ENV=production \
-    node "$ROOT/apps/server/dist/main.js" >>"$DATA/server.log" 2>&1 &
+  # Folders of before let everybody on the machine read these.
+  chmod 600 "$DATA"/server.log "$DATA"/before-restore-*.backup 2>/dev/null || true
+  # The log is the server's own business, so that a full disk does not hold it up; what it says before it can log is here.
+  local words="$DATA/server-start.log"
+  (umask 077 && : >"$words")
+  KETTLE_INSTANCE="$instance" KETTLE_HOST="$HOST" KETTLE_PORT="$PORT" KETTLE_WEB_FOLDER="$ROOT/apps/web/dist" KETTLE_LOG_FILE="$DATA/server.log" \
+    KETTLE_DEMO="$([ "$1" = demo ] && echo 1 || echo 0)" NODE_ENV=production \
+    node "$ROOT/apps/server/dist/main.js" >"$words" 2>&1 &
   SERVER_PID=$!
-  printf '%s\n%s\n%s\n' "$SERVER_PID" "$ADDRESS" "$instance" >"$DATA/server.pid"
+  printf '%s\n%s\n%s\n%s\n' "$SERVER_PID" "$ADDRESS" "$instance" "$(started_at "$SERVER_PID")" >"$DATA/server.pid"
   # Seconds as a rule; a small machine with its processor taken may need a minute.
   local i
   for i in $(seq 200); do
@@ -79,29 +96,37 @@ serve() {
   done
   if ! kill -0 "$SERVER_PID" 2>/dev/null || ! healthy "$ADDRESS" "$instance"; then
     end_process "$SERVER_PID"
-    tail -n 5 "$DATA/server.log" >&2
+    tail -n 5 "$words" >&2
     rm -f "$DATA/server.pid"
     release_postgres
     die "the server did not start; its log is $DATA/server.log"
   fi
+  local watcher=""
+  if [ -n "$PG_PORT" ]; then
+    watch_postgres "$SERVER_PID" &
+    watcher=$!
+  fi
   say ""
   say "  Idle Kettle is on the stove: $ADDRESS"
   say "  Ctrl-C stops it; its log is $DATA/server.log"
+  [ "$HOST" = 127.0.0.1 ] || say "  Whoever reaches this machine at $HOST may read and change everything here; see docs/security.md."
   local code=0
   wait "$SERVER_PID" || code=$?
+  [ -z "$watcher" ] || kill "$watcher" 2>/dev/null || true
   rm -f "$DATA/server.pid"
   release_postgres
   case "$code" in
     0 | 130 | 143) say "Stopped." ;;
     *)
-      tail -n 5 "$DATA/server.log" >&2
+      tail -n 5 "$words" >&2
       die "the server ended by itself (code $code); its log is $DATA/server.log"
       ;;
   esac
 }
 
 shut_down() {
-  trap - INT TERM HUP
+  # Asked twice is asked once: what is being ended ends in order.
+  trap '' INT TERM HUP
   say ""
   [ -z "$SERVER_PID" ] || end_process "$SERVER_PID"
   rm -f "$DATA/server.pid"
@@ -117,6 +142,7 @@ run_tests() {
     ensure_modules
     start_postgres
     trap release_postgres EXIT
+    server_for_work
     cd "$ROOT"
     TEST_SERVER_URL="$PG_SERVER_URL" node scripts/test.mjs quick
     return
@@ -125,6 +151,7 @@ run_tests() {
   ensure_build
   start_postgres
   trap release_postgres EXIT
+  server_for_work
   cd "$ROOT"
   TEST_SERVER_URL="$PG_SERVER_URL" node scripts/test.mjs "$@"
 }
@@ -135,16 +162,24 @@ run_bench() {
   { ensure_node && ensure_modules && ensure_build; } >&2
   case "${1:-}" in
     '') exec node "$ROOT/scripts/bench.mjs" ;;
-    browser | probes | lists) ;;
-    *) die "there is no bench \"$1\"; write nothing, browser, probes or lists" ;;
+    browser | probes | lists | fuzz | soak | faults) ;;
+    *) die "there is no bench \"$1\"; write nothing, browser, probes, lists, fuzz, soak or faults" ;;
   esac
-  [ "$1" != browser ] || ensure_chromium
+  case "$1" in browser | faults) ensure_chromium ;; esac
   start_postgres
   trap release_postgres EXIT
-  if [ "$1" != browser ]; then
-    node "$ROOT/scripts/bench-$1.mjs" "${@:2}"
+  server_for_work
+  export TEST_SERVER_URL="$PG_SERVER_URL"
+  case "$1" in
+    browser | faults) cd "$ROOT/e2e" ;;
+    *)
+      node "$ROOT/scripts/bench-$1.mjs" "${@:2}"
+      return
+      ;;
+  esac
+  [ "$1" = browser ] || {
+    FAULTS="${2:-200}" FAULT_SEED="${3:-}" npx playwright test faults --reporter=list
     return
-  fi
-  cd "$ROOT/e2e"
-  TEST_SERVER_URL="$PG_SERVER_URL" npx playwright test speed --reporter=list
+  }
+  npx playwright test speed --reporter=list
 }
