@@ -71,14 +71,16 @@ const answers = (url = address) =>
 /** Batches of the demo household. */
 const DEMO_BATCHES = 6;
 const batches = async () => (await (await fetch(`${address}/api/batches`)).json()).length;
-const postgresPid = () =>
+const postgresPid = (folder = data) =>
   Number(
-    spawnSync('pgrep', ['-f', `^/.*postgres.*${data}`], { encoding: 'utf8' }).stdout.split('\n')[0],
+    spawnSync('pgrep', ['-f', `^/.*postgres.*${folder}`], { encoding: 'utf8' }).stdout.split(
+      '\n',
+    )[0],
   );
 
 /** Where PostgreSQL's programs are, as the running one tells. */
-const postgresBin = () =>
-  dirname(readFileSync(`/proc/${postgresPid()}/cmdline`, 'utf8').split('\0')[0]);
+const postgresBin = (folder) =>
+  dirname(readFileSync(`/proc/${postgresPid(folder)}/cmdline`, 'utf8').split('\0')[0]);
 /** The environment of a program of PostgreSQL that connects as the server does. */
 const asRole = (folder = data) => ({
   ...env,
@@ -271,7 +273,7 @@ test('a data folder whose server was the superuser is converted when it is start
   const first = begin('start', { KETTLE_DATA: old });
   await first.ready;
   const { stdout } = spawnSync(
-    join(postgresBin(), 'psql'),
+    join(postgresBin(old), 'psql'),
     [
       '--no-psqlrc',
       '-Atqc',
