@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -13,8 +13,8 @@ export class OwnPostgres {
     readonly url: URL,
   ) {}
 
-  static begin(): OwnPostgres {
-    const folder = mkdtempSync(join(tmpdir(), 'kettle-own-'));
+  /** @param folder where its files are, a new one unless given; it is emptied in the end */
+  static begin(folder = mkdtempSync(join(tmpdir(), 'kettle-own-'))): OwnPostgres {
     chmodSync(folder, 0o755);
     return new OwnPostgres(
       folder,
@@ -39,7 +39,8 @@ export class OwnPostgres {
     script(this.folder, 'stop_postgres');
     const elsewhere = script(this.folder, 'place_cluster; echo "$PG_DIR"');
     rmSync(elsewhere, { recursive: true, force: true });
-    rmSync(this.folder, { recursive: true, force: true });
+    for (const entry of readdirSync(this.folder))
+      rmSync(join(this.folder, entry), { recursive: true, force: true });
   }
 }
 

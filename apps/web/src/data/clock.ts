@@ -37,8 +37,26 @@ export function noteServerTime(serverTime: number, at: number): void {
   else if (Math.abs(difference.get() - difference_ms) > WITHIN_MS) difference.set(difference_ms);
 }
 
+/** What the clock of this device shows beyond a clock that only runs on. */
+let beyond = deviceNow() - performance.now();
+
+/**
+ * A clock that was wrong and jumps by what it was wrong by has been set right. A machine that slept
+ * jumps too, by something else.
+ */
+function noticeSetRight(): void {
+  const jump_ms = deviceNow() - performance.now() - beyond;
+  if (Math.abs(jump_ms) < WITHIN_MS) return;
+  beyond += jump_ms;
+  if (difference.get() !== 0 && Math.abs(jump_ms - difference.get()) < CLOCKS_AGREE_MS)
+    difference.set(0);
+}
+
 /** The household's time: that of its server, as far as it is known here. */
-export const now = (): number => deviceNow() + difference.get();
+export function now(): number {
+  noticeSetRight();
+  return deviceNow() + difference.get();
+}
 
 /** The same as a date, for what is shown and sent. */
 export const today = (): Date => new Date(now());
@@ -48,6 +66,7 @@ export const useClockDifference = (): number => difference.use();
 
 /** The moment of an event, and what this device's clock showed where that is wrong. */
 export function stampOf(at: number): { readonly at: string; readonly saidAt?: string } {
+  noticeSetRight();
   const correction_ms = difference.get();
   return {
     at: new Date(at).toISOString(),
