@@ -406,9 +406,12 @@ test('a disk that is full: said in words, nothing acknowledged is lost, and it g
   const folder = mkdtempSync(join(tmpdir(), 'kettle-full-'));
   const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=320m,mode=755', 'tmpfs', folder]);
   test.skip(mounted.status !== 0, 'a small file system can be made by root only');
-  const postgres = OwnPostgres.begin(folder);
-  const kettle = await KettleServer.begin('full', { database: postgres.url });
+  let postgres: OwnPostgres | undefined;
+  let kettle: KettleServer | undefined;
   try {
+    postgres = OwnPostgres.begin(folder);
+    const server = await KettleServer.begin('full', { database: postgres.url });
+    kettle = server;
     const id = randomUUID();
     const kept: string[] = [];
     const send = async (): Promise<number> => {
@@ -419,7 +422,7 @@ test('a disk that is full: said in words, nothing acknowledged is lost, and it g
         device: 'bench',
         body: { text: 'foam '.repeat(380) },
       }));
-      const answer = await fetch(`${kettle.address}/api/batches/${id}/events`, {
+      const answer = await fetch(`${server.address}/api/batches/${id}/events`, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ events }),
@@ -439,15 +442,15 @@ test('a disk that is full: said in words, nothing acknowledged is lost, and it g
     while (statuses.length < 60 && statuses.at(-1) !== 507) statuses.push(await send());
     expect(statuses.at(-1)).toBe(507);
     // What is there can be read, and the server is the same one.
-    expect((await fetch(`${kettle.address}/api/batches/${id}`)).status).toBe(200);
+    expect((await fetch(`${server.address}/api/batches/${id}`)).status).toBe(200);
     truncateSync(filler, 0);
     await expect.poll(send, { timeout: 30_000 }).toBe(200);
-    const { events } = await kettle.get<{ events: { id: string }[] }>(`/api/batches/${id}/events`);
+    const { events } = await server.get<{ events: { id: string }[] }>(`/api/batches/${id}/events`);
     const there = new Set(events.map((event) => event.id));
     expect(kept.every((event) => there.has(event))).toBe(true);
   } finally {
-    await kettle.end();
-    postgres.end();
+    await kettle?.end();
+    postgres?.end();
     spawnSync('umount', [folder]);
     rmSync(folder, { recursive: true, force: true });
   }

@@ -1,14 +1,28 @@
-// How many probes the server takes: simulated ones that send a reading a second each, all
-// acknowledged and all stored; and how soon one kettle's readings are on a second device, which
-// listens to another server process of the same database.
+// How many readings the server takes: simulated probes that each send a message a second, with so
+// many readings in it, all acknowledged and all stored; how soon one pan's readings are on a second
+// device, which listens to another server process of the same database; what the machine's time
+// went to; and what PostgreSQL alone takes, row by row.
 import { randomUUID } from 'node:crypto';
 import { Agent, request } from 'node:http';
 import pg from 'pg';
-import { ask, benchDatabase, pause, quantile, startServer, together } from './bench-server.mjs';
+import {
+  ask,
+  benchDatabase,
+  cpuSeconds,
+  pause,
+  quantile,
+  rowByRow,
+  startServer,
+  together,
+} from './bench-server.mjs';
 
 const PROBES = Number(process.argv[2] ?? 1000);
 const SECONDS = Number(process.argv[3] ?? 60);
+/** Readings of one message: a probe measures more often than it sends. */
+const IN_ONE = Number(process.argv[4] ?? 2);
 const LIVE_LIMIT_MS = 300;
+/** A server that has just started compiles what it runs; its answers count, their times do not, s. */
+const WARM_UP_S = 5;
 /**
  * A second device: hears of a change, asks for what is new, as the page does.
  * @returns when each value was there
@@ -51,6 +65,10 @@ async function secondDevice(port, batchId) {
 }
 
 const { url, drop } = await benchDatabase();
+const alone = await rowByRow(url);
+console.log(
+  `PostgreSQL alone, pgbench, single rows in transactions of their own: ${alone.toFixed(0)} a second`,
+);
 const here = await startServer(url);
 const there = await startServer(url);
 let kept = true;
@@ -85,20 +103,29 @@ try {
   const acknowledged = [];
   const sentAt = new Map();
   let refused = 0;
+  let kept_readings = 0;
   const send = async ({ token }, i, second) => {
-    const temperature_C = Math.round((20 + second / 10 + i / 1e6) * 1e6) / 1e6;
     const from = performance.now();
-    if (i === 0) sentAt.set(temperature_C, from);
+    const now = Date.now();
+    const readings = Array.from({ length: IN_ONE }, (_, k) => ({
+      at: new Date(now - ((IN_ONE - 1 - k) * 1000) / IN_ONE).toISOString(),
+      temperature_C: Math.round((20 + second / 10 + k / 100 + i / 1e6) * 1e6) / 1e6,
+    }));
+    if (i === 0 && second >= WARM_UP_S) sentAt.set(readings.at(-1).temperature_C, from);
     const { status } = await ask(
       here.port,
       'POST',
       '/readings',
-      { readings: [{ at: new Date().toISOString(), temperature_C }] },
+      { readings },
       { authorization: `Bearer ${token}` },
     ).catch(() => ({ status: 0 }));
-    if (status === 200) acknowledged.push(performance.now() - from);
-    else refused += 1;
+    if (status !== 200) refused += IN_ONE;
+    else {
+      kept_readings += IN_ONE;
+      if (second >= WARM_UP_S) acknowledged.push(performance.now() - from);
+    }
   };
+  const before = cpuSeconds([here, there]);
   const began = performance.now();
   const under = [];
   for (let second = 0; second < SECONDS; second++)
@@ -109,6 +136,7 @@ try {
     });
   await Promise.all(under);
   const took = (performance.now() - began) / 1000;
+  const after = cpuSeconds([here, there]);
   await pause(500);
   device.leave();
   const database = new pg.Client({ connectionString: url });
@@ -119,9 +147,14 @@ try {
   await database.end();
   const stored = rows[0].count;
   const live = [...sentAt].map(([value, from]) => (device.seen.get(value) ?? Infinity) - from);
-  const rate = acknowledged.length / took;
+  const sent = PROBES * SECONDS * IN_ONE;
   console.log(
-    `${PROBES} probes, a reading a second each, ${SECONDS} s: ${PROBES * SECONDS} sent in ${took.toFixed(1)} s, ${acknowledged.length} acknowledged (${rate.toFixed(0)} a second), ${refused} refused, ${stored} stored`,
+    `${PROBES} probes, a message a second with ${IN_ONE} readings each, ${SECONDS} s: ${sent} readings sent in ${took.toFixed(1)} s, ${kept_readings} acknowledged (${(kept_readings / took).toFixed(0)} a second), ${refused} refused, ${stored} stored`,
+  );
+  console.log(
+    `of a core: ${Object.entries(after)
+      .map(([what, seconds]) => `${what} ${(((seconds - before[what]) / took) * 100).toFixed(0)} %`)
+      .join(', ')}`,
   );
   console.log(
     `acknowledged after ${quantile(acknowledged, 0.5).toFixed(0)} ms (median), ${quantile(acknowledged, 0.95).toFixed(0)} ms (95 %)`,
@@ -131,7 +164,7 @@ try {
   );
   kept =
     refused === 0 &&
-    stored === PROBES * SECONDS &&
+    stored === sent &&
     took < SECONDS * 1.1 &&
     quantile(live, 0.95) < LIVE_LIMIT_MS;
 } finally {

@@ -1,8 +1,11 @@
 // What the benches of the server share: a database of their own, servers on it, requests, and
 // figures of what came back.
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pg from 'pg';
 
@@ -119,4 +122,71 @@ export async function benchDatabase(name = 'kettle_bench') {
     await admin.end();
   };
   return { url: url.href, drop };
+}
+
+/** Linux counts processor time in hundredths of a second. */
+const TICKS_S = 100;
+
+/** Processor time of a process so far, s; 0 where it is gone. */
+function secondsOf(pid) {
+  try {
+    const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1].split(' ');
+    return (Number(fields[11]) + Number(fields[12])) / TICKS_S;
+  } catch {
+    return 0;
+  }
+}
+
+const programOf = (pid) => {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0')[0];
+  } catch {
+    return '';
+  }
+};
+const postgresPids = () =>
+  readdirSync('/proc').filter((pid) => /^\d+$/.test(pid) && /postgres/.test(programOf(pid)));
+
+/** Processor time so far of the servers, PostgreSQL and this bench, s. */
+export const cpuSeconds = (servers) => ({
+  ...Object.fromEntries(servers.map(({ child }, i) => [`server ${i + 1}`, secondsOf(child.pid)])),
+  PostgreSQL: postgresPids().reduce((sum, pid) => sum + secondsOf(pid), 0),
+  'the probes': secondsOf(process.pid),
+});
+
+/** Rows a second that PostgreSQL takes one by one, by its own measure. */
+export async function rowByRow(databaseUrl, seconds = 8) {
+  const program = postgresPids()
+    .map(programOf)
+    .find((name) => name.startsWith('/'));
+  const client = new pg.Client({ connectionString: databaseUrl });
+  await client.connect();
+  await client.query(
+    'CREATE TABLE single_rows (id bigserial PRIMARY KEY, at timestamptz, value float8)',
+  );
+  const folder = mkdtempSync(join(tmpdir(), 'kettle-pgbench-'));
+  const script = join(folder, 'insert.sql');
+  writeFileSync(script, 'INSERT INTO single_rows (at, value) VALUES (now(), random());\n');
+  const { hostname, port, username, password, pathname } = new URL(databaseUrl);
+  const { stdout, stderr } = spawnSync(
+    join(dirname(program ?? ''), 'pgbench'),
+    ['-n', '-f', script, '-c', '8', '-j', '2', '-T', String(seconds)],
+    {
+      encoding: 'utf8',
+      env: {
+        ...process.env,
+        PGHOST: hostname,
+        PGPORT: port,
+        PGUSER: username,
+        PGPASSWORD: password,
+        PGDATABASE: pathname.slice(1),
+      },
+    },
+  );
+  rmSync(folder, { recursive: true });
+  await client.query('DROP TABLE single_rows');
+  await client.end();
+  const tps = /tps = ([\d.]+)/.exec(stdout ?? '')?.[1];
+  if (tps === undefined) throw new Error(`pgbench did not say: ${stdout}${stderr}`);
+  return Number(tps);
 }

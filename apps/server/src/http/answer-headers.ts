@@ -9,7 +9,8 @@ import type { Clock } from '../clock/clock.js';
 export const answerHeaders =
   (clock: Clock) =>
   (request: Request, response: Response, next: NextFunction): void => {
-    if (request.path.startsWith('/api')) {
+    // Not `path`, which is worked out anew each time it is looked at.
+    if (request.url.startsWith('/api')) {
       response.setHeader(SERVER_TIME_HEADER, String(clock.now().getTime()));
       response.setHeader('Cache-Control', 'no-store');
     }

@@ -54,7 +54,7 @@ export function hostGuard(allowed: readonly string[]) {
       );
       return;
     }
-    const foreign = request.path.startsWith('/api')
+    const foreign = request.url.startsWith('/api')
       ? foreignPage(request.headers, allowedHosts)
       : undefined;
     if (foreign !== undefined) {
