@@ -78,7 +78,7 @@ export class FaultProxy {
       asked.resume();
       return;
     }
-    const { origin, ...headers } = asked.headers;
+    const { origin: _origin, ...headers } = asked.headers;
     const forwarded = request(
       new URL(asked.url ?? '/', this.target()),
       // A box that hands requests on makes them its own.

@@ -6,6 +6,7 @@ import { setTimeout } from 'node:timers/promises';
 import { createApp } from '../create-app.js';
 import { migrate } from '../database/migrate.js';
 import { connect } from '../database/connect.js';
+import { testSettings } from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 import { makePino } from './logger.js';
 
@@ -15,17 +16,7 @@ test('no form of an address brings a token into the log, and only its owner read
   await migrate(database);
   await database.close();
   const logFile = join(tmpdir(), `kettle-${randomUUID()}.log`);
-  const app = await createApp({
-    databaseUrl,
-    host: '127.0.0.1',
-    port: 0,
-    allowedHosts: [],
-    webFolder: undefined,
-    demo: false,
-    instance: 'test',
-    logLevel: 'info',
-    logFile,
-  });
+  const app = await createApp({ ...testSettings(databaseUrl), logLevel: 'info', logFile });
   await app.listen(0, '127.0.0.1');
   const address = await app.getUrl();
   const token = 'kettle_c2VjcmV0LXRva2Vu';

@@ -6,6 +6,7 @@ import type { EventBody, FormulaBody } from '@idle-kettle/contract';
 import { createApp } from '../create-app.js';
 import { connect } from '../database/connect.js';
 import { migrate } from '../database/migrate.js';
+import type { Settings } from '../settings.js';
 
 type Agent = ReturnType<typeof request>;
 
@@ -16,22 +17,25 @@ export interface TestApp {
   readonly close: () => Promise<void>;
 }
 
-/** The real server over a migrated database, not listening. */
+/** Settings of a server of a test: on loopback, at any port, silent. */
+export const testSettings = (databaseUrl: string): Settings => ({
+  databaseUrl,
+  host: '127.0.0.1',
+  port: 0,
+  allowedHosts: [],
+  webFolder: undefined,
+  demo: false,
+  instance: 'test',
+  logLevel: 'silent',
+  logFile: undefined,
+});
+
+/** The real server over a migrated database. */
 export async function startTestApp(databaseUrl: string): Promise<TestApp> {
   const database = await connect(databaseUrl);
   await migrate(database);
   await database.close();
-  const app = await createApp({
-    databaseUrl,
-    host: '127.0.0.1',
-    port: 0,
-    allowedHosts: [],
-    webFolder: undefined,
-    demo: false,
-    instance: 'test',
-    logLevel: 'silent',
-    logFile: undefined,
-  });
+  const app = await createApp(testSettings(databaseUrl));
   await app.listen(0, '127.0.0.1');
   return { app, http: request(await app.getUrl()), close: () => app.close() };
 }

@@ -36,6 +36,10 @@ function Row({
   );
 }
 
+function RowButton(props: { readonly onClick: () => void; readonly children: ReactNode }) {
+  return <button type="button" className="btn btn-sm min-h-[36px]" {...props} />;
+}
+
 const AWAY_WORDS: Readonly<Record<AwayReason, string>> = {
   'no-answer': 'Offline: the server does not answer.',
   stranger: 'Offline: something else answers in place of the server, such as a login page.',
@@ -59,14 +63,7 @@ function OfflineRow() {
     counted([...drafts.values()].filter(isWaiting).length, 'formula', 'formulas'),
   ].filter((words) => !words.startsWith('0 '));
   return (
-    <Row
-      Icon={CloudOff}
-      action={
-        <button type="button" className="btn btn-sm min-h-[36px]" onClick={outbox.hurry}>
-          Try now
-        </button>
-      }
-    >
+    <Row Icon={CloudOff} action={<RowButton onClick={outbox.hurry}>Try now</RowButton>}>
       <strong>{AWAY_WORDS[away]}</strong>
       {asking !== undefined && since !== undefined && ` What is shown is from ${moment(since)}.`}
       {waiting.length > 0 &&
@@ -125,15 +122,7 @@ function NoOfflineCopyRow() {
   return (
     <Row
       Icon={HardDrive}
-      action={
-        <button
-          type="button"
-          className="btn btn-sm min-h-[36px]"
-          onClick={() => understood.set(true)}
-        >
-          Understood
-        </button>
-      }
+      action={<RowButton onClick={() => understood.set(true)}>Understood</RowButton>}
     >
       At this address the browser keeps no offline copy: while the server is away, do not reload or
       close this page. Over https, or on the server’s own machine, it does.
@@ -156,15 +145,7 @@ function ClockRow() {
   return (
     <Row
       Icon={Clock}
-      action={
-        <button
-          type="button"
-          className="btn btn-sm min-h-[36px]"
-          onClick={() => told.set(difference_ms)}
-        >
-          Understood
-        </button>
-      }
+      action={<RowButton onClick={() => told.set(difference_ms)}>Understood</RowButton>}
     >
       <strong>{clockWords(difference_ms)}</strong> Times are corrected here; set the clock of this
       device right.
