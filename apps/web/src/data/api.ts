@@ -8,7 +8,7 @@ import {
   type ProblemBody,
   type ProblemCode,
 } from '@idle-kettle/contract';
-import { deviceNow, noteServerTime } from './clock.js';
+import { APART_MS, deviceNow, noteServerTime } from './clock.js';
 import { asJson } from './json.js';
 import { noteAnswer, noteKeptAnswer, noteNoAnswer, type AwayReason } from './reachability.js';
 
@@ -69,8 +69,19 @@ function recognize({ headers, status }: Response, askedAt: number): void {
   }
   const serverTime = serverTimeOf(headers);
   if (serverTime === undefined) throw away('stranger', status);
-  noteServerTime(serverTime, (askedAt + deviceNow()) / 2);
+  if (noteServerTime(serverTime, (askedAt + deviceNow()) / 2)) askAgainForTheTime();
   noteAnswer(serverTime);
+}
+
+let asksAgain = false;
+/** A clock that seems wrong is asked for once more, so that it is known soon. */
+function askAgainForTheTime(): void {
+  if (asksAgain) return;
+  asksAgain = true;
+  setTimeout(() => {
+    asksAgain = false;
+    void get('/health').catch(() => undefined);
+  }, 1.2 * APART_MS);
 }
 
 async function ask(

@@ -15,7 +15,7 @@ const pass = (ms: number): void => {
   runs_ms += ms;
 };
 /** An answer of the server, which is right. */
-const answer = (): void => noteServerTime(right, right + wrong_ms);
+const answer = (): boolean => noteServerTime(right, right + wrong_ms);
 /** Until the clocks are known to agree. */
 const settle = (): void => {
   wrong_ms = 0;

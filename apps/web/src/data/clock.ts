@@ -12,7 +12,7 @@ const difference = browserStore<number>({
 });
 
 /** A difference must be measured twice, so far apart, ms, and within so much, before it counts. */
-const APART_MS = 1000;
+export const APART_MS = 1000;
 const WITHIN_MS = 5000;
 let measured: { readonly difference_ms: number; readonly at: number } | undefined;
 
@@ -22,19 +22,24 @@ let measured: { readonly difference_ms: number; readonly at: number } | undefine
  *
  * @param serverTime milliseconds since 1970, as the answer says
  * @param at what this device's clock showed in between question and answer
+ * @returns whether another answer is wanted, to be sure
  */
-export function noteServerTime(serverTime: number, at: number): void {
+export function noteServerTime(serverTime: number, at: number): boolean {
   const difference_ms = serverTime - at;
   if (Math.abs(difference_ms) < CLOCKS_AGREE_MS) {
     measured = undefined;
     if (difference.get() !== 0) difference.set(0);
-    return;
+    return false;
   }
   const before = measured;
   measured = { difference_ms, at };
-  if (!before || Math.abs(before.difference_ms - difference_ms) > WITHIN_MS) return;
-  if (Math.abs(at - before.at) < APART_MS) measured = before;
-  else if (Math.abs(difference.get() - difference_ms) > WITHIN_MS) difference.set(difference_ms);
+  if (!before || Math.abs(before.difference_ms - difference_ms) > WITHIN_MS) return true;
+  if (Math.abs(at - before.at) < APART_MS) {
+    measured = before;
+    return true;
+  }
+  if (Math.abs(difference.get() - difference_ms) > WITHIN_MS) difference.set(difference_ms);
+  return false;
 }
 
 /** What the clock of this device shows beyond a clock that only runs on. */
