@@ -1,3 +1,4 @@
+import type { Server } from 'node:http';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { json, raw, type RequestHandler } from 'express';
@@ -26,6 +27,9 @@ const notForInstruments =
     if (request.url === '/api/readings') next();
     else handle(request, response, next);
   };
+
+/** A connection nobody uses is closed after so long, ms. */
+const KEPT_OPEN_MS = 75_000;
 
 /** Answers HEAD where GET would never end. */
 const headOf =
@@ -100,5 +104,8 @@ export async function createApp(
   serveOpenApi(app);
   if (settings.webFolder !== undefined) serveWebApp(app, settings.webFolder);
   app.enableShutdownHooks();
+  // Longer than the pause of a page or a probe between two questions: a connection that is closed in
+  // the moment it is used again costs one of them an answer.
+  (app.getHttpServer() as Server).keepAliveTimeout = KEPT_OPEN_MS;
   return app;
 }
