@@ -35,7 +35,8 @@ class Probe {
     while (!this.stopped) {
       this.waiting.push({
         at: new Date().toISOString(),
-        temperature_C: Math.round((60 + (this.count += 1) / 100) * 100) / 100,
+        // So slowly that in an hour it does not come to what is typed.
+        temperature_C: Math.round((60 + (this.count += 1) / 1000) * 1000) / 1000,
       });
       await this.send();
       await pause(150);
