@@ -105,6 +105,6 @@ export async function createApp(
   app.enableShutdownHooks();
   // Longer than the pause of a page or a probe between two questions: a connection that is closed in
   // the moment it is used again costs one of them an answer.
-  (app.getHttpServer()).keepAliveTimeout = KEPT_OPEN_MS;
+  app.getHttpServer().keepAliveTimeout = KEPT_OPEN_MS;
   return app;
 }
