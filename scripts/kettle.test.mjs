@@ -443,6 +443,53 @@ test('five batches of a kitchen halve what the next ones are wrong by', async ()
   assert.equal(benchSeason(), true);
 });
 
+test('boils are looked at on a thread of their own, with the same result, and one after the other', async () => {
+  const learning = '../apps/server/dist/learning';
+  const { BoilReader } = await import(`${learning}/boil-reader.js`);
+  const { lookAt } = await import(`${learning}/look-at.js`);
+  const from = Date.parse('2026-09-12T10:00:00Z');
+  const event = (type, minute, body) => ({
+    id: `${type} ${minute}`,
+    type,
+    at: new Date(from + minute * 60_000).toISOString(),
+    device: 'bench',
+    body,
+  });
+  // From cold to the boil in 18 minutes, then slowly on to the gel.
+  const temperature_C = (minute) =>
+    minute < 18 ? 20 + (76 * minute) / 18 : 96.2 + (4.2 * (minute - 18)) / 42;
+  const events = [
+    event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1, altitude_m: 1180 }),
+    ...Array.from({ length: 480 }, (_, i) =>
+      event('reading', i / 8, { temperature_C: Math.round(temperature_C(i / 8) * 10) / 10 }),
+    ),
+    event('done', 60, {}),
+  ];
+  const document = {
+    format: 'idle-kettle/formula',
+    version: 1,
+    title: 'Damson jam',
+    kind: 'jam',
+    method: 'long-boil',
+    lines: [
+      { ingredient: 'damson', form: 'pitted', amount: '2.4 kg' },
+      { ingredient: 'white-sugar', amount: '2.2 kg' },
+    ],
+    finish: { type: 'gel-temperature' },
+    jars: [{ size: '454-g' }],
+  };
+  const boil = { document, events, kitchen: { altitude_m: 1180 }, known: [] };
+  const reader = new BoilReader();
+  const expected = JSON.parse(JSON.stringify(lookAt(boil)));
+  assert.ok(expected.evidence, 'there is nothing to compare');
+  const began = performance.now();
+  const found = await Promise.all([1, 2, 3, 4].map(() => reader.lookAt(boil)));
+  // One that is not heard from is given up after ten seconds.
+  assert.ok(performance.now() - began < 9000);
+  for (const each of found) assert.deepEqual(JSON.parse(JSON.stringify(each)), expected);
+  await reader.onModuleDestroy();
+});
+
 test('two thousand odd requests over every route: no 5xx, no answer that is missing', async () => {
   const { fuzz } = await import('./bench-fuzz.mjs');
   const seed = 20_261_128;

@@ -35,19 +35,8 @@ export class BoilReader implements OnModuleDestroy {
 
   private async ask(boil: BoilToLookAt): Promise<LookedAt> {
     clearTimeout(this.idle);
-    const worker = (this.worker ??= new Worker(WORKER));
-    const answer = await new Promise<LookedAt | undefined>((resolve) => {
-      const timer = setTimeout(() => resolve(undefined), PATIENCE_MS);
-      const settle = (found: LookedAt | undefined): void => {
-        clearTimeout(timer);
-        worker.removeAllListeners();
-        resolve(found);
-      };
-      worker.once('message', (found: LookedAt) => settle(found));
-      worker.once('error', () => settle(undefined));
-      worker.once('exit', () => settle(undefined));
-      worker.postMessage(boil);
-    });
+    const worker = (this.worker ??= newWorker());
+    const answer = await answerOf(worker, boil);
     if (answer === undefined) await this.end();
     else this.idle = setTimeout(() => void this.end(), IDLE_MS).unref();
     return answer ?? NOTHING;
@@ -56,7 +45,24 @@ export class BoilReader implements OnModuleDestroy {
   private async end(): Promise<void> {
     const worker = this.worker;
     this.worker = undefined;
-    worker?.removeAllListeners();
     await worker?.terminate();
   }
+}
+
+/** What goes wrong in a thread while nobody waits for it is nobody's concern. */
+const newWorker = (): Worker => new Worker(WORKER).on('error', () => undefined);
+
+/** @returns undefined where the thread failed, or took too long */
+function answerOf(worker: Worker, boil: BoilToLookAt): Promise<LookedAt | undefined> {
+  return new Promise((resolve) => {
+    const settle = (found: LookedAt | undefined): void => {
+      clearTimeout(timer);
+      worker.off('message', settle).off('error', fail).off('exit', fail);
+      resolve(found);
+    };
+    const fail = (): void => settle(undefined);
+    const timer = setTimeout(fail, PATIENCE_MS);
+    worker.on('message', settle).on('error', fail).on('exit', fail);
+    worker.postMessage(boil);
+  });
 }

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectConnection, InjectModel } from '@nestjs/sequelize';
 import { addDays } from 'date-fns/addDays';
@@ -202,10 +203,11 @@ export class ShelfService {
       ) {
         throw new ProblemException('id-taken', 'this id already stands for other jars');
       }
-      if (isNew)
+      // What was taken off the list again may be put there again, by the same device or another.
+      if (isNew || (await this.wasTakenOff(id, transaction)))
         await this.moves.create(
           {
-            id,
+            id: isNew ? id : randomUUID(),
             householdId,
             lotId: id,
             change: jars?.length ?? count,
@@ -238,6 +240,11 @@ export class ShelfService {
     );
     const known = new Set(put.map(({ jar }) => jar));
     return jars.filter((jar) => !known.has(jar));
+  }
+
+  private async wasTakenOff(lotId: string, transaction: Transaction): Promise<boolean> {
+    const put = await this.moves.sum('change', { where: { lotId, reason: 'put' }, transaction });
+    return Number(put) <= 0;
   }
 
   /** The lot jars are in: their own, or the one another device has put them into. */

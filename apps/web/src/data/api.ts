@@ -44,6 +44,8 @@ export class ServerAway extends Error {
 }
 
 const PATIENCE_MS = 8000;
+/** What is answered at once where anything is. */
+const HEALTH = '/health';
 
 /** Problems that are none of what was sent: the same may be taken later. */
 const LATER: Readonly<Partial<Record<ProblemCode, AwayReason>>> = {
@@ -80,7 +82,7 @@ function askAgainForTheTime(): void {
   asksAgain = true;
   setTimeout(() => {
     asksAgain = false;
-    void get('/health').catch(() => undefined);
+    void get(HEALTH).catch(() => undefined);
   }, 1.2 * APART_MS);
 }
 
@@ -104,8 +106,11 @@ async function ask(
       ...(body !== undefined && { body: body instanceof Blob ? body : asJson(body) }),
       signal: AbortSignal.timeout(patience_ms),
     });
-  } catch {
-    throw away('no-answer');
+  } catch (error) {
+    if ((error as Error).name !== 'TimeoutError' || path === HEALTH) throw away('no-answer');
+    // One answer that is long in coming is no server that is away: that is asked.
+    void get(HEALTH).catch(() => undefined);
+    throw new ServerAway('no-answer');
   }
 }
 
