@@ -1,11 +1,10 @@
 // Odd requests over every route, made from the API's own description: whatever is sent, the answer
 // is no 5xx, comes in time, and says what is wrong as problem+json; the memory of the server comes
 // back. The seed is printed; with it the same requests are made again.
-import { readFileSync } from 'node:fs';
 import { request } from 'node:http';
 import { createHash } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
-import { benchDatabase, pause, quantile, startServer } from './bench-server.mjs';
+import { benchDatabase, memory_MB, pause, quantile, startServer } from './bench-server.mjs';
 
 const PATIENCE_MS = 20_000;
 /** Of all that was sent, the memory after so much is compared with that at the end. */
@@ -305,9 +304,6 @@ function send(port, { method, path, headers, body }) {
     asked.end(body);
   });
 }
-
-const memory_MB = (pid) =>
-  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024;
 
 const shown = ({ method, path, body = '' }) => `${method} ${path} ${body.slice(0, 300)}`;
 

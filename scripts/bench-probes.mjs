@@ -9,6 +9,7 @@ import {
   ask,
   benchDatabase,
   cpuSeconds,
+  DAMSON_JAM,
   pause,
   quantile,
   rowByRow,
@@ -73,22 +74,9 @@ const here = await startServer(url);
 const there = await startServer(url);
 let kept = true;
 try {
-  const document = {
-    format: 'idle-kettle/formula',
-    version: 1,
-    title: 'Damson jam',
-    kind: 'jam',
-    method: 'long-boil',
-    finish: { type: 'gel-temperature' },
-    jars: [{ size: '340-g' }],
-    lines: [
-      { amount: '2 kg', ingredient: 'damson' },
-      { amount: '1.8 kg', ingredient: 'white-sugar' },
-    ],
-  };
   const probes = await together(PROBES, async (i) => {
     const batchId = randomUUID();
-    await ask(here.port, 'PUT', `/batches/${batchId}`, { document, revision: 0 });
+    await ask(here.port, 'PUT', `/batches/${batchId}`, { document: DAMSON_JAM, revision: 0 });
     const { body } = await ask(here.port, 'POST', '/instruments', {
       id: randomUUID(),
       name: `probe ${i}`,

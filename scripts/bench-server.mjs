@@ -190,3 +190,22 @@ export async function rowByRow(databaseUrl, seconds = 8) {
   if (tps === undefined) throw new Error(`pgbench did not say: ${stdout}${stderr}`);
   return Number(tps);
 }
+
+/** Memory a process holds, MB. */
+export const memory_MB = (pid) =>
+  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024;
+
+/** What is in the pan where it does not matter what. */
+export const DAMSON_JAM = {
+  format: 'idle-kettle/formula',
+  version: 1,
+  title: 'Damson jam',
+  kind: 'jam',
+  method: 'long-boil',
+  lines: [
+    { ingredient: 'damson', form: 'pitted', amount: '2.4 kg' },
+    { ingredient: 'white-sugar', amount: '2.2 kg' },
+  ],
+  finish: { type: 'gel-temperature' },
+  jars: [{ size: '454-g' }],
+};

@@ -1,10 +1,18 @@
 // Half an hour of an evening for many: 200 probes, 20 open streams, lists and photos, on one server.
 // Its memory is flat: what it holds at the end is no more than after warming up, within a tenth.
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import sharp from 'sharp';
-import { ask, benchDatabase, pause, quantile, startServer, together } from './bench-server.mjs';
+import {
+  ask,
+  benchDatabase,
+  DAMSON_JAM,
+  memory_MB,
+  pause,
+  quantile,
+  startServer,
+  together,
+} from './bench-server.mjs';
 
 const MINUTES = Number(process.argv[2] ?? 30);
 const PROBES = 200;
@@ -13,19 +21,6 @@ const FLAT = 1.1;
 /** Caches, pools and compiled code are there by then, share of the whole. */
 const WARM_UP = 0.2;
 
-const DOCUMENT = {
-  format: 'idle-kettle/formula',
-  version: 1,
-  title: 'Redcurrant jelly',
-  kind: 'jelly',
-  method: 'long-boil',
-  finish: { type: 'gel-temperature' },
-  jars: [{ size: '340-g' }],
-  lines: [
-    { amount: '1.2 l', ingredient: 'redcurrant-juice' },
-    { amount: '1 kg', ingredient: 'white-sugar' },
-  ],
-};
 const LISTS = [
   '/batches',
   '/kitchens',
@@ -35,9 +30,6 @@ const LISTS = [
   '/lessons',
   '/household/shelf.csv',
 ];
-
-const memory_MB = (pid) =>
-  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024;
 
 /** A page that listens; it comes and goes, as phones do. */
 function stream(port) {
@@ -57,7 +49,7 @@ let good = false;
 try {
   const probes = await together(PROBES, async (i) => {
     const batchId = randomUUID();
-    await ask(port, 'PUT', `/batches/${batchId}`, { document: DOCUMENT, revision: 0 });
+    await ask(port, 'PUT', `/batches/${batchId}`, { document: DAMSON_JAM, revision: 0 });
     const { body } = await ask(port, 'POST', '/instruments', {
       id: randomUUID(),
       name: `probe ${i}`,

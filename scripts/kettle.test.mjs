@@ -446,6 +446,7 @@ test('five batches of a kitchen halve what the next ones are wrong by', async ()
 test('boils are looked at on a thread of their own, with the same result, and one after the other', async () => {
   const learning = '../apps/server/dist/learning';
   const { BoilReader } = await import(`${learning}/boil-reader.js`);
+  const { DAMSON_JAM } = await import('./bench-server.mjs');
   const { lookAt } = await import(`${learning}/look-at.js`);
   const from = Date.parse('2026-09-12T10:00:00Z');
   const event = (type, minute, body) => ({
@@ -465,20 +466,7 @@ test('boils are looked at on a thread of their own, with the same result, and on
     ),
     event('done', 60, {}),
   ];
-  const document = {
-    format: 'idle-kettle/formula',
-    version: 1,
-    title: 'Damson jam',
-    kind: 'jam',
-    method: 'long-boil',
-    lines: [
-      { ingredient: 'damson', form: 'pitted', amount: '2.4 kg' },
-      { ingredient: 'white-sugar', amount: '2.2 kg' },
-    ],
-    finish: { type: 'gel-temperature' },
-    jars: [{ size: '454-g' }],
-  };
-  const boil = { document, events, kitchen: { altitude_m: 1180 }, known: [] };
+  const boil = { document: DAMSON_JAM, events, kitchen: { altitude_m: 1180 }, known: [] };
   const reader = new BoilReader();
   const expected = JSON.parse(JSON.stringify(lookAt(boil)));
   assert.ok(expected.evidence, 'there is nothing to compare');

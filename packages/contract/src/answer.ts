@@ -8,7 +8,7 @@ export const SERVER_TIME_HEADER = 'Idle-Kettle-Time';
 /** On every request of the app: the clock of its device, milliseconds since 1970, uncorrected. */
 export const DEVICE_TIME_HEADER = 'Idle-Kettle-Device-Time';
 
-/** Clocks that differ by less are taken for the same, ms: answers travel, and tell no seconds. */
+/** Clocks that differ by less are taken for the same, ms. A choice of ours: no step of a boil is as short. */
 export const CLOCKS_AGREE_MS = 60_000;
 
 /**

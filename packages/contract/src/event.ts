@@ -43,7 +43,7 @@ import {
   ShownBody,
   UnsealedBody,
 } from './jar-events.js';
-import { FormulaBody, LONGEST_TEXT } from './formula.js';
+import { FormulaBody, LONGEST_TEXT, MOST_LINES } from './formula.js';
 import { Moment } from './moments.js';
 import { Altitude, Count, PotValue, Within, IfPresent, PartOf, EachAnObject } from './rules.js';
 
@@ -138,7 +138,7 @@ export class FormulaFilledBody {
 
 export class OmissionBody {
   @IfPresent()
-  @Count(0, 999, 'write its place in the lines, from 0')
+  @Count(0, MOST_LINES - 1, 'write its place in the lines, from 0')
   line?: number;
 
   @IsString({ message: 'write the ingredient' })

@@ -50,9 +50,14 @@ const LONGEST_CHOICE = 20;
  * The wire takes more than the document may hold: what is too long, or too much, is a problem of
  * the document, shown where it stands. It is never a reason to lose what was typed.
  */
+
+/** The longest text of a document on the wire, letters; choices of ours, as the next. */
 export const LONGEST_TEXT = 10_000;
 /** So many times as long as a list of the document may be. */
 const LONGER_LISTS = 5;
+/** Lines, and jar sizes, of a document on the wire. */
+export const MOST_LINES = LONGER_LISTS * FORMULA_FIELDS.document.lines.most;
+export const MOST_JAR_SIZES = LONGER_LISTS * FORMULA_FIELDS.document.jars.most;
 
 function numberRules({
   least,

@@ -21,6 +21,7 @@ import {
   type ShowResult,
   type UnsealedPlace,
 } from '@idle-kettle/core';
+import { MOST_JAR_SIZES } from './formula.js';
 import { Day, Moment } from './moments.js';
 import {
   Altitude,
@@ -35,6 +36,12 @@ import {
   EachAnObject,
 } from './rules.js';
 
+/**
+ * Letters of a jar's id: one that was counted without an id of its own is known by the id of the count,
+ * its size and its number.
+ */
+const LONGEST_JAR_ID = 80;
+
 /** Full jars by the ids they were given where each was tapped. */
 export function JarIds(): PropertyDecorator {
   const message = 'write the ids of jars, each once';
@@ -47,8 +54,6 @@ export function JarIds(): PropertyDecorator {
     Length(1, LONGEST_JAR_ID, { each: true, message }),
   );
 }
-/** One that was counted without an id of its own is known by its count's, its size and its number. */
-const LONGEST_JAR_ID = 80;
 
 export class JarsFilledBody {
   @IsString({ message: 'write a jar size' })
@@ -73,7 +78,7 @@ export class JarsFilledBody {
 
 export class JarredBody {
   @IsArray({ message: 'write a list of jars' })
-  @ArrayMaxSize(100, { message: 'write at most 100 sizes' })
+  @ArrayMaxSize(MOST_JAR_SIZES, { message: `write at most ${MOST_JAR_SIZES} sizes` })
   @EachAnObject()
   @Type(() => JarsFilledBody)
   jars!: JarsFilledBody[];
@@ -89,7 +94,7 @@ function JarsOfLoad(): PropertyDecorator {
   return all(
     IfPresent(),
     IsArray({ message: 'write a list of jars' }),
-    ArrayMaxSize(100, { message: 'write at most 100 sizes' }),
+    ArrayMaxSize(MOST_JAR_SIZES, { message: `write at most ${MOST_JAR_SIZES} sizes` }),
     EachAnObject(),
     Type(() => JarCountBody),
   );

@@ -1,4 +1,3 @@
-import {} from 'class-validator';
 import { Moment } from './moments.js';
 import { Text, Within, IfPresent } from './rules.js';
 

@@ -193,7 +193,7 @@ export class BatchService {
   }
 
   /**
-   * Makes sure that jars or photos of a batch can be stored in a transaction; see {@link holdBatch}.
+   * Makes sure that jars of a batch can be stored in a transaction; see {@link holdBatch}.
    */
   async hold(id: string, transaction: Transaction): Promise<void> {
     await holdBatch(this.sequelize, id, await this.households.current(), transaction);

@@ -183,6 +183,17 @@ test('a log may come before its formula, or without it', async () => {
   expect(await idsOf(id)).toEqual([early.id]);
 });
 
+test('a place that was kept for a formula is no other text: whatever comes first is the formula', async () => {
+  const id = randomUUID();
+  await append(id, [reading(97)]).expect(200);
+  // The device knew it from a server that has since gone back to an older backup.
+  const { body } = await kitchen.http
+    .put(`/api/batches/${id}`)
+    .send({ document: damsonJam(), revision: 7 })
+    .expect(200);
+  expect(body).toMatchObject({ revision: 8, document: { title: 'Damson jam' } });
+});
+
 test('a batch that was deleted takes nothing in, until somebody brings it back', async () => {
   const id = await newBatch(kitchen.http);
   await kitchen.http.delete(`/api/batches/${id}`).expect(204);

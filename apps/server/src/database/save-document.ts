@@ -57,7 +57,8 @@ export async function saveDocument<M extends Model & Revisioned>(
       const other = Object.entries(extra).some(([key, value]) => row.get(key) !== value);
       return other ? row.update(extra, { transaction }) : row;
     }
-    if (row.revision !== revision) {
+    // What only keeps the place for a document that comes later is overwritten by any.
+    if (row.revision !== revision && row.revision > 0) {
       throw new ProblemException(
         'revision-conflict',
         'it was changed on another device since you opened it; choose which to keep',

@@ -14,6 +14,8 @@ import { Empty, Page } from '../ui/page.js';
 import { useFormats, type Formats } from '../ui/preferences.js';
 import { saveFile } from '../ui/save-file.js';
 import { fieldsToMend, mended, sentOf } from './mend.js';
+import { BringBack } from '../batch/bring-back.js';
+import { MOVE_WORDS } from '../ui/move-words.js';
 
 const UNDO_MS = 10_000;
 
@@ -30,15 +32,6 @@ function wordsOf(event: BatchEvent, formats: Formats): string {
     return event.type;
   }
 }
-
-const MOVE_WORDS = {
-  put: 'put on the list',
-  eaten: 'eaten',
-  given: 'given away',
-  discarded: 'thrown out',
-  counted: 'counted',
-  moved: 'moved',
-} as const;
 
 /** What an item says happened. */
 function title(item: OutboxItem, formats: Formats): string {
@@ -88,21 +81,6 @@ function Entry({
       {children}
       <div className="mt-3 flex flex-wrap gap-2">{actions}</div>
     </li>
-  );
-}
-
-/** Brings the batch back, with everything of it that waits here. */
-function BringBack({ batchId }: { readonly batchId: string }) {
-  const bringBack = (): void =>
-    void outbox
-      .bringBack(batchId)
-      .catch((error: unknown) =>
-        toast.error('The batch is not back yet', { description: (error as Error).message }),
-      );
-  return (
-    <button type="button" className="btn btn-primary" onClick={bringBack}>
-      Bring the batch back
-    </button>
   );
 }
 

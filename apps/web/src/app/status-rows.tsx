@@ -5,13 +5,13 @@ import { useEffect, type ReactNode } from 'react';
 import { Link, useLocation } from 'react-router';
 import { browserStore } from '../data/browser-store.js';
 import { useClockDifference } from '../data/clock.js';
-import { isWaiting, outbox } from '../data/outbox.js';
+import { isWaiting } from '../data/outbox.js';
 import { useOutbox } from '../data/queries.js';
+import { askNow } from '../data/watch-server.js';
+import { counted } from '../ui/sentence.js';
 import { forgetSince, useReachability, type AwayReason } from '../data/reachability.js';
 import { useBrowserKeeps } from '../data/store.js';
 import { clockWords, isSameClock } from './clock-words.js';
-
-const counted = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
 
 /** A line across the top of every screen; there is none while all is well. */
 function Row({
@@ -58,12 +58,15 @@ function OfflineRow() {
   useEffect(forgetSince, [pathname]);
   const away = sending ?? asking;
   if (away === undefined) return null;
+  const [entries, formulas] = [items, [...drafts.values()]].map(
+    (all) => all.filter(isWaiting).length,
+  );
   const waiting = [
-    counted(items.filter(isWaiting).length, 'entry', 'entries'),
-    counted([...drafts.values()].filter(isWaiting).length, 'formula', 'formulas'),
-  ].filter((words) => !words.startsWith('0 '));
+    entries ? counted(entries, 'entry', 'entries') : [],
+    formulas ? counted(formulas, 'formula') : [],
+  ].flat();
   return (
-    <Row Icon={CloudOff} action={<RowButton onClick={outbox.hurry}>Try now</RowButton>}>
+    <Row Icon={CloudOff} action={<RowButton onClick={askNow}>Try now</RowButton>}>
       <strong>{AWAY_WORDS[away]}</strong>
       {asking !== undefined && since !== undefined && ` What is shown is from ${moment(since)}.`}
       {waiting.length > 0 &&

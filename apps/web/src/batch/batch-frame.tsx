@@ -19,6 +19,7 @@ import { useFormats, usePreferences } from '../ui/preferences.js';
 import { Notice } from '../ui/notice.js';
 import { Loading, Page, useTitle } from '../ui/page.js';
 import { BatchContext, useBatch, type BenchBatch } from './batch-context.js';
+import { BringBack } from './bring-back.js';
 import { Rail } from './rail.js';
 import { KEEPING_WORDS } from './readouts.js';
 import { useDocument } from './use-document.js';
@@ -61,13 +62,7 @@ function Bench({ batchId }: { readonly batchId: string }) {
       return (
         <Page title="This batch was deleted" lead="Somebody deleted it, here or on another device.">
           <div className="flex gap-2">
-            <button
-              type="button"
-              className="btn btn-primary"
-              onClick={() => void outbox.bringBack(batchId).catch(() => undefined)}
-            >
-              Bring it back
-            </button>
+            <BringBack batchId={batchId} />
             <Link to="/" className="btn">
               Back to today
             </Link>

@@ -4,6 +4,7 @@ import {
   SERVER_TIME_HEADER,
   serverTimeOf,
 } from '@idle-kettle/contract';
+import type { AwayReason } from './reachability.js';
 
 /*
  * What the screens show while the server, or its database, is away: the last answer to each
@@ -35,7 +36,7 @@ export const isKept = ({ method, url }: Pick<Request, 'method' | 'url'>): boolea
 const AWAY: readonly number[] = [502, 503, 504];
 
 /** Why an answer is not to be shown; undefined where it is. */
-function whyAway(answer: Response): string | undefined {
+function whyAway(answer: Response): AwayReason | undefined {
   if (serverTimeOf(answer.headers) === undefined) return 'stranger';
   return AWAY.includes(answer.status) ? 'database' : undefined;
 }
@@ -54,7 +55,7 @@ async function keep(cache: Cache, request: Request, answer: Response): Promise<v
 }
 
 /** An earlier answer, marked as one. */
-async function marked(kept: Response, because: string): Promise<Response> {
+async function marked(kept: Response, because: AwayReason): Promise<Response> {
   const headers = new Headers(kept.headers);
   headers.set(KEPT_ANSWER_HEADER, String(serverTimeOf(kept.headers) ?? 0));
   headers.set(KEPT_BECAUSE_HEADER, because);

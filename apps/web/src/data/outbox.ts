@@ -51,14 +51,17 @@ const without = <T extends { refused?: unknown }>({
   ...thing
 }: T): Omit<T, 'refused'> => thing;
 
-/** Whether an item was refused for want of another that was: it may be taken once that one is. */
-const hungOn = (item: OutboxItem, mended: OutboxItem): boolean => {
-  if (item.refused?.code !== 'not-found' || mended.kind === 'event') return false;
-  const lotOf = (each: OutboxItem) => (each.kind === 'event' ? undefined : lotIdOf(each));
-  return lotOf(item) === lotIdOf(mended);
+/** The lot an item is about; undefined for what is in a log. */
+const lotIdOf = (item: OutboxItem): string | undefined => {
+  if (item.kind === 'event') return undefined;
+  return item.kind === 'put' ? item.id : item.lotId;
 };
-const lotIdOf = (item: Exclude<OutboxItem, { kind: 'event' }>): string =>
-  item.kind === 'put' ? item.id : item.lotId;
+
+/** Whether an item was refused for want of jars that are mended now: it may be taken once they are. */
+const hungOn = (item: OutboxItem, mended: OutboxItem): boolean =>
+  item.refused?.code === 'not-found' &&
+  lotIdOf(mended) !== undefined &&
+  lotIdOf(item) === lotIdOf(mended);
 
 /**
  * Keeps what happened here until the server has it.

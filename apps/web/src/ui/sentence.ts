@@ -1,3 +1,7 @@
+/** A number with its noun: "1 jar", "3 jars". */
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
+
 /** With a capital, but for what is never written with one. */
 export const capital = (text: string): string =>
   text.startsWith('pH') ? text : `${text.charAt(0).toUpperCase()}${text.slice(1)}`;

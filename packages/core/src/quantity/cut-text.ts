@@ -1,5 +1,3 @@
-const characters = new Intl.Segmenter(undefined, { granularity: 'grapheme' });
-
 /**
  * The beginning of a text, cut between two characters as a person sees them: an emoji or an accented
  * letter stays whole or is left out.
@@ -8,8 +6,10 @@ const characters = new Intl.Segmenter(undefined, { granularity: 'grapheme' });
  */
 export function cutText(text: string, most: number): string {
   if (text.length <= most) return text;
+  // Made when it is wanted: hardly any text is too long.
+  const characters = new Intl.Segmenter(undefined, { granularity: 'grapheme' });
   let end = 0;
-  // A character is never longer than this many units in practice; what is behind is of no interest.
+  // What is further behind is of no interest.
   for (const { index, segment } of characters.segment(text.slice(0, most + LONGEST_CHARACTER))) {
     if (index + segment.length > most) break;
     end = index + segment.length;
@@ -17,5 +17,5 @@ export function cutText(text: string, most: number): string {
   return text.slice(0, end);
 }
 
-/** The longest emoji sequences of Unicode 16 have 15 units; doubled for what may come. */
+/** UTF-16 units of the longest character: emoji sequences have up to 15, from memory; doubled. */
 const LONGEST_CHARACTER = 30;

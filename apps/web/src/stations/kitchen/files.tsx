@@ -8,6 +8,7 @@ import {
 import { ApiProblem, request } from '../../data/api.js';
 import { forgetCursors, queryClient } from '../../data/queries.js';
 import { Notice } from '../../ui/notice.js';
+import { counted } from '../../ui/sentence.js';
 
 /** A large household takes a while to look through, ms. */
 const PATIENCE_MS = 180_000;
@@ -31,9 +32,6 @@ type State =
       readonly why: string;
       readonly errors: readonly FieldProblem[];
     };
-
-const counted = (count: number, one: string, many = `${one}s`): string =>
-  `${count} ${count === 1 ? one : many}`;
 
 /** What came in, in a sentence. */
 export function broughtWords({ added, already, attestationsLeftOut }: HouseholdImport): string[] {

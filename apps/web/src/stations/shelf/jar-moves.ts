@@ -4,17 +4,12 @@ import type { KeptIn } from '@idle-kettle/core';
 import { today } from '../../data/clock.js';
 import { outbox } from '../../data/outbox.js';
 import { newId } from '../../data/ids.js';
+import { MOVE_WORDS } from '../../ui/move-words.js';
 
 const UNDO_MS = 8000;
 const at = (): string => today().toISOString();
 const jars = (count: number, title: string): string =>
   count === 1 ? `One ${title}` : `${count} ${title}`;
-
-const WORDS: Readonly<Record<'eaten' | 'given' | 'discarded', string>> = {
-  eaten: 'eaten',
-  given: 'given away',
-  discarded: 'thrown out',
-};
 
 const move = (
   lot: LotView,
@@ -27,11 +22,11 @@ const move = (
 export function take(
   lot: LotView,
   count: number,
-  reason: keyof typeof WORDS,
+  reason: 'eaten' | 'given' | 'discarded',
   words: { whom?: string; note?: string } = {},
 ): void {
   move(lot, -count, reason, words);
-  toast(`${jars(count, lot.title)} ${WORDS[reason]}${words.whom ? ` to ${words.whom}` : ''}`, {
+  toast(`${jars(count, lot.title)} ${MOVE_WORDS[reason]}${words.whom ? ` to ${words.whom}` : ''}`, {
     action: { label: 'Put it back', onClick: () => move(lot, count, reason) },
     duration: UNDO_MS,
   });

@@ -3,15 +3,7 @@ import { format } from 'date-fns';
 import type { MoveView } from '@idle-kettle/contract';
 import { request } from '../../data/api.js';
 import { keys } from '../../data/queries.js';
-
-const WORDS: Readonly<Record<MoveView['reason'], string>> = {
-  put: 'put up',
-  eaten: 'eaten',
-  given: 'given away',
-  discarded: 'thrown out',
-  counted: 'by the count',
-  moved: 'moved',
-};
+import { MOVE_WORDS } from '../../ui/move-words.js';
 
 /** What came and went lately: to whom, and why. */
 export function Story() {
@@ -35,7 +27,7 @@ export function Story() {
               {Math.abs(change)}
             </span>
             <span>
-              {title}, {WORDS[reason]}
+              {title}, {MOVE_WORDS[reason]}
               {whom !== '' && ` to ${whom}`}
               {note !== '' && `: ${note}`}
             </span>

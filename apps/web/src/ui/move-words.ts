@@ -1,0 +1,11 @@
+import type { MoveReason } from '@idle-kettle/contract';
+
+/** Why jars came or went. */
+export const MOVE_WORDS: Readonly<Record<MoveReason, string>> = {
+  put: 'put up',
+  eaten: 'eaten',
+  given: 'given away',
+  discarded: 'thrown out',
+  counted: 'by the count',
+  moved: 'moved',
+};
