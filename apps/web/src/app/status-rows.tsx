@@ -26,18 +26,18 @@ function Row({
   return (
     <div
       role="status"
-      className="flex flex-wrap items-center justify-center gap-x-3 gap-y-1 border-b border-line px-4 py-2"
+      className="flex items-center justify-center gap-3 border-b border-line px-4 py-2"
       style={{ background: 'var(--notice)' }}
     >
       <Icon aria-hidden="true" className="size-5 shrink-0 text-watch" />
-      <span className="min-w-0">{children}</span>
+      <span className="min-w-0 flex-1 leading-snug sm:flex-none">{children}</span>
       {action}
     </div>
   );
 }
 
 function RowButton(props: { readonly onClick: () => void; readonly children: ReactNode }) {
-  return <button type="button" className="btn btn-sm min-h-[36px]" {...props} />;
+  return <button type="button" className="btn btn-sm min-h-[44px] shrink-0" {...props} />;
 }
 
 const AWAY_WORDS: Readonly<Record<AwayReason, string>> = {
@@ -85,7 +85,7 @@ function NotSavedRow() {
     <Row
       Icon={TriangleAlert}
       action={
-        <Link to="/not-saved" className="btn btn-sm min-h-[36px]">
+        <Link to="/not-saved" className="btn btn-sm min-h-[44px] shrink-0">
           Look
         </Link>
       }
