@@ -92,7 +92,7 @@ test('a reading that no pot has is kept but set apart; one that is no number is 
   await page.goto(kettle.address);
   await layOut(page, 'Gooseberry jam', ['1 kg gooseberries', '1 kg sugar', '200 ml water']);
   await page.getByRole('link', { name: 'To the stove' }).click();
-  await page.getByRole('button', { name: 'It is on the heat' }).click();
+  await page.getByRole('button', { name: 'Start cooking' }).click();
   await page.getByLabel('or type it').fill('warm');
   await page.keyboard.press('Enter');
   await expect(

@@ -57,7 +57,7 @@ test('a jam: fruit stands in its sugar overnight, is boiled to the gel line, jar
   await page.getByRole('button', { name: /^Set test/ }).click();
   await page.getByRole('button', { name: 'wrinkles' }).click();
   await expect(evening.whatNow).toContainText('to the jars');
-  await page.getByRole('button', { name: /^It is done/ }).click();
+  await page.getByRole('button', { name: /^Finish cooking/ }).click();
   await evening.jar('340 g', 8, /^The jars went through 15 min/);
   await evening.station('Plan');
   for (const step of await page.getByRole('button', { name: /^Done: .*process 15 min/ }).all())
@@ -123,11 +123,11 @@ test('a powdered-pectin jelly: dripped, brought to a full rolling boil, one minu
   await page.getByRole('button', { name: 'The sugar is in' }).click();
   await evening.followUntil(/foam/, 1, 40);
   await evening.skip(5);
-  await page.getByRole('button', { name: /^One minute/ }).click();
+  await page.getByRole('button', { name: /^Start 1-minute/ }).click();
   await expect(page.getByText('of the hard minute, left')).toBeVisible();
   await evening.skip(1.05);
   await expect(evening.whatNow).toContainText('the time is up');
-  await page.getByRole('button', { name: /^It is done/ }).click();
+  await page.getByRole('button', { name: /^Finish cooking/ }).click();
   await evening.jar('340 g', 6, /^The jars went through 15 min/);
   await evening.station('Plan');
   await evening.tick(/^Done: lift the jars out/);
@@ -159,14 +159,14 @@ test('a slow butter: hours on a low flame, put off overnight in the fridge, fini
   await evening.followUntil(/Stir/, 30, 120);
   await page.getByRole('button', { name: 'Stirred' }).click();
   await page.getByRole('button', { name: 'Put it off…' }).click();
-  await page.getByRole('button', { name: 'In the fridge, for days' }).click();
+  await page.getByRole('button', { name: 'In the fridge, overnight' }).click();
   await expect(evening.whatNow).toContainText('Rewarm it slowly');
   await evening.skip(22 * 60);
   await page.getByRole('button', { name: 'Back on the heat' }).click();
   await evening.followUntil(/It is done/, 15, 24 * 60);
-  await page.getByRole('button', { name: /^Set test/ }).click();
-  await page.getByRole('button', { name: 'wrinkles' }).click();
-  await page.getByRole('button', { name: /^It is done/ }).click();
+  await page.getByRole('button', { name: /^Thickness/ }).click();
+  await page.getByRole('button', { name: 'mounds, no ring' }).click();
+  await page.getByRole('button', { name: /^Finish cooking/ }).click();
   await expect(panel(page).getByRole('region', { name: /^Keeping: Shelf/ })).toBeVisible();
   await evening.jar('340 g', 2, /^The jars went through \d+ min/);
   await evening.station('Plan');
@@ -196,7 +196,7 @@ test('a curd: whisked over water to its finish, never to where it curdles, and i
   await expect(evening.whatNow).toContainText('Whisk without stop');
   await expect(page.getByText(/it curdles from 8\d/)).toBeVisible();
   await evening.followUntil(/It is done/, evening.watchCurd, 90);
-  await page.getByRole('button', { name: /^It is done/ }).click();
+  await page.getByRole('button', { name: /^Finish cooking/ }).click();
   await expect(panel(page).getByRole('region', { name: /^Keeping: Fridge/ })).toBeVisible();
   await evening.jar('340 g', 2, undefined);
   await evening.station('Plan');

@@ -133,7 +133,7 @@ class Device {
 
   /** What must never be shown at this stove: the sea's setting point, or a boil that has not begun. */
   async refuseFalse(): Promise<void> {
-    await expect(this.page.getByRole('button', { name: 'It is on the heat' })).toHaveCount(0);
+    await expect(this.page.getByRole('button', { name: 'Start cooking' })).toHaveCount(0);
     const text = (await this.page.locator('main').textContent()) ?? '';
     expect(text).not.toMatch(/stop at (?!100\.5)|NaN|Invalid/);
     expect(text).toContain('stop at 100.5');
@@ -288,7 +288,7 @@ test(`${FAULTS} faults in mid-boil: nothing typed is lost, doubled, out of order
   try {
     const id = await layOut(bench.page, 'Quince jelly', ['1.2 l quince juice', '1 kg sugar']);
     await bench.page.getByRole('link', { name: 'To the stove' }).click();
-    await bench.page.getByRole('button', { name: 'It is on the heat' }).click();
+    await bench.page.getByRole('button', { name: 'Start cooking' }).click();
     const boil = `/batches/${id}/boil`;
     const stored = async (): Promise<StoredEvent[]> =>
       (await kettle.get<{ events?: StoredEvent[] }>(`/api/batches/${id}/events`)).events ?? [];
@@ -367,7 +367,7 @@ test('three jars tapped on one device and four on the other, both out of reach, 
       '100 ml lemon juice',
     ]);
     await bench.page.getByRole('link', { name: 'To the stove' }).click();
-    await bench.page.getByRole('button', { name: 'It is on the heat' }).click();
+    await bench.page.getByRole('button', { name: 'Start cooking' }).click();
     await typeReading(bench.page, '100.2');
     for (const { page } of [bench, phone]) {
       await page.goto(`${kettle.address}/batches/${id}/jar`);

@@ -23,7 +23,7 @@ async function onTheHeat(page: Page, title: string): Promise<string> {
   await page.goto(kettle.address);
   const id = await layOut(page, title, ['1.2 l redcurrant juice', '1 kg sugar']);
   await page.getByRole('link', { name: 'To the stove' }).click();
-  await page.getByRole('button', { name: 'It is on the heat' }).click();
+  await page.getByRole('button', { name: 'Start cooking' }).click();
   await expect.poll(async () => (await stored(id)).length).toBe(1);
   return id;
 }

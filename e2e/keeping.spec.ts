@@ -66,7 +66,7 @@ test('the verdict is of the batch as made: what goes in during the boil counts, 
   await setAltitude(page, '1180 m');
   await layOut(page, 'Damson jam', ['2.4 kg damsons', '300 ml water', '2.2 kg sugar']);
   await page.getByRole('link', { name: 'To the stove' }).click();
-  await page.getByRole('button', { name: 'It is on the heat' }).click();
+  await page.getByRole('button', { name: 'Start cooking' }).click();
   await typeReading(page, '98.4');
   await expect(keeping(page)).toHaveAccessibleName('Keeping: Shelf, 15 min in boiling water');
   await page.getByRole('button', { name: /^I added/ }).click();
@@ -79,7 +79,7 @@ test('the verdict is of the batch as made: what goes in during the boil counts, 
   await expect(
     page.getByRole('region', { name: 'Log' }).getByText('Left out: water'),
   ).toBeVisible();
-  await page.getByRole('button', { name: /^It is done/ }).click();
+  await page.getByRole('button', { name: /^Finish cooking/ }).click();
   await page.getByRole('link', { name: 'To the jars' }).click();
   await page.getByRole('button', { name: 'One 340 g jar more' }).click();
   await expect(

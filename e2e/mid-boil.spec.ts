@@ -29,7 +29,7 @@ test('reload, a killed server, a reload without a server, a database that is awa
     '1.35 kg sugar',
   ]);
   await page.getByRole('link', { name: 'To the stove' }).click();
-  await page.getByRole('button', { name: 'It is on the heat' }).click();
+  await page.getByRole('button', { name: 'Start cooking' }).click();
   await typeReading(page, '96.4');
   await typeReading(page, '97.1');
   const log = page.getByRole('region', { name: 'Log' });
@@ -109,7 +109,7 @@ test('reload, a killed server, a reload without a server, a database that is awa
     await expect(log.getByText('100.1 °C')).toBeVisible();
     await expect(stands).toContainText('100.5');
     await expect(page.getByText('104.4')).toBeHidden();
-    await expect(page.getByRole('button', { name: 'It is on the heat' })).toBeHidden();
+    await expect(page.getByRole('button', { name: 'Start cooking' })).toBeHidden();
     await kettle.door.open();
     await expect(page.getByText('Offline: the server cannot reach its database.')).toBeHidden({
       timeout: 20_000,
@@ -122,7 +122,7 @@ test('two devices at one kettle see each other', async ({ page, browser }) => {
   await page.goto(kettle.address);
   const id = await layOut(page, 'Redcurrant jelly', ['1.2 l redcurrant juice', '1 kg sugar']);
   await page.getByRole('link', { name: 'To the stove' }).click();
-  await page.getByRole('button', { name: 'It is on the heat' }).click();
+  await page.getByRole('button', { name: 'Start cooking' }).click();
   await expect.poll(async () => (await stored(id)).length).toBe(1);
   const phone = await (
     await browser.newContext({ viewport: { width: 390, height: 844 } })
@@ -144,7 +144,7 @@ test(
       await page.goto(kettle.address);
       const id = await layOut(page, 'Quince jelly', ['1.2 l quince juice', '1 kg sugar']);
       await page.getByRole('link', { name: 'To the stove' }).click();
-      await page.getByRole('button', { name: 'It is on the heat' }).click();
+      await page.getByRole('button', { name: 'Start cooking' }).click();
       await expect.poll(async () => (await stored(id)).length).toBe(1);
       const phone = await (
         await browser.newContext({ viewport: { width: 390, height: 844 } })

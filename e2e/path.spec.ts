@@ -55,7 +55,7 @@ test('from fruit to shelf, in a new kitchen at 1,180 m, and still there after a 
   await test.step('boil', async () => {
     await page.getByRole('link', { name: 'To the stove' }).click();
     await expect(page.getByText('It burns at over 104 °C')).toBeVisible();
-    await page.getByRole('button', { name: 'It is on the heat' }).click();
+    await page.getByRole('button', { name: 'Start cooking' }).click();
     await expect(page.getByRole('timer')).toHaveText(/0:0\d/);
     await page.getByRole('button', { name: 'Reading 96.5 degrees', exact: true }).click();
     await typeReading(page, '98,4');
@@ -70,11 +70,11 @@ test('from fruit to shelf, in a new kitchen at 1,180 m, and still there after a 
     await page.locator('body').press('t');
     await page.getByRole('button', { name: 'wrinkles' }).click();
     await expect(log.getByText('Plate test: wrinkles')).toBeVisible();
-    await page.getByRole('button', { name: /^One minute/ }).click();
+    await page.getByRole('button', { name: /^Start 1-minute/ }).click();
     await expect(page.getByText('of the hard minute, left')).toBeVisible();
     await page.getByRole('button', { name: /^Off the heat/ }).click();
     await expect(page.getByText('on the heat, standing')).toBeVisible();
-    await page.getByRole('button', { name: /^It is done/ }).click();
+    await page.getByRole('button', { name: /^Finish cooking/ }).click();
     await page.getByRole('link', { name: 'To the jars' }).click();
   });
 

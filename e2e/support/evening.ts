@@ -113,7 +113,7 @@ export class Evening {
 
   /** On the heat, with the simulated instruments in the pot. */
   async light(...speak: ('scale' | 'refractometer')[]): Promise<void> {
-    await this.page.getByRole('button', { name: 'It is on the heat' }).click();
+    await this.page.getByRole('button', { name: 'Start cooking' }).click();
     await this.page.getByRole('button', { name: 'Without a stove' }).click();
     for (const each of speak) await this.page.getByLabel(`${each} too`).check();
     await this.page.getByRole('button', { name: 'As it is' }).click();

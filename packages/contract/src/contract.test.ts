@@ -61,6 +61,8 @@ describe('events', () => {
     omission: { ingredient: 'lemon-juice-bottled' },
     'process-begun': { minutes: 15 },
     vessel: { vessel: 'slow-cooker-lid-ajar' },
+    cooking: { where: 'slow-cooker', lid: 'ajar', heat: 'low', stage: 2 },
+    depth: { left: 0.67 },
     paused: { kept: 'fridge' },
     simulated: {
       speed: 30,

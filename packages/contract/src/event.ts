@@ -19,15 +19,22 @@ import {
 import { plainToInstance } from 'class-transformer';
 import {
   EVENT_TYPES,
+  FORMULA_FIELDS,
+  HEATS,
+  LIDS,
   PAUSES,
   TEST_VERDICTS,
   TEST_WAYS,
   VESSELS,
+  WHERE_COOKED,
   type EventType,
+  type Heat,
+  type Lid,
   type Pause,
   type TestVerdict,
   type TestWay,
   type Vessel,
+  type WhereCooked,
 } from '@idle-kettle/core';
 import { flattenErrors, RULE_OF_PARTS, type FieldProblem } from './problem.js';
 import {
@@ -152,6 +159,21 @@ export class CookerBody {
   @IsIn(VESSELS, { message: `write one of ${VESSELS.join(', ')}` }) vessel!: Vessel;
 }
 
+/** Where it cooks from now on. */
+export class CookingBody {
+  @IsIn(WHERE_COOKED, { message: `write one of ${WHERE_COOKED.join(', ')}` }) where!: WhereCooked;
+  @IsIn(LIDS, { message: `write one of ${LIDS.join(', ')}` }) lid!: Lid;
+  @IsIn(HEATS, { message: `write one of ${HEATS.join(', ')}` }) heat!: Heat;
+
+  @IfPresent()
+  @Count(1, FORMULA_FIELDS.document.stages.most, 'write the number of a stage, from 1')
+  stage?: number;
+}
+
+export class DepthBody {
+  @Within(0.02, 1.5, 'write the share of the depth that is left, such as 0.67') left!: number;
+}
+
 export class PausedBody {
   @IsIn(PAUSES, { message: `write one of ${PAUSES.join(', ')}` }) kept!: Pause;
 }
@@ -191,6 +213,8 @@ const BODIES: Readonly<Record<EventType, new () => object>> = {
   note: TextBody,
   minute: NothingBody,
   vessel: CookerBody,
+  cooking: CookingBody,
+  depth: DepthBody,
   stirred: NothingBody,
   paused: PausedBody,
   simulated: SimulatedBody,

@@ -23,7 +23,9 @@ import {
   type FinishType,
   type Form,
   type FormulaDocument,
+  type Heat,
   type Kind,
+  type Lid,
   type MainAcid,
   type Method,
   type Part,
@@ -32,7 +34,9 @@ import {
   type ShowResult,
   type SourceKind,
   type SourceMethod,
-  type Stage,
+  type StageWork,
+  type WhereCooked,
+  type AddWhen,
 } from '@idle-kettle/core';
 import { Day } from './moments.js';
 import { all, Text, IfPresent, PartOf, Count, EachAnObject } from './rules.js';
@@ -179,7 +183,10 @@ export class FormulaLineBody {
   writtenAs?: string;
 
   @Optional('line', 'goesIn')
-  goesIn?: Stage;
+  goesIn?: AddWhen;
+
+  @Optional('line', 'stage')
+  stage?: number;
 
   @Needed('line', 'amount')
   amount!: string;
@@ -210,6 +217,29 @@ export class FinishBody {
 
   @Optional('finish', 'temperature')
   temperature?: string;
+}
+
+export class StageBody {
+  @Optional('stage', 'where')
+  where?: WhereCooked;
+
+  @Optional('stage', 'lid')
+  lid?: Lid;
+
+  @Optional('stage', 'heat')
+  heat?: Heat;
+
+  @Optional('stage', 'work')
+  work?: StageWork;
+
+  @Optional('stage', 'time')
+  time?: string;
+
+  @Optional('stage', 'until')
+  until?: string;
+
+  @Optional('stage', 'loss')
+  loss?: string;
 }
 
 export class PlaceBody {
@@ -311,6 +341,10 @@ export class FormulaBody {
   @Type(() => FinishBody)
   finish!: FinishBody;
 
+  @Optional('document', 'stages')
+  @Type(() => StageBody)
+  stages?: StageBody[];
+
   @Optional('document', 'place')
   @Type(() => PlaceBody)
   place?: PlaceBody;
@@ -355,8 +389,9 @@ export const WIRE_IS_THE_DOCUMENT: readonly [
   SameKeys<FormulaBody, FormulaDocument>,
   SameKeys<FormulaLineBody, FormulaDocument['lines'][number]>,
   SameKeys<FinishBody, FormulaDocument['finish']>,
+  SameKeys<StageBody, NonNullable<FormulaDocument['stages']>[number]>,
   SameKeys<JarBody, FormulaDocument['jars'][number]>,
-] = [true, true, true, true];
+] = [true, true, true, true, true];
 
 /**
  * Keeps a document. `revision` is the one last seen, 0 for a new document, so that two devices

@@ -37,6 +37,7 @@ const REMEDY_TITLES: Readonly<Record<RemedyCode, string>> = {
 
 const WARNING_TITLES: Readonly<Record<WarningCode, string>> = {
   'already-past-finish': 'Too much sugar for the water',
+  'boils-dry': 'It would boil dry',
   'no-fruit': 'No fruit in the pot',
   'oz-is-weight': 'Ounces are weight here',
   'unusual-finish': 'An unusual finish',

@@ -1,13 +1,19 @@
 import type {
   Balance,
+  CookingPlace,
   FinishType,
+  Heat,
   Ingredient,
   Kind,
+  Lid,
   Method,
   PotFormula,
   ShowResult,
-  Stage,
+  StageWork,
+  AddWhen,
+  WhereCooked,
 } from '@idle-kettle/core';
+import { spanWords } from '../ui/length-words.js';
 import type { Formats } from '../ui/preferences.js';
 
 /** How a jar had set when it was opened, from -2 to 2. */
@@ -66,7 +72,7 @@ export const ROLE_WORDS: Readonly<Record<Ingredient['category'], string>> = {
 };
 
 /** When something goes in. */
-export const STAGE_WORDS: Readonly<Record<Stage, string>> = {
+export const ADD_WHEN_WORDS: Readonly<Record<AddWhen, string>> = {
   start: 'at the start',
   'skins-soft': 'skins soft',
   'before-sugar': 'before sugar',
@@ -75,6 +81,33 @@ export const STAGE_WORDS: Readonly<Record<Stage, string>> = {
   'near-end': 'near the end',
   'off-heat': 'off the heat',
 };
+
+export const WHERE_WORDS: Readonly<Record<WhereCooked, string>> = {
+  burner: 'pan on a burner',
+  oven: 'oven, wide pan',
+  'slow-cooker': 'slow cooker',
+  'outdoor-burner': 'outdoor burner',
+  'double-boiler': 'bowl over simmering water',
+};
+export const LID_WORDS: Readonly<Record<Lid, string>> = {
+  on: 'lid on',
+  ajar: 'lid ajar',
+  off: 'lid off',
+};
+export const HEAT_WORDS: Readonly<Record<Heat, string>> = {
+  low: 'low',
+  simmer: 'simmer',
+  high: 'high',
+  fast: 'fast boil',
+};
+export const WORK_WORDS: Readonly<Record<StageWork, string>> = {
+  blend: 'blend first',
+  sieve: 'sieve first',
+  mill: 'food mill first',
+};
+/** "slow cooker, low, lid on". */
+export const placeWords = ({ where, heat, lid }: CookingPlace): string =>
+  [WHERE_WORDS[where], HEAT_WORDS[heat], LID_WORDS[lid]].join(', ');
 
 /** How jars are processed, after their minutes. */
 export const PROCESS_WORDS = { 'boiling-water': 'in boiling water', steam: 'in steam' } as const;
@@ -94,10 +127,15 @@ export const finishLineName = (
  * and "it mounds on a spoon".
  */
 export function stopWords(
-  { finish }: PotFormula,
-  { finish: outcome }: Balance,
+  { finish, stages }: PotFormula,
+  { finish: outcome, cook }: Balance,
   formats: Formats,
 ): { lead: string; words: string } {
+  const end = stages.at(-1)?.end;
+  if (end?.type === 'time')
+    return { lead: 'stop after', words: spanWords(cook.minutes.low, cook.minutes.high) };
+  if (end && end.type !== 'finish')
+    return { lead: 'stop at', words: formats.mass(outcome.mass_kg.mid) };
   switch (finish.type) {
     case 'gel-temperature':
       return outcome.temperature_C

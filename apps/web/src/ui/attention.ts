@@ -25,6 +25,7 @@ const URGENCY: Readonly<Record<CallOutCode, number>> = {
   rest: 3,
   'test-soon': 2,
   'test-again': 2,
+  'next-stage': 2,
   foam: 2,
   over: 2,
   stir: 1,

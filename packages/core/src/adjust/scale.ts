@@ -13,6 +13,8 @@ import {
   type FormulaDocument,
   type PotFormula,
   type Kitchen,
+  documentStageTimes,
+  stageTimes,
 } from '../formula/index.js';
 import { fillVolume_ml, QUARTER_INCH_MM, type JarSize } from '../jars/index.js';
 import { amountOf, edited, scaledAmount } from './edit.js';
@@ -147,7 +149,8 @@ function solveFactor(
             },
           }
         : formula.finish;
-    const pot = preparePot({ ...formula, lines, finish });
+    const stages = formula.stages.map((stage) => stageTimes(stage, factor));
+    const pot = preparePot({ ...formula, lines, finish, stages });
     const now = pot ? share(pot) : 0;
     if (!(now > 0)) return Infinity;
     if (Math.abs(now - 1) < 1e-6) break;
@@ -163,6 +166,8 @@ function times(document: FormulaDocument, formula: PotFormula, factor: number): 
   });
   const scaled = { ...edited(document, edits) };
   delete scaled.statedYield;
+  if (scaled.stages)
+    scaled.stages = scaled.stages.map((stage) => documentStageTimes(stage, factor));
   // Amounts are written with a decimal point.
   if (scaled.decimal === ',') scaled.decimal = '.';
   if (formula.finish.type === 'weight')

@@ -206,11 +206,11 @@ describe('properties', () => {
           outcome(make(p), { altitude_m: p.altitude }),
           outcome(make(p, k), { altitude_m: p.altitude }),
         ];
-        expect(many.finish.mass_kg.mid / one.finish.mass_kg.mid).toBeCloseTo(k, 6);
-        expect(many.finish.solubleSolidsPercent.mid).toBeCloseTo(
-          one.finish.solubleSolidsPercent.mid,
-          6,
-        );
+        // A larger pan boils a little longer or shorter, and so inverts a little more or less.
+        expect(many.finish.mass_kg.mid / one.finish.mass_kg.mid).toBeCloseTo(k, 1);
+        expect(
+          Math.abs(many.finish.solubleSolidsPercent.mid - one.finish.solubleSolidsPercent.mid),
+        ).toBeLessThan(1);
       }),
     );
   });

@@ -6,7 +6,8 @@ import { yieldBracket } from './bracket.js';
 import { acidityOf, LEAST_BOIL_MIN, SOFTENING_SAVES_MIN, type SetModel } from './evaluate.js';
 import { finishTemperature } from './finish-temperature.js';
 import { panForFoam_l, volumeInPan_l } from './pan-fill.js';
-import { preparePot, type BalanceOptions, type PreparedPot } from './prepare.js';
+import { cookForecast, type CookForecast } from './cooking.js';
+import { preparePot, type PreparedPot } from './prepare.js';
 import { setReasons, type SetReason } from './set-reasons.js';
 import { spreadOf, type Influence, type Spread } from './spread.js';
 import { standardsOf, type StandardCheck } from './standards.js';
@@ -46,6 +47,8 @@ export interface Balance {
   readonly waterToBoilOff_kg: Range;
   /** Minutes at the boil with the sugar in, on a household burner. */
   readonly boilMinutes: Range;
+  /** Stage by stage; a batch without stages has one, from cold to its finish. */
+  readonly cook: CookForecast;
   readonly pH: Range;
   /** As citric acid, of the finished spread. */
   readonly titratableAcidityPercent: Range;
@@ -94,8 +97,8 @@ const MOST_PH = 14;
  * @param formula an understood formula (see `readFormula`)
  * @returns the balance, or null when there is nothing in the pot
  */
-export function balance(formula: PotFormula, options: BalanceOptions = {}): Balance | null {
-  const pot = preparePot(formula, options);
+export function balance(formula: PotFormula): Balance | null {
+  const pot = preparePot(formula);
   if (!pot) return null;
   const spread = spreadOf(pot);
   const result = {
@@ -133,6 +136,7 @@ function amounts(pot: PreparedPot, spread: Spread) {
     waterToBoilOff_kg: spread.range('waterOff'),
     losses_kg: spread.range('losses'),
     boilMinutes: withSoftening(spread.range('boilMinutes'), pot),
+    cook: cookForecast(pot.rule.cook, pot.contents, spread.range('finished')),
   };
 }
 

@@ -9,8 +9,11 @@ import {
   pectinLeft,
 } from '../pectin/index.js';
 import { fillInOrder } from '../jars/index.js';
+import { MINUTE_S } from '../quantity/index.js';
+import { boilDownTime_s, LONGEST_COOK_S } from '../thermal/index.js';
 import type { PotFormula } from '../formula/index.js';
 import { pHOfContents, type Contents } from './contents.js';
+import { panOf, panOfStage } from './cooking.js';
 import { finishedMass, type FinishRule } from './finish.js';
 
 /** Left on the pan and the ladle, kg. Common practice, no source; one figure for every pot. */
@@ -61,7 +64,7 @@ export type PotInput =
   | 'finish'
   | 'curve'
   | 'inversion'
-  | 'evaporation'
+  | 'heat'
   | 'film'
   | 'foam'
   | 'air'
@@ -75,13 +78,13 @@ export type PotInput =
  */
 export const potInputs = (
   rule: FinishRule,
-  evaporation: Range,
+  heat_W: Range,
   yieldShare?: Range,
 ): Record<PotInput, Range> => ({
   finish: rule.value,
   curve: { low: 0, mid: 0.5, high: 1 },
   inversion: INVERSION_FACTOR,
-  evaporation,
+  heat: heat_W,
   film: FILM_KG,
   foam: FOAM_SHARE,
   air: AIR_SHARE,
@@ -163,17 +166,22 @@ interface SugarBoil {
 }
 
 function sugarBoil(
-  { mass }: Contents,
+  contents: Contents,
   finished: number,
-  evaporation_perH: number,
-  { rule: { timedMinutes }, softens }: Pick<PotRules, 'rule' | 'softens'>,
+  heat_W: number,
+  { rule: { timedMinutes, cook }, softens }: Pick<PotRules, 'rule' | 'softens'>,
 ): SugarBoil {
   if (timedMinutes !== undefined) {
     const minutes = timedMinutes + BRINGING_UP_MIN;
     return { minutes, sugared_min: minutes };
   }
-  const toBoilOff = (1 - finished / mass) * (60 / evaporation_perH);
-  const minutes = Math.max(toBoilOff - (softens ? SOFTENING_SAVES_MIN.mid : 0), LEAST_BOIL_MIN);
+  const pan = panOfStage(cook, cook.stages.length - 1);
+  const toBoilOff_s = Math.min(
+    boilDownTime_s(panOf(contents), heat_W, pan, finished),
+    LONGEST_COOK_S,
+  );
+  const saved_min = softens ? SOFTENING_SAVES_MIN.mid : 0;
+  const minutes = Math.max(toBoilOff_s / MINUTE_S - saved_min, LEAST_BOIL_MIN);
   return {
     minutes,
     sugared_min: Math.min(Math.max(minutes, SHORTEST_SUGAR_BOIL_MIN), LONGEST_SUGAR_BOIL_MIN),
@@ -293,7 +301,7 @@ export function evaluate(
   );
   const pHOfModel = known?.moves === false ? known.pH : pHOfContents(contents, guess, known?.pH);
   const pH = Math.max(pHOfModel + pot.pHModel, 0);
-  const boil = sugarBoil(contents, guess, pot.evaporation, rules);
+  const boil = sugarBoil(contents, guess, pot.heat, rules);
   const split = splitSugar(contents, guess, boil, pH, pot.inversion, rules);
   const finished = Math.max(
     finishedMass(rule, pot.finish, split.atFinish, pot.curve, contents),

@@ -101,7 +101,7 @@ test('a kitchen that boils faster is at the finish sooner, with less of its suga
     ]),
   );
   const at = (perH: number): ReturnType<typeof balance> =>
-    balance(formula, { evaporation_perH: { low: perH * 0.8, mid: perH, high: perH * 1.2 } });
+    balance({ ...formula, pan: { evaporation_kgPerH: perH * 4.2 } });
   const [slow, fast] = [at(0.3), at(1.2)];
   expect(fast?.boilMinutes.mid).toBeLessThan((slow?.boilMinutes.mid ?? 0) * 0.4);
   expect(fast?.inversionPercent.mid).toBeLessThan(slow?.inversionPercent.mid ?? 0);

@@ -2,7 +2,9 @@ import { times, within, type Range } from '../range/index.js';
 import { boilingPointAt, saturationPressure_kPa, saturationTemperature_C } from '../water/index.js';
 import { MEAN_CURVE, NORRISH, solidsAtActivity, STARZAK_PEACOCK } from '../syrup/index.js';
 import type { PotFormula } from '../formula/index.js';
+import { massOfPot } from '../thermal/index.js';
 import type { Contents } from './contents.js';
+import { cookBatch, endsByItself, type BatchCook } from './cooking.js';
 
 /** Doubt of reading a thermometer in a moving pot, kelvin, 5-95 %. Common practice. */
 const READING_DOUBT_K = 0.3;
@@ -81,9 +83,13 @@ function parabola([x0, y0]: Point, [x1, y1]: Point, [x2, y2]: Point): (x: number
 
 /** How the finish turns a pot into a finished mass, with its one uncertain number. */
 export interface FinishRule {
-  readonly type: PotFormula['finish']['type'];
-  /** A rise in kelvin, a mass fraction of solids or of water lost, or kilograms, by type. */
+  readonly type: PotFormula['finish']['type'] | 'stages';
+  /**
+   * A rise in kelvin, a mass fraction of solids or of water lost, kilograms, or for stages how far
+   * their heat is from its middle, by type.
+   */
   readonly value: Range;
+  readonly cook: BatchCook;
   readonly gel: GelCurve | undefined;
   /** The boil goes on until the finish is there; otherwise it is timed and this is its length. */
   readonly timedMinutes: number | undefined;
@@ -98,6 +104,7 @@ export interface FinishRule {
 export function finishRule(
   formula: PotFormula,
   contents: Contents,
+  cook: BatchCook,
   invertGuess: number,
 ): FinishRule {
   const { finish } = formula;
@@ -105,11 +112,13 @@ export function finishRule(
   const rule = (value: Range, timedMinutes?: number, gel?: GelCurve): FinishRule => ({
     type: finish.type,
     value,
+    cook,
     gel,
     timedMinutes,
     pressure_kPa,
     boilingPoint_C,
   });
+  if (endsByItself(cook)) return { ...rule(FROM_LEAST_TO_MOST), type: 'stages' };
   switch (finish.type) {
     case 'gel-temperature': {
       const doubt = Math.hypot(boilingPoint_C.high - boilingPoint_C.mid, READING_DOUBT_K);
@@ -123,11 +132,7 @@ export function finishRule(
     case 'soluble-solids':
       return rule(times(finish.percent, 0.01));
     case 'consistency':
-      return rule(
-        finish.percent
-          ? times(finish.percent, 0.01)
-          : solidsAtConsistency(contents.soluble > 0 ? contents.addedSugar / contents.soluble : 0),
-      );
+      return rule(finish.percent ? times(finish.percent, 0.01) : solidsOfButter(contents));
     case 'hard-boil':
       return rule(
         within(
@@ -143,6 +148,12 @@ export function finishRule(
   }
 }
 
+/** Of the water that stages cook away: the least, the likely, the most. */
+const FROM_LEAST_TO_MOST: Range = { low: -1, mid: 0, high: 1 };
+
+const solidsOfButter = ({ soluble, addedSugar }: Contents): Range =>
+  solidsAtConsistency(soluble > 0 ? addedSugar / soluble : 0);
+
 /** Kilograms left at the finish, never more than went in. */
 export function finishedMass(
   rule: FinishRule,
@@ -151,17 +162,26 @@ export function finishedMass(
   curve: number,
   contents: Contents,
 ): number {
-  return Math.min(wantedMass(rule, value, invertShare, curve, contents), contents.mass);
+  const wanted = Math.min(wantedMass(rule, value, invertShare, curve, contents), contents.mass);
+  // Stages by the clock may be past the finish before the last of them.
+  return rule.type !== 'stages' && rule.cook.stages.length > 1
+    ? massOfPot(cookBatch(rule.cook, contents, 0, wanted).state)
+    : wanted;
 }
 
 function wantedMass(
-  { type, gel }: FinishRule,
+  { type, gel, cook }: FinishRule,
   value: number,
   invertShare: number,
   curve: number,
-  { mass, soluble, insoluble }: Contents,
+  contents: Contents,
 ): number {
+  const { mass, soluble, insoluble } = contents;
   switch (type) {
+    case 'stages': {
+      const mounds_kg = soluble / solidsOfButter(contents).mid + insoluble;
+      return massOfPot(cookBatch(cook, contents, value, mounds_kg).state);
+    }
     case 'gel-temperature':
       return soluble / (gel?.solidsAt(value, invertShare, curve) ?? 0.65) + insoluble;
     case 'soluble-solids':

@@ -12,6 +12,15 @@ export {
   pHOfContents,
 } from './contents.js';
 export {
+  type BatchCook,
+  cookBatch,
+  type CookForecast,
+  endsByItself,
+  panOf,
+  panOfStage,
+  type StageForecast,
+} from './cooking.js';
+export {
   AIR_SHARE,
   evaluate,
   FILL_C,
@@ -30,7 +39,7 @@ export {
   volumeInPan_l,
 } from './pan-fill.js';
 export { batchesForPectin } from './pectin-measure.js';
-export { type BalanceOptions, type PreparedPot, preparePot } from './prepare.js';
+export { type PreparedPot, preparePot } from './prepare.js';
 export type { SetReasonCode } from './set-reasons.js';
 export type { Influence } from './spread.js';
 export { fruitMass_kg } from './standards.js';

@@ -1,6 +1,6 @@
-import type { Range } from '../range/index.js';
+import { exactly, type Range } from '../range/index.js';
 import { fillVolume_ml } from '../jars/index.js';
-import { evaporation_perH } from '../thermal/index.js';
+import { boilingPointAt } from '../water/index.js';
 import { OWN_INGREDIENT, softeningIn, type PotFormula } from '../formula/index.js';
 import {
   contentsAt,
@@ -20,12 +20,8 @@ import {
   type PotInput,
   type PotRules,
 } from './evaluate.js';
+import { batchCook } from './cooking.js';
 import { finishRule, type FinishRule } from './finish.js';
-
-export interface BalanceOptions {
-  /** Water this kitchen's pan and burner boil off, kg an hour for every kg in the pot. */
-  readonly evaporation_perH?: Range;
-}
 
 /** A pot ready to be evaluated: its lines as numbers, its rules, and everything at the middle. */
 export interface PreparedPot {
@@ -55,13 +51,14 @@ function placesByIngredient(points: readonly LinePoint[]): readonly (readonly nu
 }
 
 /** @returns null when there is nothing in the pot */
-export function preparePot(formula: PotFormula, options: BalanceOptions = {}): PreparedPot | null {
+export function preparePot(formula: PotFormula): PreparedPot | null {
   const points = formula.lines.map((line) => linePoint(line));
   const parts = points.map((point) => contentsAt(point, middleOf(point)));
   const contents = sumOf(parts);
   if (!(contents.mass > 0)) return null;
   const hexose = hexoseShare(contents);
-  const rule = finishRule(formula, contents, hexose + (1 - hexose) * ORDINARY_INVERSION);
+  const cook = batchCook(formula, contents, parts, boilingPointAt(formula.place).pressure_kPa);
+  const rule = finishRule(formula, contents, cook, hexose + (1 - hexose) * ORDINARY_INVERSION);
   const rules: PotRules = {
     rule,
     model: setModelOf(formula, contents),
@@ -75,7 +72,7 @@ export function preparePot(formula: PotFormula, options: BalanceOptions = {}): P
   };
   const inputs = potInputs(
     rule,
-    options.evaporation_perH ?? evaporation_perH(formula, contents.mass),
+    cook.heatings.at(-1)?.heat_W ?? exactly(0),
     formula.learned?.yieldShare,
   );
   const middle = Object.fromEntries(

@@ -1,7 +1,7 @@
 import {
   softeningIn,
-  STAGES,
-  usualStage,
+  ADD_WHEN,
+  usualAddWhen,
   type PotFormula,
   type PotLine,
   type Warning,
@@ -46,7 +46,7 @@ const alreadyPastFinish: PotWarningRule = {
   text: (pot) => {
     const { rule, formula, contents } = pot;
     const { mass, soluble, insoluble } = contents;
-    if (timed(pot)) return undefined;
+    if (timed(pot) || rule.type === 'stages') return undefined;
     if (rule.type === 'weight') {
       const wanted = rule.value.mid;
       return wanted < mass || wanted < soluble + insoluble
@@ -59,6 +59,17 @@ const alreadyPastFinish: PotWarningRule = {
     const sweetened = formula.lines.some(({ ingredient }) => ingredient.category === 'sweetener');
     return `the pot holds ${(now * 100).toFixed(0)} % soluble solids before it boils, past the ${(finish * 100).toFixed(0)} % of the finish; take out ${sweetened ? 'sugar' : 'what sweetens it'}, or add fruit or water`;
   },
+};
+
+/** A pan this thick burns on its base: it is taken as boiled dry, per cent of solids. Common practice. */
+const DRY_FROM = 80;
+
+const boilsDry: PotWarningRule = {
+  code: 'boils-dry',
+  text: ({ rule, outcome }) =>
+    rule.type === 'stages' && outcome.solids > DRY_FROM
+      ? 'it boils dry and burns before these stages are over: less time, less heat, or the lid on'
+      : undefined,
 };
 
 /** High-methoxyl pectin sets from about here, per cent of solids. Common practice. */
@@ -122,14 +133,14 @@ const sweetWithoutSolids: PotWarningRule = {
  */
 const MIXING_SUGAR_KG = 0.06;
 
-/** When each line goes in, as its place in {@link STAGES}; what the maker says beats the method. */
-function stageOf({ kind, method, lines }: PotFormula): (line: PotLine) => number {
+/** When each line goes in, as its place in {@link ADD_WHEN}; what the maker says beats the method. */
+function addedWhen({ kind, method, lines }: PotFormula): (line: PotLine) => number {
   const softening = softeningIn(lines);
   return ({ ingredient, goesIn }) =>
-    STAGES.indexOf(goesIn ?? usualStage(kind, method, ingredient, softening));
+    ADD_WHEN.indexOf(goesIn ?? usualAddWhen(kind, method, ingredient, softening));
 }
-/** A maker who names no stage follows the method. */
-const namesStages = ({ lines }: PotFormula): boolean =>
+/** A maker who does not say when follows the method. */
+const saysWhen = ({ lines }: PotFormula): boolean =>
   lines.some(({ goesIn }) => goesIn !== undefined);
 const sugarOf = ({ lines }: PotFormula): PotLine[] =>
   lines.filter(
@@ -142,10 +153,10 @@ const pectinOf = ({ lines }: PotFormula): PotLine[] =>
 const sugarBeforePectin: PotWarningRule = {
   code: 'sugar-before-pectin',
   text: ({ formula }) => {
-    if (formula.method !== 'powdered-pectin' || !namesStages(formula)) return undefined;
-    const stage = stageOf(formula);
+    if (formula.method !== 'powdered-pectin' || !saysWhen(formula)) return undefined;
+    const when = addedWhen(formula);
     const tooEarly = pectinOf(formula).some((pectin) =>
-      sugarOf(formula).some((sugar) => stage(sugar) <= stage(pectin)),
+      sugarOf(formula).some((sugar) => when(sugar) <= when(pectin)),
     );
     return tooEarly
       ? 'the sugar goes in before the powdered pectin: it then takes the water and the pectin stays in lumps. Pectin first, full rolling boil, then all the sugar at once'
@@ -156,10 +167,10 @@ const sugarBeforePectin: PotWarningRule = {
 const liquidPectinFirst: PotWarningRule = {
   code: 'liquid-pectin-first',
   text: ({ formula }) => {
-    if (formula.method !== 'liquid-pectin' || !namesStages(formula)) return undefined;
-    const stage = stageOf(formula);
+    if (formula.method !== 'liquid-pectin' || !saysWhen(formula)) return undefined;
+    const when = addedWhen(formula);
     const first = pectinOf(formula).some(
-      (pectin) => !sugarOf(formula).some((sugar) => stage(sugar) < stage(pectin)),
+      (pectin) => !sugarOf(formula).some((sugar) => when(sugar) < when(pectin)),
     );
     return first
       ? 'liquid pectin goes in last, when fruit and sugar are at a full rolling boil; boiled with the fruit it loses its strength'
@@ -170,10 +181,10 @@ const liquidPectinFirst: PotWarningRule = {
 const sugarBeforeSoft: PotWarningRule = {
   code: 'sugar-before-soft',
   text: ({ formula }) => {
-    if (formula.method !== 'long-boil' || !namesStages(formula) || !softeningIn(formula.lines))
+    if (formula.method !== 'long-boil' || !saysWhen(formula) || !softeningIn(formula.lines))
       return undefined;
-    const stage = stageOf(formula);
-    return sugarOf(formula).some((sugar) => stage(sugar) < STAGES.indexOf('skins-soft'))
+    const when = addedWhen(formula);
+    return sugarOf(formula).some((sugar) => when(sugar) < ADD_WHEN.indexOf('skins-soft'))
       ? 'sugar toughens skins that are not soft yet: simmer the fruit first, then the sugar'
       : undefined;
   },
@@ -233,6 +244,7 @@ const mayWeep: PotWarningRule = {
 const POT_WARNINGS: readonly PotWarningRule[] = [
   finishBelowSolids,
   alreadyPastFinish,
+  boilsDry,
   sugarCut,
   batchDoubled,
   pectinInLongBoil,

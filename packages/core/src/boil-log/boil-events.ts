@@ -1,6 +1,6 @@
-import type { FormulaDocument, PanAndBurner } from '../formula/index.js';
+import type { CookingPlace, FormulaDocument, PanAndBurner } from '../formula/index.js';
 import { MINUTE_MS } from '../quantity/index.js';
-import type { Vessel } from '../thermal/index.js';
+import { PLACE_OF_VESSEL, type Vessel } from './vessels.js';
 import {
   jarsAfter,
   jarsFilled,
@@ -143,8 +143,12 @@ export interface EventBodies {
   note: { readonly text: string };
   /** The one hard minute begins. */
   minute: Readonly<Record<string, never>>;
-  /** What a butter cooks in from now on, and how its lid lies. */
+  /** Where it cooks from now on, as older logs say it. */
   vessel: { readonly vessel: Vessel };
+  /** Where it cooks from now on; the number of the formula's stage that begins, where it is one. */
+  cooking: CookingPlace & { readonly stage?: number };
+  /** How deep the contents are, as a share of how deep they were when they went on. */
+  depth: { readonly left: number };
   /** The base was stirred. */
   stirred: Readonly<Record<string, never>>;
   /** The cook is put off: taken down and kept till it goes on again. */
@@ -272,8 +276,10 @@ export interface BoilDraft {
   stepsDone: Map<string, number>;
   /** When the heat was turned up or down. */
   flameTurned: { readonly at: number; readonly turned: 'up' | 'down' }[];
-  /** What a butter cooked in, from when on; empty where nobody said. */
-  vessels: { readonly at: number; readonly vessel: Vessel }[];
+  /** Where it cooked, from when on; empty where nobody said. */
+  places: (EventBodies['cooking'] & { readonly at: number })[];
+  /** Shares of the depth it went on with. */
+  depths: LoggedValue[];
   /** When the base was last stirred. */
   stirredAt: number | undefined;
   /** Spans in which the cook was put off; the last one is open while it is. */
@@ -334,7 +340,8 @@ export const emptyDraft = (): BoilDraft => ({
   wish: undefined,
   stepsDone: new Map(),
   flameTurned: [],
-  vessels: [],
+  places: [],
+  depths: [],
   stirredAt: undefined,
   pauses: [],
   simulated: undefined,
@@ -361,7 +368,9 @@ export const emptyDraft = (): BoilDraft => ({
 /** Steps of a plan with which the sugar is in. */
 const STEPS_WITH_SUGAR: ReadonlySet<string> = new Set(['sugar', 'macerate']);
 /** Steps of a plan that are done when the cooking is. */
-const STEPS_OF_COOKING = ['boil', 'test', 'cook'] as const;
+const STEPS_OF_COOKING: readonly string[] = ['boil', 'test', 'cook'];
+/** The step of the plan that a stage of the formula is. @param stage 1 and up */
+const stepOfStage = (stage: number): string => (stage === 1 ? 'cook' : `cook-${stage}`);
 
 function putOnHeat(boil: BoilDraft, at: number): void {
   boil.startedAt ??= at;
@@ -434,6 +443,8 @@ const REDUCERS: {
   done: (boil, _, at) => {
     takeOffHeat(boil, at, 'done');
     for (const code of STEPS_OF_COOKING) boil.stepsDone.set(code, at);
+    const reached = boil.places.findLast(({ stage }) => stage !== undefined)?.stage ?? 1;
+    boil.stepsDone.set(stepOfStage(reached), at);
     boil.endedAt = at;
   },
   reading: (boil, { id, body }, at) => {
@@ -462,7 +473,16 @@ const REDUCERS: {
     boil.minuteAt = at;
   },
   vessel: (boil, { body }, at) => {
-    boil.vessels.push({ at, vessel: body.vessel });
+    boil.places.push({ at, ...PLACE_OF_VESSEL[body.vessel] });
+  },
+  cooking: (boil, { body }, at) => {
+    boil.places.push({ at, ...body });
+    // A stage that begins ends those before it.
+    for (let stage = 1; stage < (body.stage ?? 1); stage++)
+      if (!boil.stepsDone.has(stepOfStage(stage))) boil.stepsDone.set(stepOfStage(stage), at);
+  },
+  depth: (boil, { id, body }, at) => {
+    boil.depths.push({ id, at, value: body.left });
   },
   stirred: (boil, _, at) => {
     boil.stirredAt = at;

@@ -41,3 +41,4 @@ export {
   type JarTally,
 } from './jar-tally.js';
 export type { LoggedReading, RejectedReading } from './reading-filter.js';
+export { PLACE_OF_VESSEL, type Vessel, VESSELS } from './vessels.js';

@@ -82,7 +82,7 @@ test('a curd is whisked, taken off at its finish, and at once when it is near cu
 
 test('a cook that is put off says how it is kept and taken up again', () => {
   expect(next('Pear butter', 9000, [event('paused', 8000, { kept: 'fridge' })])?.why).toMatch(
-    /fridge within two hours/,
+    /under 5 °C within six hours/,
   );
   expect(next('Pear butter', 9000, [event('paused', 8000, { kept: 'cool' })])?.why).toMatch(
     /some hours/,

@@ -3,12 +3,14 @@ import type { Boil, TestVerdict } from '../boil-log/index.js';
 import type { PotFormula } from '../formula/index.js';
 import { laterSugar } from '../made-batch/index.js';
 import { MINUTE_MS, MINUTE_S, SECOND_MS } from '../quantity/index.js';
+import { cookOf } from '../thermal/index.js';
 import type { CombinedEvidence } from './evidence.js';
 import type { WatchedBoil } from './watch-boil.js';
 
 /** What the advice at the stove is about; the page has a sound and a picture by it. */
 export type AdviceCode =
   | 'rewarm'
+  | 'next-stage'
   | 'test-now'
   | 'back-on'
   | 'curdles'
@@ -174,7 +176,7 @@ const PAUSED_ADVICE: readonly AdviceRule[] = [
     applies: ({ boil }) => boil.pauses.at(-1)?.kept === 'fridge',
     advice: () => ({
       text: 'Rewarm it slowly, stirring',
-      why: 'Cooled in shallow vessels and in the fridge within two hours; boiled on within two or three days. It catches while it is thick and cold.',
+      why: 'Put away shallow, under 5 °C within six hours, and back to the boil the next day. It catches while it is thick and cold.',
     }),
   },
   {
@@ -253,6 +255,7 @@ const foamRises: AdviceRule = {
   // While the timed boil runs it says so itself, and when it is over nothing else matters.
   applies: (moment) =>
     moment.boil.minute === undefined &&
+    !isButter(moment) &&
     (comesToTheBoil(moment) ||
       (sugarJustIn(moment) && moment.belowBoiling_K < SUGAR_FOAMS_BELOW_K)) &&
     !moment.notes.has(foamText(moment)),
@@ -390,6 +393,67 @@ const hotJars: AdviceRule = {
   }),
 };
 
+/** The stage of the formula that runs, and the next one; undefined where it is elsewhere. */
+function stageNow({ boil, formula, startedAt }: StoveMoment) {
+  const numbered = boil.places.findLast(({ stage }) => stage !== undefined);
+  const number = numbered?.stage ?? 1;
+  const stage = formula.stages[number - 1];
+  return (
+    stage && {
+      number,
+      stage,
+      next: formula.stages[number],
+      since: numbered?.at ?? startedAt,
+    }
+  );
+}
+
+/** The time of the stage that runs is over. */
+const stageIsOver = (moment: StoveMoment): boolean => {
+  const running = stageNow(moment);
+  return (
+    running?.stage.end.type === 'time' &&
+    minutesSince(running.since, moment.now) >= running.stage.end.minutes.mid
+  );
+};
+
+const LID_ADVICE = { on: 'lid on', ajar: 'lid ajar', off: 'lid off' } as const;
+const WORK_ADVICE = {
+  blend: 'Blend it',
+  sieve: 'Sieve it',
+  mill: 'Turn it through the food mill',
+} as const;
+
+const nextStage: AdviceRule = {
+  code: 'next-stage',
+  applies: (moment) => stageIsOver(moment) && stageNow(moment)?.next !== undefined,
+  advice: (moment) => {
+    const running = stageNow(moment);
+    const next = running?.next;
+    const work = next?.work && `${WORK_ADVICE[next.work]}, then`;
+    return {
+      text: `${work ?? 'Now'} stage ${(running?.number ?? 0) + 1}: ${next?.heat}, ${next ? LID_ADVICE[next.lid] : ''}`,
+      why:
+        next?.work === 'blend'
+          ? 'Hot purée jumps: fill the blender a third at most, lid vented under a towel.'
+          : 'The time of this stage is over. Start the next one below when you have changed it.',
+    };
+  },
+};
+
+const clockIsUp: AdviceRule = {
+  code: 'done',
+  applies: (moment) => stageIsOver(moment) && stageNow(moment)?.next === undefined,
+  advice: () => ({
+    text: 'The time is up: finish, or cook on',
+    why: 'It is thicker when cold. Bring it back to a simmer of 85 °C before you fill the jars.',
+  }),
+};
+
+/** Nobody stirs what stands in a slow cooker. */
+const isUnattended = ({ boil, formula }: StoveMoment): boolean =>
+  (boil.places.at(-1) ?? cookOf(formula)[0])?.where === 'slow-cooker';
+
 /** Minutes between two stirrings at this stage. */
 function stirEvery_min(moment: StoveMoment): number {
   const { timeLeft_s, boil, formula } = moment;
@@ -404,8 +468,9 @@ function stirEvery_min(moment: StoveMoment): number {
 const stirBase: AdviceRule = {
   code: 'stir',
   applies: (moment) =>
+    !isUnattended(moment) &&
     minutesSince(Math.max(moment.boil.stirredAt ?? 0, moment.onHeatSince), moment.now) >=
-    stirEvery_min(moment),
+      stirEvery_min(moment),
   advice: (moment) => ({
     text: 'Stir the base',
     why:
@@ -416,12 +481,21 @@ const stirBase: AdviceRule = {
   }),
 };
 
+const leaveIt: AdviceRule = {
+  code: 'stir-slow',
+  applies: isUnattended,
+  advice: () => ({
+    text: 'It cooks by itself',
+    why: 'A depth or a weight once an hour makes the forecast better. Lid off and on high for the last hours, if it is to thicken.',
+  }),
+};
+
 const stirButter: AdviceRule = {
   code: 'stir-slow',
   applies: isButter,
   advice: () => ({
     text: 'Stir now and then, lid off or ajar',
-    why: 'It spits as it thickens, and catches late. Done when it mounds and no water rings it on a cold plate.',
+    why: 'It spits as it thickens, and catches late. Done when it mounds and no ring of water runs from it on a cold plate.',
   }),
 };
 
@@ -444,6 +518,8 @@ const ON_HEAT_ADVICE: readonly AdviceRule[] = [
   holdTimedBoil,
   timedBoilOver,
   addSugar,
+  nextStage,
+  clockIsUp,
   evidenceSaysDone,
   boilOnToNextTest,
   testAgain,
@@ -451,6 +527,7 @@ const ON_HEAT_ADVICE: readonly AdviceRule[] = [
   coldPlates,
   hotJars,
   stirBase,
+  leaveIt,
   stirButter,
   keepWatching,
 ];

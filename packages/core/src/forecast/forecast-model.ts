@@ -5,6 +5,7 @@ import {
   boilingCurve,
   advance,
   type AddedMidBoil,
+  type Heating,
   massOfPot,
   PAN_DIAMETER_M,
   putInto,
@@ -15,12 +16,13 @@ import {
 } from '../thermal/index.js';
 import { binObservations, type Bin, type Observation } from './observations.js';
 
-/**
- * When the flame was changed; `share` of the heat before it if the cook knows, 0 for off the heat.
- */
+/** A change of the heat. */
 export interface HeatChange {
   readonly time_s: number;
+  /** Of the heat before it, if the cook knows: 0 for off the heat, 1 for on again. */
   readonly share?: number;
+  /** It goes on at another place, or under another lid, from here. */
+  readonly heating?: Heating;
 }
 
 export type BoilTarget =
@@ -29,7 +31,9 @@ export type BoilTarget =
   | { readonly type: 'mass'; readonly mass_kg: number }
   | { readonly type: 'solids'; readonly percent: number }
   /** So many seconds after it comes to the full boil. */
-  | { readonly type: 'boil'; readonly then_s: number };
+  | { readonly type: 'boil'; readonly then_s: number }
+  /** By the clock of the boil, whatever is in the pan then. */
+  | { readonly type: 'clock'; readonly time_s: number };
 
 export interface ForecastInput {
   /** The pot when the clock began. Its range of mass is how well the amounts are known. */
@@ -40,7 +44,7 @@ export interface ForecastInput {
   readonly startDoubt: number;
   readonly pressure_kPa: number;
   readonly pH: number;
-  readonly diameter_m?: number;
+  readonly pan?: Heating['pan'];
   /** What this kitchen's burner puts into the pot, W, from its past boils or a guess. */
   readonly net_W: Range;
   /** Error of the thermometer against the boiling water it was checked in, K. */
@@ -52,6 +56,10 @@ export interface ForecastInput {
   readonly now_s: number;
   /** How far ahead the target is looked for, s; `MOST_AHEAD_S` unless given. */
   readonly mostAhead_s?: number;
+  /** Step of the model, s: a pan at a fast boil changes by less than a hundredth in 15 s. */
+  readonly step_s?: number;
+  /** What will be in the pan then is wanted, s. */
+  readonly lookAt_s?: readonly number[];
 }
 
 /** Thermometers drift as they steam up, K an hour, standard deviation. A guess. */
@@ -72,7 +80,6 @@ const SURFACE_SD = 0.35;
  * A change of flame whose size is not known: factor, standard deviation of its logarithm. A guess.
  */
 const CHANGE_SD = 0.5;
-/** The pot changes by less than a hundredth in this, s. */
 const STEP_S = 15;
 export const MOST_AHEAD_S = 4 * HOUR_S;
 
@@ -115,8 +122,8 @@ const PATH_POINTS = 120;
 
 /** Follows the pan for one set of parameters and compares it with the observations. */
 export class ForecastModel {
-  private readonly panLow: PanModel;
-  private readonly panHigh: PanModel;
+  private readonly curves: { readonly low: BoilingCurve; readonly high: BoilingCurve };
+  private readonly step_s: number;
   /**
    * Looks closer together than this are compared as one, with their mean and their count: twice a
    * step.
@@ -128,17 +135,14 @@ export class ForecastModel {
     observations: readonly Observation[],
     private readonly changes: readonly HeatChange[],
   ) {
-    const { pressure_kPa, pH, diameter_m = PAN_DIAMETER_M } = input;
-    this.panLow = { curve: boilingCurve(pressure_kPa, 0), diameter_m, pH };
-    this.panHigh = { curve: boilingCurve(pressure_kPa, 1), diameter_m, pH };
+    const { pressure_kPa, step_s = STEP_S } = input;
+    this.curves = { low: boilingCurve(pressure_kPa, 0), high: boilingCurve(pressure_kPa, 1) };
+    this.step_s = step_s;
     this.bins = binObservations(observations);
   }
 
   /** Heat into the pan, W, so many deviations from its prior. */
-  readonly power = (t: number): number => {
-    const { low, mid, high } = this.input.net_W;
-    return mid * Math.exp((t * Math.log(high / low)) / (2 * Z90));
-  };
+  readonly power = (t: number): number => heatAt_W(this.input.net_W, t);
   /** Error of the thermometer, K, so many deviations from its prior. */
   readonly offset = (t: number): number => {
     const { low, mid, high } = this.input.offset_K;
@@ -164,14 +168,15 @@ export class ForecastModel {
     return { ...start, soluble, water: liquid - soluble, temperature_C };
   }
 
-  /** The pan with its surface and its boiling curve between the two known ones. */
-  private panFor({ curve, surface }: Deviations): PanModel {
+  /** The pan of a place, with its surface and its boiling curve between the two known ones. */
+  private panAt({ diameter_m, gentle }: Heating['pan'], { curve, surface }: Deviations): PanModel {
     const share = Math.min(Math.max(0.5 + curve * CURVE_SD, CURVE_LIMITS.least), CURVE_LIMITS.most);
     return {
-      ...this.panLow,
+      pH: this.input.pH,
       // A factor on the area is its root on the diameter.
-      diameter_m: this.panLow.diameter_m * Math.exp((surface * SURFACE_SD) / 2),
-      curve: BoilingCurve.between(this.panLow.curve, this.panHigh.curve, share),
+      diameter_m: diameter_m * Math.exp((surface * SURFACE_SD) / 2),
+      curve: BoilingCurve.between(this.curves.low, this.curves.high, share),
+      ...(gentle && { gentle }),
     };
   }
 
@@ -181,33 +186,42 @@ export class ForecastModel {
     until_s: number,
     see: (time: number, state: PotState, reading: number, pan: PanModel) => boolean,
   ): void {
-    const { added = [] } = this.input;
+    const { added = [], pan: firstPan = { diameter_m: PAN_DIAMETER_M } } = this.input;
+    const { step_s } = this;
     const deviations = byName(parameters);
     const state = this.begin(deviations);
-    const power = this.power(deviations.power);
+    let power = this.power(deviations.power);
     const offset = this.offset(deviations.offset);
     const drift_KPerS = (deviations.drift * DRIFT_SD_K_PER_H) / HOUR_S;
     const inversion = Math.exp(deviations.inversion * INVERSION_SD);
-    const pan = this.panFor(deviations);
+    let pan = this.panAt(firstPan, deviations);
     let change = 0;
     let unknown = 0;
     let factor = 1;
     let put = 0;
-    for (let time = 0; time <= until_s; time += STEP_S) {
+    for (let time = 0; time <= until_s; time += step_s) {
       for (
         let next = this.changes[change];
         next && next.time_s <= time;
         next = this.changes[++change]
       ) {
-        if (next.share !== undefined) factor = next.share;
-        else factor *= Math.exp((parameters[FITTED.length + unknown++] ?? 0) * CHANGE_SD);
+        if (next.share !== undefined) {
+          factor = next.share;
+          continue;
+        }
+        const deviation = parameters[FITTED.length + unknown++] ?? 0;
+        if (next.heating) {
+          power = heatAt_W(next.heating.heat_W, deviation);
+          pan = this.panAt(next.heating.pan, deviations);
+          factor = Math.min(factor, 1);
+        } else factor *= Math.exp(deviation * CHANGE_SD);
       }
       for (let next = added[put]; next && next.time_s <= time; next = added[++put]) {
         putInto(state, next.water_kg, next.soluble_kg);
         if (next.cooledTo_C !== undefined) state.temperature_C = next.cooledTo_C;
       }
       if (!see(time, state, state.temperature_C + offset + drift_KPerS * time, pan)) return;
-      advance(state, power * factor, pan, STEP_S, inversion);
+      advance(state, power * factor, pan, step_s, inversion);
     }
   }
 
@@ -219,7 +233,7 @@ export class ForecastModel {
     if (last === undefined) return values;
     let i = 0;
     let before = { time: 0, temperature: 0, mass: 0, solids: 0 };
-    this.follow(parameters, last + STEP_S, (time, state, reading) => {
+    this.follow(parameters, last + this.step_s, (time, state, reading) => {
       const here = {
         time,
         temperature: reading,
@@ -254,7 +268,7 @@ export class ForecastModel {
     let before: { time: number; short: number } | undefined;
     let found = now_s + mostAhead_s;
     this.follow(parameters, now_s + mostAhead_s, (time, state, reading, pan) => {
-      const short = shortOf(target, state, reading, pan);
+      const short = shortOf(target, state, reading, pan, time);
       if (short > 0) {
         before = { time, short };
         return true;
@@ -281,7 +295,7 @@ export class ForecastModel {
   /** What the thermometer shows from the start to `until_s`, for a curve to draw. */
   path(parameters: Float64Array, until_s: number): { time_s: number; reading_C: number }[] {
     const points: { time_s: number; reading_C: number }[] = [];
-    const every = Math.max(Math.round(until_s / STEP_S / PATH_POINTS), 1) * STEP_S;
+    const every = Math.max(Math.round(until_s / this.step_s / PATH_POINTS), 1) * this.step_s;
     this.follow(parameters, until_s, (time_s, _, reading_C) => {
       if (time_s % every === 0) points.push({ time_s, reading_C });
       return true;
@@ -291,7 +305,13 @@ export class ForecastModel {
 }
 
 /** How far the pan is from its target, in the target's unit; 0 or less when it is there. */
-function shortOf(target: BoilTarget, state: PotState, reading_C: number, pan: PanModel): number {
+function shortOf(
+  target: BoilTarget,
+  state: PotState,
+  reading_C: number,
+  pan: PanModel,
+  time: number,
+): number {
   switch (target.type) {
     case 'temperature':
       return target.reading_C - reading_C;
@@ -301,8 +321,14 @@ function shortOf(target: BoilTarget, state: PotState, reading_C: number, pan: Pa
       return target.percent - solidsOf(state) * 100;
     case 'boil':
       return shortOfBoil_K(state, pan);
+    case 'clock':
+      return target.time_s - time;
   }
 }
+
+/** A heat, W, so many deviations from the middle of its range. */
+const heatAt_W = ({ low, mid, high }: Range, deviations: number): number =>
+  mid * Math.exp((deviations * Math.log(high / low)) / (2 * Z90));
 
 /** A deviation as it counts in a sum of squares: beyond {@link HUBER} it grows by its root only. */
 function huber(deviation: number): number {

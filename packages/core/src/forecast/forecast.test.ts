@@ -11,7 +11,6 @@ import {
   BoilingCurve,
   boilingCurve,
   burnerHeat_W,
-  hoursToLose,
   massOfPot,
   rates,
   simulateBoil,
@@ -134,14 +133,6 @@ test('net 1.0 to 2.3 kW gives off 1.2 to 3.3 kg an hour', () => {
   expect(burnerHeat_W('gas', 3.4) / burnerHeat_W('induction', 1.8)).toBeCloseTo(1, 2);
 });
 
-// Common practice: 16 cups of unsweetened sauce take 6 h or more on a low stove to butter; a slow
-// cooker with its lid on hardly loses water.
-test('hours of a butter', () => {
-  const water = 16 * 0.244 * (1 - 0.115 / 0.275);
-  expect(hoursToLose(water, 'low-stove').high).toBeGreaterThan(6);
-  expect(hoursToLose(water, 'slow-cooker-lid-on').low).toBeGreaterThan(24);
-});
-
 test('the same seed gives the same boil, another another', () => {
   const run = (seed: number): number[] =>
     simulateBoil(BERRIES, KETTLE, {
@@ -210,7 +201,7 @@ describe('forecast', () => {
     startDoubt: 0.05,
     pressure_kPa: SEA,
     pH: 3.1,
-    diameter_m: 0.3,
+    pan: { diameter_m: 0.3 },
     net_W: { low: 1000, mid: 1550, high: 2400 },
     offset_K: { low: -0.2, mid: 0, high: 0.2 },
     observations: [],

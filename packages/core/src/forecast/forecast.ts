@@ -24,6 +24,8 @@ export interface Forecast {
     readonly solidsPercent: number;
     readonly temperature_C: number;
   };
+  /** What will be in the pan at the times that were asked for. */
+  readonly looks: readonly { readonly time_s: number; readonly mass_kg: Range }[];
   /** Where the curve is going: reading against time, for the band that is drawn. */
   readonly path: readonly { readonly time_s: number; readonly reading_C: number }[];
   /** Root mean square of what the fit leaves, in standard deviations of the instruments. */
@@ -80,25 +82,52 @@ function rangeOf(
   return { low: Math.min(...ends), mid: value(mid), high: Math.max(...ends) };
 }
 
+/** Standard deviation of a figure by the fit's covariance, carried through its gradient. */
+function deviationOf(
+  { parameters, covariance }: Fit,
+  figure: (parameters: Float64Array) => number,
+): number {
+  const n = parameters.length;
+  const middle = figure(parameters);
+  const gradient = parameters.map((_, i) => {
+    const up = Float64Array.from(parameters);
+    up[i] = (up[i] ?? 0) + GRADIENT_STEP;
+    return (figure(up) - middle) / GRADIENT_STEP;
+  });
+  let variance = 0;
+  for (let i = 0; i < n; i++)
+    for (let j = 0; j < n; j++)
+      variance += (gradient[i] ?? 0) * (covariance[i * n + j] ?? 0) * (gradient[j] ?? 0);
+  return Math.sqrt(Math.max(variance, 0));
+}
+
+/** What will be in the pan at a time, kg, with the doubt of the fit and of the wandering heat. */
+function massAt_kg(model: ForecastModel, fit: Fit, now_s: number, time_s: number): Range {
+  const massOf = (at: Float64Array): number => massOfPot(model.stateAt(at, time_s));
+  const mid = massOf(fit.parameters);
+  const goes_kg = massOfPot(model.stateAt(fit.parameters, now_s)) - mid;
+  const doubt = Z90 * Math.hypot(deviationOf(fit, massOf), WANDER_SD * goes_kg);
+  return { low: Math.max(mid - doubt, 0), mid, high: mid + doubt };
+}
+
 /**
  * Seconds to the target with the doubt of the fit. Time is nearer lognormal than normal: its doubt
  * is carried as a factor on what is left.
  */
-function timeLeft_s(model: ForecastModel, { parameters, covariance }: Fit, now_s: number): Range {
-  const n = parameters.length;
+function timeLeft_s(
+  model: ForecastModel,
+  fit: Fit,
+  { now_s, target }: Pick<ForecastInput, 'now_s' | 'target'>,
+): Range {
+  const { parameters } = fit;
+  if (target.type === 'clock') {
+    const left = Math.max(target.time_s - now_s, 0);
+    return { low: left, mid: left, high: left };
+  }
   const logLeft = (at: Float64Array): number =>
     Math.log(Math.max(model.timeToTarget(at) - now_s, 1) + FLOOR_S);
   const middle = logLeft(parameters);
-  const gradient = parameters.map((_, i) => {
-    const up = Float64Array.from(parameters);
-    up[i] = (up[i] ?? 0) + GRADIENT_STEP;
-    return (logLeft(up) - middle) / GRADIENT_STEP;
-  });
-  let variance = WANDER_SD ** 2;
-  for (let i = 0; i < n; i++)
-    for (let j = 0; j < n; j++)
-      variance += (gradient[i] ?? 0) * (covariance[i * n + j] ?? 0) * (gradient[j] ?? 0);
-  const spread = Z90 * Math.sqrt(Math.max(variance, 0));
+  const spread = Z90 * Math.hypot(WANDER_SD, deviationOf(fit, logLeft));
   const end = (side: number): number => Math.max(Math.exp(middle + side * spread) - FLOOR_S, 0);
   const left = Math.max(model.timeToTarget(parameters) - now_s, 0);
   return left <= 0
@@ -129,7 +158,7 @@ export function forecast(input: ForecastInput): Forecast {
   const now = model.stateAt(fit.parameters, now_s);
   const end_s = Math.max(model.timeToTarget(fit.parameters), now_s);
   return {
-    left_s: timeLeft_s(model, fit, now_s),
+    left_s: timeLeft_s(model, fit, input),
     net_W: rangeOf(fit, 'power', model.power),
     startSolidsPercent: rangeOf(fit, 'solids', (z) => model.startSolids(z) * 100),
     offset_K: rangeOf(fit, 'offset', model.offset),
@@ -143,6 +172,10 @@ export function forecast(input: ForecastInput): Forecast {
       solidsPercent: solidsOf(now) * 100,
       temperature_C: now.temperature_C,
     },
+    looks: (input.lookAt_s ?? []).map((time_s) => ({
+      time_s,
+      mass_kg: massAt_kg(model, fit, now_s, time_s),
+    })),
     path: model.path(fit.parameters, Math.min(end_s + DRAWN_PAST_S, now_s + mostAhead_s)),
     misfit:
       observations.length > 0 ? Math.sqrt(sumOfSquares(fit.residuals) / observations.length) : 0,

@@ -1,5 +1,5 @@
-import type { PreparedPot } from '../balance/index.js';
-import { HOUR_MIN, MINUTE_S } from '../quantity/index.js';
+import { panOf, panOfStage, type PreparedPot } from '../balance/index.js';
+import { MINUTE_S } from '../quantity/index.js';
 import { boilingPointAt, gelTemperature_C } from '../water/index.js';
 import {
   boilingCurve,
@@ -10,22 +10,8 @@ import {
   simulateBoil,
   type SimulateOptions,
   type Simulation,
+  waterBefore_kg,
 } from '../thermal/index.js';
-
-/**
- * What is in the pot of a formula when it goes on the heat.
- * @param temperature_C of the pot then
- */
-export function startOf({ contents }: PreparedPot, temperature_C: number): PotState {
-  const { mass, soluble, insoluble, hexose } = contents;
-  return {
-    water: Math.max(mass - soluble - insoluble, 0.01),
-    soluble,
-    insoluble,
-    invertShare: soluble > 0 ? hexose / soluble : 0,
-    temperature_C,
-  };
-}
 
 /**
  * The finish of a formula as something a boil can be watched for; a timed one counts from the first
@@ -80,12 +66,14 @@ export interface BoilStart {
  * longer boil than any with sugar would have to. The water left is what the balance boils off.
  */
 function whenSugarGoesIn(pot: PreparedPot, temperature_C: number): PotState {
-  const start = startOf(pot, temperature_C);
   const { outcome, middle, rule, contents } = pot;
+  const start = panOf(contents, temperature_C);
   if (rule.timedMinutes !== undefined) return start;
   const finishWater = Math.max(outcome.finished - contents.soluble - contents.insoluble, 0);
-  const toBoilOff = (middle.evaporation * contents.mass * outcome.sugared_min) / HOUR_MIN;
-  start.water = Math.min(start.water, finishWater + toBoilOff);
+  const pan = panOfStage(rule.cook, rule.cook.stages.length - 1);
+  const seconds = outcome.sugared_min * MINUTE_S;
+  const before = waterBefore_kg({ ...start, water: finishWater }, middle.heat, pan, seconds);
+  start.water = Math.min(start.water, before);
   return start;
 }
 
@@ -105,6 +93,6 @@ export function simulateFormula(
     diameter_m: PAN_DIAMETER_M,
     pH: pot.outcome.pH,
   };
-  const start = softened ? whenSugarGoesIn(pot, temperature_C) : startOf(pot, temperature_C);
+  const start = softened ? whenSugarGoesIn(pot, temperature_C) : panOf(pot.contents, temperature_C);
   return simulateBoil(start, pan, { until: finishWatch(pot, pan), ...options });
 }

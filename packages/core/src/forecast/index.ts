@@ -7,6 +7,7 @@ export {
 } from './evidence.js';
 export type { ForecastInput } from './forecast-model.js';
 export { forecast, type Forecast } from './forecast.js';
-export { simulateFormula, startOf } from './formula-boil.js';
+export { simulateFormula } from './formula-boil.js';
 export type { Observation } from './observations.js';
-export { modelledPot, watchBoil, type WatchedBoil } from './watch-boil.js';
+export { type PlaceInTime, placesSoFar } from './places-in-time.js';
+export { type Asked, modelledPot, watchBoil, type WatchedBoil } from './watch-boil.js';

@@ -1,10 +1,5 @@
-import type { PreparedPot } from '../balance/index.js';
-import {
-  withPanAndBurner,
-  type FormulaDocument,
-  type Kitchen,
-  type PotFormula,
-} from '../formula/index.js';
+import { panOf, type PreparedPot } from '../balance/index.js';
+import { withPanAndBurner, type FormulaDocument, type Kitchen } from '../formula/index.js';
 import { around, type Range } from '../range/index.js';
 import {
   boilingPointAt,
@@ -17,13 +12,14 @@ import { forecast, type Forecast } from './forecast.js';
 import type { ForecastInput, HeatChange, BoilTarget } from './forecast-model.js';
 import {
   type AddedMidBoil,
-  type PotState,
+  massAtVolume_kg,
+  massOfPot,
   PANTRY_C,
-  openSurface_m,
-  heatIntoPan_W,
+  type PotState,
+  volumeOf_ml,
 } from '../thermal/index.js';
-import { startOf } from './formula-boil.js';
 import type { Observation } from './observations.js';
+import { placesSoFar, placesToCome } from './places-in-time.js';
 import { panContents } from '../made-batch/index.js';
 
 /** A boil that is being watched: where the model says it is, and how long it will be. */
@@ -37,6 +33,8 @@ export interface WatchedBoil {
   readonly finishMass_kg: number;
   /** What the refractometer shows at the finish, per cent. */
   readonly finishSolidsPercent: number;
+  /** In the pan at the time that was asked for, kg. */
+  readonly leftThen_kg?: Range;
 }
 
 /**
@@ -44,8 +42,10 @@ export interface WatchedBoil {
  * third of solids. From memory.
  */
 const HEAT_CAPACITY = 3350;
-/** A butter is watched this far ahead, s. */
-const BUTTER_AHEAD_S = 30 * 3600;
+/** A cook of hours is watched this far ahead, s. */
+const LONG_AHEAD_S = 40 * 3600;
+/** Nothing changes quickly where no flame drives it: the model goes in steps of this, s. */
+const GENTLE_STEP_S = 60;
 /**
  * How warm a pot is when it goes back on after a pause, where no reading tells: from the counter,
  * from the fridge, C. Common practice.
@@ -64,8 +64,13 @@ const START_DOUBT = 0.06;
 const MOST_STEAMED_SHARE = 0.6;
 
 /** What the finish is watched for; undefined where nothing is known of it. */
-function targetOf({ formula, outcome, rule }: PreparedPot, boil: Boil): BoilTarget | undefined {
+function targetOf(
+  { formula, outcome, rule }: PreparedPot,
+  boil: Boil,
+  endsAt_s: number,
+): BoilTarget | undefined {
   const { finish } = formula;
+  if (rule.type === 'stages') return { type: 'clock', time_s: endsAt_s };
   switch (finish.type) {
     case 'gel-temperature':
       return boil.gelTemperature_C === undefined
@@ -84,6 +89,14 @@ function targetOf({ formula, outcome, rule }: PreparedPot, boil: Boil): BoilTarg
   }
 }
 
+/** What is wanted of a forecast besides the finish. */
+export interface Asked {
+  /** "How long until 7 pints": millilitres in the pan, hot, in place of the finish. */
+  readonly untilVolume_ml?: number;
+  /** "What is left at 22:00": milliseconds since 1970. */
+  readonly leftAt?: number;
+}
+
 /**
  * Time left of a boil from everything in its log: readings, weights, refractometer, additions, and
  * what was done to the flame.
@@ -99,13 +112,24 @@ export function watchBoil(
   written: FormulaDocument,
   kitchen: Kitchen,
   now: number,
+  { untilVolume_ml, leftAt }: Asked = {},
 ): WatchedBoil | undefined {
   if (boil.phase === 'done' || boil.phase === 'paused') return undefined;
   const pot = modelledPot(boil, written, kitchen, now);
   if (!pot) return undefined;
   const { whole, clock, input } = pot;
   const { formula } = whole;
-  const made = forecast(input);
+  const made = forecast({
+    ...input,
+    ...(untilVolume_ml !== undefined && {
+      target: {
+        type: 'mass' as const,
+        mass_kg: massAtVolume_kg(panOf(whole.contents), untilVolume_ml),
+      },
+    }),
+    ...(leftAt !== undefined && { lookAt_s: [Math.max(clock.seconds(leftAt), input.now_s)] }),
+  });
+  const [then] = made.looks;
   const { minute } = boil;
   const byClock =
     formula.finish.type === 'hard-boil' && minute !== undefined && boil.phase === 'on-heat';
@@ -124,15 +148,26 @@ export function watchBoil(
     path: made.path.map(({ time_s, reading_C }) => ({ at: clock.at(time_s), reading_C })),
     finishMass_kg: whole.outcome.finished,
     finishSolidsPercent: whole.outcome.solids,
+    ...(then && { leftThen_kg: then.mass_kg }),
   };
 }
 
-/** Readings, weights and refractometer values of a log, on the clock of its cooking. */
-const observationsOf = (boil: Boil, clock: CookingClock): Observation[] => [
-  ...boil.readings.map(({ at, temperature_C }) => ({ time_s: clock.seconds(at), temperature_C })),
-  ...boil.weighings.map(({ at, value }) => ({ time_s: clock.seconds(at), mass_kg: value })),
-  ...boil.brix.map(({ at, value }) => ({ time_s: clock.seconds(at), solidsPercent: value })),
-];
+/** How well a depth tells the mass in the pan, share, standard deviation: an uneven base. A guess. */
+const DEPTH_SD = 0.04;
+
+/** Readings, weights, depths and refractometer values of a log, on the clock of its cooking. */
+function observationsOf(boil: Boil, clock: CookingClock, start: PotState): Observation[] {
+  const full_ml = volumeOf_ml(start);
+  return [
+    ...boil.readings.map(({ at, temperature_C }) => ({ time_s: clock.seconds(at), temperature_C })),
+    ...boil.weighings.map(({ at, value }) => ({ time_s: clock.seconds(at), mass_kg: value })),
+    ...boil.depths.map(({ at, value }) => {
+      const mass_kg = massAtVolume_kg(start, full_ml * value);
+      return { time_s: clock.seconds(at), mass_kg, sd_kg: DEPTH_SD * massOfPot(start) };
+    }),
+    ...boil.brix.map(({ at, value }) => ({ time_s: clock.seconds(at), solidsPercent: value })),
+  ];
+}
 
 /** Pauses after a moment: the pot comes back on the heat cold, with nothing added. */
 const coolings = (boil: Boil, clock: CookingClock, from_ms: number): AddedMidBoil[] =>
@@ -203,55 +238,47 @@ export function modelledPot(
     from_ms,
     'in',
   );
-  const target = pot && targetOf(pot.whole, boil);
-  if (!pot || !target) return undefined;
+  if (!pot) return undefined;
   const { whole, first: atFirst } = pot;
   const { formula } = whole;
+  const toCome = placesToCome(boil, whole, clock);
+  const places = [...placesSoFar(boil, whole, clock), ...toCome.places];
+  const target = targetOf(whole, boil, toCome.endsAt_s);
+  const here = places[0];
+  if (!target || !here) return undefined;
   const water = boilingPointAt(formula.place);
   const offset_K = thermometerOffset(boil, water);
-  // The vessel it began in; a lid laid ajar or off since is a change of known size.
-  const net_W = heatIntoPan_W(formula, whole.contents.mass, boil.vessels[0]?.vessel);
-  const start = startOf(atFirst, first ? first.temperature_C - offset_K.mid : PANTRY_C);
-  const steamed_kg = steamedBefore(
-    start,
-    (from_ms - startedAt) / 1000,
-    atFirst.contents.mass,
-    net_W.mid,
-  );
+  const net_W = here.heating.heat_W;
+  const isGentle = here.heating.pan.gentle !== undefined;
+  const start = panOf(atFirst.contents, first ? first.temperature_C - offset_K.mid : PANTRY_C);
+  const full = { ...start };
+  // A gentle place gives next to nothing off while it warms: nothing is taken as gone before.
+  const steamed_kg = isGentle
+    ? 0
+    : steamedBefore(start, (from_ms - startedAt) / 1000, atFirst.contents.mass, net_W.mid);
   start.water -= steamed_kg;
+  const isGentleThroughout = places.every(({ heating }) => heating.pan.gentle !== undefined);
   const input: ForecastInput = {
     start,
     startDoubt: Math.hypot(START_DOUBT, steamed_kg / (start.water + start.soluble)),
     pressure_kPa: water.pressure_kPa,
     pH: whole.outcome.pH,
-    diameter_m: openSurface_m(formula, boil.vessels[0]?.vessel),
+    pan: here.heating.pan,
     net_W,
     offset_K,
-    observations: observationsOf(boil, clock),
+    observations: observationsOf(boil, clock, full),
     // A bowl over water is warmed by its steam: the flame under it changes nothing.
-    heatChanges:
-      formula.kind === 'curd'
-        ? []
-        : [...heatChanges(boil, clock), ...vesselChanges(boil, formula, net_W.mid, clock)],
+    heatChanges: formula.kind === 'curd' ? [] : [...heatChanges(boil, clock), ...places.slice(1)],
     added: [...pot.added, ...coolings(boil, clock, from_ms)].sort((a, b) => a.time_s - b.time_s),
     target,
-    ...(formula.finish.type === 'consistency' && { mostAhead_s: BUTTER_AHEAD_S }),
+    ...((formula.stages.length > 0 || formula.finish.type === 'consistency') && {
+      mostAhead_s: LONG_AHEAD_S,
+    }),
+    ...(isGentleThroughout && { step_s: GENTLE_STEP_S }),
     now_s: Math.max(clock.seconds(now), 0),
   };
   return { whole, clock, input };
 }
-
-/** Heat of each vessel after the first, as a share of the first one's. */
-const vesselChanges = (
-  { vessels }: Boil,
-  formula: PotFormula,
-  first_W: number,
-  clock: CookingClock,
-): HeatChange[] =>
-  vessels.slice(1).map(({ at, vessel }) => ({
-    time_s: Math.max(clock.seconds(at), 0),
-    share: heatIntoPan_W(formula, 0, vessel).mid / first_W,
-  }));
 
 /**
  * Off the heat and on again as the clock has it, and every turn of the flame by an amount that is

@@ -44,11 +44,12 @@ const detailsOf = ({
   ripeness,
   variety,
   goesIn,
+  stage,
   overrides,
   composition,
   alsoStated,
 }: FormulaLine): string =>
-  JSON.stringify([ripeness, variety, goesIn, overrides, composition, alsoStated]);
+  JSON.stringify([ripeness, variety, goesIn, stage, overrides, composition, alsoStated]);
 
 type Difference = (before: FormulaDocument, after: FormulaDocument) => readonly string[];
 
@@ -111,6 +112,10 @@ const DIFFERENCES: readonly Difference[] = [
   ),
   ofLines,
   where(finishOf, (is, was) => `finished by ${is}, before ${was}`),
+  where(
+    ({ stages = [] }) => stages,
+    (is) => (is.length > 0 ? 'how it cooks, stage by stage' : 'no stages of cooking'),
+  ),
   where(jarsOf, (is, was) => `in ${is}, before ${was}`),
   where(
     ({ processing }) => processing ?? 'boiling-water',

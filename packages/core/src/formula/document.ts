@@ -72,7 +72,7 @@ export const USUAL_FINISHES: Readonly<Record<Method, readonly FinishType[]>> = {
 };
 
 /** When something goes into the pot, in the order of the boil. */
-export const STAGES = [
+export const ADD_WHEN = [
   'start',
   'skins-soft',
   'before-sugar',
@@ -81,7 +81,40 @@ export const STAGES = [
   'near-end',
   'off-heat',
 ] as const;
-export type Stage = (typeof STAGES)[number];
+export type AddWhen = (typeof ADD_WHEN)[number];
+
+/** What a batch stands on or in while it cooks. */
+export const WHERE_COOKED = [
+  'burner',
+  'oven',
+  'slow-cooker',
+  'outdoor-burner',
+  'double-boiler',
+] as const;
+export type WhereCooked = (typeof WHERE_COOKED)[number];
+export const LIDS = ['on', 'ajar', 'off'] as const;
+export type Lid = (typeof LIDS)[number];
+/** From "hardly moves" to a full rolling boil. */
+export const HEATS = ['low', 'simmer', 'high', 'fast'] as const;
+export type Heat = (typeof HEATS)[number];
+/** What is done to the contents before a stage. */
+export const STAGE_WORK = ['blend', 'sieve', 'mill'] as const;
+export type StageWork = (typeof STAGE_WORK)[number];
+
+/** One stage of a cook: where it stands, how its lid lies, how hot, and how long or until what. */
+export interface DocumentStage {
+  where?: WhereCooked;
+  lid?: Lid;
+  heat?: Heat;
+  /** Done before it goes on. */
+  work?: StageWork;
+  /** "10 h", "8-10 hours", "overnight". */
+  time?: string;
+  /** "2.1 kg", "7 pints", "down by a third", "soft", or "done": where the formula finishes. */
+  until?: string;
+  /** Water lost there, as weighed in this kitchen, "150 g/h". */
+  loss?: string;
+}
 
 /** Main acid of an ingredient of one's own. */
 export const MAIN_ACIDS = ['citric', 'malic', 'tartaric', 'acetic'] as const;
@@ -121,7 +154,9 @@ export interface FormulaLine {
   /** The words of the recipe that this ingredient was picked for, where the table does not know them. */
   writtenAs?: string;
   /** When it goes in, where that is not the usual time of the method. */
-  goesIn?: Stage;
+  goesIn?: AddWhen;
+  /** The stage at whose start it goes in, 1 and up; with the first unless said. */
+  stage?: number;
   /** As written: "2 1/2 cups". */
   amount: string | { value: number; unit: string };
   /** A second amount given for the same line ("3 lb, about 6 cups"), audited against the first. */
@@ -212,6 +247,8 @@ export interface FormulaDocument {
   measures?: Measures;
   lines: FormulaLine[];
   finish: DocumentFinish;
+  /** How it cooks, stage by stage; the last one ends at the finish unless it has a time. */
+  stages?: DocumentStage[];
   place?: { altitude?: string; pressure?: string; boilingPoint?: string };
   jars: DocumentJar[];
   processing?: Processing;

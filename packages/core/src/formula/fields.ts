@@ -9,10 +9,15 @@ import {
   MAIN_ACIDS,
   METHODS,
   PROCESSINGS,
-  STAGES,
+  ADD_WHEN,
+  WHERE_COOKED,
+  HEATS,
+  LIDS,
+  STAGE_WORK,
   type CustomComposition,
   type DocumentFinish,
   type DocumentJar,
+  type DocumentStage,
   type FormulaDocument,
   type FormulaLine,
   type MeasuredPH,
@@ -71,6 +76,7 @@ interface Parts {
   readonly composition: CustomComposition;
   readonly overrides: Overrides;
   readonly finish: DocumentFinish;
+  readonly stage: DocumentStage;
   readonly place: NonNullable<FormulaDocument['place']>;
   readonly jar: DocumentJar;
   readonly testedSource: TestedSource;
@@ -137,6 +143,14 @@ export const FORMULA_FIELDS = {
       of: 'finish',
       required: true,
       write: 'write how it is finished, such as { "type": "gel-temperature" }',
+    },
+    stages: {
+      type: 'list',
+      of: 'stage',
+      most: 12,
+      description: 'how it cooks, one after the other; the last ends at the finish or by its time',
+      write:
+        'write a list of stages, such as [{ "where": "slow-cooker", "lid": "on", "time": "10 h" }]',
     },
     place: { type: 'object', of: 'place', write: 'write { "altitude": "310 m" }' },
     jars: {
@@ -223,8 +237,16 @@ export const FORMULA_FIELDS = {
     },
     goesIn: {
       type: 'choice',
-      of: STAGES,
+      of: ADD_WHEN,
       description: 'when it goes in, where that is not the usual time',
+    },
+    stage: {
+      type: 'number',
+      whole: true,
+      least: 1,
+      most: 12,
+      description: 'the stage at whose start it goes in; the first unless said',
+      write: 'write the number of a stage, 1 for the first',
     },
     amount: {
       type: 'amount',
@@ -300,6 +322,30 @@ export const FORMULA_FIELDS = {
       most: MEASURE_LENGTH,
       description: '"170 F"; for curd',
       write: 'write a temperature such as "170 F"',
+    },
+  },
+  stage: {
+    where: { type: 'choice', of: WHERE_COOKED },
+    lid: { type: 'choice', of: LIDS },
+    heat: { type: 'choice', of: HEATS },
+    work: { type: 'choice', of: STAGE_WORK, description: 'done before it goes on' },
+    time: {
+      type: 'text',
+      most: MEASURE_LENGTH * 2,
+      description: '"10 h", "8-10 hours", "overnight"',
+      write: 'write a length of time such as "10 h"',
+    },
+    until: {
+      type: 'text',
+      most: AMOUNT_LENGTH,
+      description: '"2.1 kg", "7 pints", "down by a third", "soft", "done"',
+      write: 'write "done", a weight, a volume, "down by a third" or "soft"',
+    },
+    loss: {
+      type: 'text',
+      most: MEASURE_LENGTH,
+      description: 'water lost there, as weighed in this kitchen, "150 g/h"',
+      write: 'write grams an hour, such as "150 g/h"',
     },
   },
   place: {

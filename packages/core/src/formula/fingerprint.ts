@@ -2,6 +2,7 @@ import type { Claims } from './claims.js';
 import type { Kind, Method } from './document.js';
 import type { Finish, PotJar } from './pot-finish.js';
 import type { PotLine } from './pot-line.js';
+import type { CookStage } from './stages.js';
 
 /** What of a pot a tested formula says. */
 interface TestedPot {
@@ -9,6 +10,7 @@ interface TestedPot {
   readonly method: Method;
   readonly lines: readonly PotLine[];
   readonly finish: Finish;
+  readonly stages: readonly CookStage[];
   readonly jars: readonly PotJar[];
   readonly claims: Claims;
 }
@@ -22,10 +24,20 @@ const MASS_DIGITS = 4;
  * changes it, wherever it is made, so an attestation that carries it is void. Title and notes are
  * free.
  */
-export function fingerprint({ kind, method, lines, finish, jars, claims }: TestedPot): string {
+export function fingerprint({
+  kind,
+  method,
+  lines,
+  finish,
+  stages,
+  jars,
+  claims,
+}: TestedPot): string {
   const told = JSON.stringify([
     kind,
     method,
+    // Older attestations know of no stages: what has none keeps its fingerprint.
+    ...(stages.length > 0 ? [stages, lines.map(({ stage }) => stage)] : []),
     lines.map(({ label, ingredient, form, ripeness, goesIn, mass_kg, composition, byTable }) => [
       ingredient.id,
       label,

@@ -2,6 +2,7 @@ export { readJarCount } from './claims.js';
 export { differences } from './difference.js';
 export {
   type DocumentFinish,
+  type DocumentStage,
   emptyFormula,
   type FinishType,
   type FormulaDocument,
@@ -17,8 +18,16 @@ export {
   SOURCE_KINDS,
   type SourceKind,
   type SourceMethod,
-  type Stage,
-  STAGES,
+  type AddWhen,
+  ADD_WHEN,
+  type Heat,
+  HEATS,
+  type Lid,
+  LIDS,
+  STAGE_WORK,
+  type StageWork,
+  WHERE_COOKED,
+  type WhereCooked,
   USUAL_FINISHES,
   withoutPlace,
 } from './document.js';
@@ -39,7 +48,18 @@ export { OWN_INGREDIENT, type PotLine } from './pot-line.js';
 export { notUnderstoodIn, type PotFormula, readFormula } from './read.js';
 export type { Problem } from './reader.js';
 export { formulaSchema } from './schema.js';
-export { softeningIn, softens, usualStage } from './stage.js';
+export { softeningIn, softens, usualAddWhen } from './add-when.js';
+export {
+  type CookingPlace,
+  type CookStage,
+  documentStageTimes,
+  placeOfStage,
+  type StageEnd,
+  stageTimes,
+  usualCook,
+  weighedLoss,
+} from './stages.js';
+export { stagesFromText } from './stages-text.js';
 export type { Warning, WarningCode } from './warning.js';
 export { fingerprint } from './fingerprint.js';
 export type { Attestation } from './claims.js';

@@ -17,7 +17,7 @@ import {
   type Ingredient,
 } from '../produce/index.js';
 import { readName, stricterKind } from '../reading/index.js';
-import { MAIN_ACIDS, STAGES, type MainAcid, type Stage } from './document.js';
+import { MAIN_ACIDS, ADD_WHEN, type MainAcid, type AddWhen } from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
 import type { Kitchen } from './kitchen.js';
@@ -38,7 +38,9 @@ export interface PotLine {
   readonly byTable: Composition;
   readonly ripeness: Ripeness;
   /** When the maker puts it in, where the document says so. */
-  readonly goesIn?: Stage;
+  readonly goesIn?: AddWhen;
+  /** The stage of the cook at whose start it goes in, 1 and up. */
+  readonly stage: number;
   /** The line's second amount, kg. */
   readonly alsoStated_kg?: Range;
 }
@@ -112,7 +114,8 @@ export function readLine(
   const goesIn =
     value.goesIn === undefined
       ? undefined
-      : reader.oneOf(`${path}.goesIn`, value.goesIn, STAGES, 'start');
+      : reader.oneOf(`${path}.goesIn`, value.goesIn, ADD_WHEN, 'start');
+  const stage = reader.optionalNumber(`${path}.stage`, value.stage, FORMULA_FIELDS.line.stage) ?? 1;
   const also = readAlsoStated(reader, `${path}.alsoStated`, value.alsoStated, ingredient, form);
   return {
     index,
@@ -124,6 +127,7 @@ export function readLine(
     composition: withOverrides(reader, `${path}.overrides`, value.overrides, byTable),
     byTable,
     ripeness,
+    stage,
     ...(goesIn && { goesIn }),
     ...(also && { alsoStated_kg: also }),
   };

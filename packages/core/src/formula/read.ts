@@ -16,6 +16,7 @@ import { claimsOf, readClaims, type Claims } from './claims.js';
 import { fingerprint } from './fingerprint.js';
 import { placeIn, type Kitchen, type Learned, type Pan } from './kitchen.js';
 import { isObject, quoted, Reader, type Json, type Problem } from './reader.js';
+import { readStages, type CookStage } from './stages.js';
 import type { Warning } from './warning.js';
 
 /** A formula in SI units, with every line that could be understood. */
@@ -24,6 +25,8 @@ export interface PotFormula {
   readonly method: Method;
   readonly lines: readonly PotLine[];
   readonly finish: Finish;
+  /** How it cooks; empty where the document does not say. */
+  readonly stages: readonly CookStage[];
   readonly place: Place;
   /** The kitchen's usual pan, as far as it is known. */
   readonly pan?: Pan;
@@ -126,6 +129,7 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   const { kind, method } = readKind(reader, doc);
   const lines = readLines(reader, doc.lines, kitchen);
   const finish = readFinish(reader, doc.finish, kind, method);
+  const stages = readStages(reader, doc.stages);
   const place = readPlace(reader, doc.place, placeIn(kitchen));
   const jars = readJars(reader, doc.jars, kind, kitchen.jars);
   const claims = readClaims(reader, doc);
@@ -135,6 +139,7 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
     method,
     lines,
     finish,
+    stages,
     place,
     jars,
     claims,

@@ -11,6 +11,7 @@ export type WarningCode =
   | 'unusual-finish'
   // Of the contents of the pan and its finish.
   | 'already-past-finish'
+  | 'boils-dry'
   | 'finish-below-solids'
   | 'pan-too-small'
   | 'may-crystallise'

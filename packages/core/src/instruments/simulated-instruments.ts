@@ -5,15 +5,15 @@ import { boilingPointAt } from '../water/index.js';
 import { type Boil, CookingClock } from '../boil-log/index.js';
 import {
   boilingCurve,
+  PAN_DIAMETER_M,
   PANTRY_C,
   putInto,
   type PanModel,
-  openSurface_m,
-  heatIntoPan_W,
   simulateBoil,
   type Change,
 } from '../thermal/index.js';
-import { startOf } from '../forecast/index.js';
+import { panOf } from '../balance/index.js';
+import { placesSoFar, type PlaceInTime } from '../forecast/index.js';
 import { panContents } from '../made-batch/index.js';
 
 /** What the simulated instruments say at one moment. */
@@ -64,32 +64,35 @@ export function simulatedObservations(
   kitchen: Kitchen,
   until: number,
 ): SimulatedObservation[] {
-  const { simulated, startedAt, vessels } = boil;
+  const { simulated, startedAt } = boil;
   if (!simulated || startedAt === undefined) return [];
   const clock = new CookingClock(boil, startedAt);
   const pot = panContents(boil, written, kitchen, clock, startedAt, 'out');
   if (!pot) return [];
-  const { formula, contents, outcome } = pot.whole;
-  const heat = heatIntoPan_W(formula, contents.mass, vessels[0]?.vessel);
-  const sd = Math.min(HIDDEN_HEAT_SD, Math.log(heat.high / heat.low) / (2 * Z90));
+  const { formula, outcome } = pot.whole;
+  const places = placesSoFar(boil, pot.whole, clock);
+  const placeAt = (time_s: number): PlaceInTime | undefined =>
+    places.findLast((place) => place.time_s <= time_s) ?? places[0];
   const seed = seedOf(simulated.id);
-  const hidden_W = heat.mid * Math.exp(seeded(seed).normal() * sd);
-
-  const vesselAt = (at: number) =>
-    (vessels.findLast((each) => each.at <= at) ?? vessels[0])?.vessel;
-  const flame = (at: number): number => {
-    if (!boil.heat.some(({ from, to }) => from <= at && at < (to ?? Infinity))) return 0;
-    const lid = heatIntoPan_W(formula, contents.mass, vesselAt(at)).mid / heat.mid;
-    return boil.flameTurned.reduce(
-      (share, each) => (each.at <= at ? share * TURNED[each.turned] : share),
-      lid,
-    );
+  // The hidden cooker errs by the same many deviations wherever it cooks.
+  const deviation = seeded(seed).normal();
+  const hidden_W = ({ heating: { heat_W } }: PlaceInTime): number => {
+    const sd = Math.min(HIDDEN_HEAT_SD, Math.log(heat_W.high / heat_W.low) / (2 * Z90));
+    return heat_W.mid * Math.exp(deviation * sd);
   };
+  const flame = (at: number): number =>
+    boil.heat.some(({ from, to }) => from <= at && at < (to ?? Infinity))
+      ? boil.flameTurned.reduce(
+          (share, each) => (each.at <= at ? share * TURNED[each.turned] : share),
+          1,
+        )
+      : 0;
   const curve = boilingCurve(boilingPointAt(formula.place).pressure_kPa);
   const panAt = (time_s: number): PanModel => ({
     curve,
-    diameter_m: openSurface_m(formula, vesselAt(clock.at(time_s))),
     pH: outcome.pH,
+    diameter_m: PAN_DIAMETER_M,
+    ...placeAt(time_s)?.heating.pan,
   });
   const changes: Change[] = [
     ...pot.added.map(({ time_s, water_kg, soluble_kg }): Change => ({
@@ -107,8 +110,11 @@ export function simulatedObservations(
       ];
     }),
   ];
-  const { readings } = simulateBoil(startOf(pot.first, PANTRY_C), panAt, {
-    net_W: (time_s) => hidden_W * flame(clock.at(time_s)),
+  const { readings } = simulateBoil(panOf(pot.first.contents), panAt, {
+    net_W: (time_s) => {
+      const place = placeAt(time_s);
+      return place ? hidden_W(place) * flame(clock.at(time_s)) : 0;
+    },
     fluctuation: WANDER_SD,
     instruments: {
       ...simulated,

@@ -5,7 +5,7 @@ import {
   type Kitchen,
   type PanAndBurner,
 } from '../formula/index.js';
-import { heatIntoPan_W } from '../thermal/index.js';
+import { kitchenHeat_W } from '../thermal/index.js';
 import { Z90 } from '../range/index.js';
 import { boilingPointAt, GEL_RISE_C } from '../water/index.js';
 import type { BoilEvidence } from './boil-evidence.js';
@@ -35,6 +35,8 @@ const THERMOMETER_SD_K = 1;
  * 5-95 %.
  */
 const WEATHER_SD_K = 0.55 / Z90;
+/** An ordinary batch, kg: what a burner nobody knows is thought to give goes by it. Common practice. */
+const ORDINARY_BATCH_KG = 3;
 /** Boiling water as read, K, standard deviation. */
 const MEASURED_SD_K = 0.2 / Z90;
 /** The flame is not set alike twice: logarithm, standard deviation. Common practice. */
@@ -63,10 +65,7 @@ const told = <K extends 'offset_K' | 'logHeat_W' | 'rise_K'>(
 export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Lessons {
   const { learned: _learned, ...plain } = kitchen;
   const heatTold = (of: readonly BoilEvidence[], { pan }: Kitchen): Lesson => {
-    const usual = heatIntoPan_W(
-      { kind: 'jam', finish: { type: 'hard-boil', minutes: 1 }, ...(pan && { pan }) },
-      0,
-    );
+    const usual = kitchenHeat_W({ ...(pan && { pan }) }, ORDINARY_BATCH_KG);
     const before = { mid: Math.log(usual.mid), sd: Math.log(usual.high / usual.low) / (2 * Z90) };
     return byFactor(lessonFrom(before, told(of, 'logHeat_W'), FLAME_SD, FLAME_SD));
   };

@@ -112,7 +112,7 @@ function asLogged<D extends FormulaDocument>(
   );
   const place = placeOf(boil, kitchen);
   const finish = actualFinish(boil, mixed, place);
-  const document: D = finish ? withoutLooseClaims({ ...mixed, finish }) : mixed;
+  const document: D = finish ? stoppedAt(mixed, finish) : mixed;
   const { formula, problems } = readFormula(document, place);
   const made = balance(formula);
   const judgedAs = (pot: PotFormula): PotFormula => ({
@@ -153,6 +153,13 @@ function asLogged<D extends FormulaDocument>(
     strictness(asMeant) > strictness(keeping) ||
     (strictness(asMeant) === strictness(keeping) && !thinner);
   return { ...result, keeping: meant ? asMeant : keeping };
+}
+
+/** The document as stopped at what was measured, however its stages were planned. */
+function stoppedAt<D extends FormulaDocument>(document: D, finish: FormulaDocument['finish']): D {
+  const stopped = { ...document, finish };
+  delete stopped.stages;
+  return withoutLooseClaims(stopped);
 }
 
 /** The claims of a formula with the process its jars really had. */

@@ -3,8 +3,8 @@ import {
   linesFrom,
   readFormula,
   softeningIn,
-  STAGES,
-  usualStage,
+  ADD_WHEN,
+  usualAddWhen,
   withoutPlace,
   type FormulaDocument,
   type Kitchen,
@@ -31,7 +31,7 @@ export function laterSugar({ kind, method, lines }: PotFormula): readonly PotLin
   return lines.filter(
     ({ ingredient, goesIn }) =>
       ingredient.category === 'sweetener' &&
-      STAGES.indexOf(goesIn ?? usualStage(kind, method, ingredient, softening)) > 0,
+      ADD_WHEN.indexOf(goesIn ?? usualAddWhen(kind, method, ingredient, softening)) > 0,
   );
 }
 

@@ -19,7 +19,7 @@ const AT_THE_JARS = [
   ['fills', 'wipes rims and lids'],
   ['fills', 'wipes rims', 'lids and counts'],
 ] as const;
-const STIRRED = new Set(['soften', 'soften-peel', 'sugar', 'bring-up', 'boil', 'cook', 'simmer']);
+const STIRRED = /^(?:soften|soften-peel|sugar|bring-up|boil|cook(?:-\d+)?|simmer)$/;
 
 /**
  * Who does what on a big day: stirring by turns, three places at the jars, everything else by
@@ -59,7 +59,7 @@ export function crewDuties(plan: Schedule, names: readonly string[]): Duty[] {
       const places = AT_THE_JARS[Math.min(names.length, AT_THE_JARS.length) - 1] ?? AT_THE_JARS[0];
       const taken: string[] = [];
       for (const role of places) taken.push(give(step, role, step.start, step.end, taken));
-    } else if (STIRRED.has(step.code)) {
+    } else if (STIRRED.test(step.code)) {
       const turn = (step.attention === 'cannot-leave' ? TURN_MIN.fast : TURN_MIN.slow) * MINUTE_MS;
       let before: string[] = [];
       for (let from = step.start; from < step.end; from += turn) {

@@ -87,9 +87,19 @@ interface PreparationRule extends PreparationStep {
 
 const has = ({ formula }: Prepared, ...ids: readonly string[]): boolean =>
   formula.lines.some(({ ingredient }) => ids.includes(ingredient.id));
+/** Their juice is squeezed out in the hand, with no cooking and no cloth. */
+const SQUEEZED: ReadonlySet<string> = new Set([
+  'lemon',
+  'lime',
+  'orange',
+  'bitter-orange',
+  'mandarin',
+  'grapefruit',
+]);
 const givesJuice = ({ produce }: Prepared, ...ids: readonly string[]): boolean =>
   produce.some(
-    ({ form, ingredient }) => form === 'juice' && (ids.length === 0 || ids.includes(ingredient.id)),
+    ({ form, ingredient: { id } }) =>
+      form === 'juice' && !SQUEEZED.has(id) && (ids.length === 0 || ids.includes(id)),
   );
 /** Fruit that is left whole, or nearly: it stays whole in its sugar. */
 const WHOLE_FORMS: ReadonlySet<Form> = new Set<Form>(['hulled', 'pitted', 'whole']);

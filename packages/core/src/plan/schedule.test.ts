@@ -2,7 +2,8 @@ import { STARTERS } from '../starters/index.js';
 import { computeFormula } from '../keeping/index.js';
 import type { FormulaDocument } from '../formula/index.js';
 import { gearFor } from './gear.js';
-import { planSteps, type PlanOptions, type PlanStep } from './steps.js';
+import type { PlanStep } from './plan-step.js';
+import { planSteps, type PlanOptions } from './steps.js';
 import { schedule, type Schedule } from './schedule.js';
 
 const starter = (title: string): FormulaDocument =>

@@ -1,4 +1,4 @@
-import type { PlanStep } from './steps.js';
+import type { PlanStep } from './plan-step.js';
 import { MINUTE_MS } from '../quantity/index.js';
 
 /**

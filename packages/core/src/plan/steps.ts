@@ -1,73 +1,36 @@
+import {
+  ADD_WHEN,
+  softeningIn,
+  usualAddWhen,
+  type AddWhen,
+  type PotFormula,
+} from '../formula/index.js';
 import { FILL_WITHOUT_FOAM, type Balance } from '../balance/index.js';
-import { softeningIn, STAGES, usualStage, type PotFormula, type Stage } from '../formula/index.js';
 import type { Keeping, Process } from '../keeping/index.js';
 import { isProduce } from '../produce/index.js';
 import { DAY_MIN, HOUR_MIN } from '../quantity/index.js';
-import { hoursToLose, UNKNOWN_EVAPORATION_PER_H, type Vessel } from '../thermal/index.js';
-import { preparationOf, type PreparationCode } from './preparation.js';
-
-/** How much of the cook a step takes. */
-export type Attention = 'hands-on' | 'hands-off' | 'cannot-leave';
-
-/** A step of an evening. Numbered ones come once a load of the pan or of the canner. */
-export type StepCode =
-  | PreparationCode
-  | 'lay-out'
-  | 'cook'
-  | 'sweeten'
-  | 'soften'
-  | 'sugar'
-  | 'bring-up'
-  | 'boil'
-  | 'test'
-  | 'flavour'
-  | 'rest'
-  | 'fill'
-  | `process-${number}`
-  | 'lift'
-  | 'clean-up'
-  | 'cool'
-  | 'seals'
-  | `load-${number}`
-  | 'canner'
-  | 'kettle'
-  | 'jars-hot'
-  | 'plates';
-
-/** One step of an evening. */
-export interface PlanStep {
-  readonly code: StepCode;
-  readonly text: string;
-  readonly attention: Attention;
-  /** Whole minutes it takes, least and most. */
-  readonly least: number;
-  readonly most: number;
-  /** Lines of the document that go in with it. */
-  readonly lines: readonly number[];
-  readonly caution?: string;
-  /** It may be ended whenever it suits the cook within its range: a soak, a drip. */
-  readonly elastic?: boolean;
-  /** What tells that it is done, beside the clock. */
-  readonly cue?: string;
-  /**
-   * Beside the others: it begins so many minutes before the step named begins, so that it is ready
-   * then; below zero, after it began. The others follow one on the other.
-   */
-  readonly before?: { readonly code: StepCode; readonly minutes: number };
-}
+import { cookOf } from '../thermal/index.js';
+import { cookInStages, reheat } from './cook-steps.js';
+import type {
+  Attention,
+  Cooking,
+  Minutes,
+  PlannedBatch,
+  PlanStep,
+  StepCode,
+  StepDraft,
+  StepRule,
+} from './plan-step.js';
+import { preparationOf } from './preparation.js';
 
 export interface PlanOptions {
   /** People who prepare the fruit; 1 unless given. */
   readonly people?: number;
   /** Jars of the batch's size that go into the canner at once; `USUAL_LOAD` unless given. */
   readonly load?: number;
-  /** What a butter cooks in; a low stove unless given. */
-  readonly vessel?: Vessel;
   /** Optional steps that are taken up, by their code; peel that soaks unless given. */
   readonly with?: readonly string[];
 }
-
-type Minutes = readonly [least: number, most: number];
 
 /** A jar is filled, wiped and lidded in about this many minutes. Common practice. */
 const PER_JAR_MIN: Minutes = [0.8, 1.5];
@@ -96,7 +59,7 @@ const COOLING_MIN: Minutes = [DAY_MIN / 2, DAY_MIN];
  */
 const MAKES_ROOM = 1 / 3;
 const BETWEEN_LOADS_MIN = 90;
-/** More stages than this want a larger pan. */
+/** More loads than this want a larger pan. */
 const MOST_LOADS = 8;
 
 /**
@@ -109,41 +72,6 @@ export function loadsOf({ kind, pan }: PotFormula, { pot_l }: Pick<Balance, 'pot
   const more = pot_l.fill - room;
   return more <= 0 ? 1 : 1 + Math.ceil(more / (room * MAKES_ROOM));
 }
-
-/** How a batch is cooked, which decides its steps. */
-type Cooking = 'curd' | 'butter' | 'softened-boil' | 'plain-boil' | 'timed-boil';
-
-/** What the steps of a batch are made from, worked out once. */
-interface PlannedBatch {
-  readonly formula: PotFormula;
-  readonly balance: Balance;
-  readonly process: Process | null;
-  /** It must not be made or kept this way. */
-  readonly isStop: boolean;
-  readonly people: number;
-  readonly canner: number;
-  readonly vessel: Vessel;
-  readonly cooking: Cooking;
-  /** The fruit stands in its sugar before it is cooked. */
-  readonly macerated: boolean;
-  readonly loads: number;
-  /** Full jars that are expected. */
-  readonly jars: number;
-  readonly preparation: ReturnType<typeof preparationOf>;
-  /** Document lines that go in at one of these stages. */
-  readonly linesAt: (...stages: Stage[]) => number[];
-  /** Document lines of fruit that go in first. */
-  readonly fruitLines: readonly number[];
-}
-
-/** A step with its defaults left out: no lines, and minutes that may be fractions. */
-type StepDraft = Omit<PlanStep, 'lines' | 'least' | 'most'> & {
-  readonly minutes: Minutes;
-  readonly lines?: readonly number[];
-};
-
-/** One kind of step: those it makes in this batch, none where it is not wanted. */
-type StepRule = (batch: PlannedBatch) => readonly StepDraft[];
 
 /** A rule of one step that is wanted where `when` holds. */
 const step =
@@ -190,34 +118,11 @@ const cookCurd = step(
   ({ linesAt }) => ({
     text: 'whisk it over simmering water until it coats the spoon, then sieve it',
     minutes: [12, 25],
-    lines: linesAt(...STAGES),
+    lines: linesAt(...ADD_WHEN),
     caution: 'eggs are cooked by 77 °C (170 °F), and curdle soon after',
     cue: 'it coats the spoon, and a finger leaves its line',
   }),
   cooksBy('curd'),
-);
-
-const cookButter = step(
-  'cook',
-  'hands-on',
-  ({ balance: { waterToBoilOff_kg: water }, vessel, loads, linesAt }) => {
-    const cooker = vessel === 'pan' ? 'low-stove' : vessel;
-    return {
-      text:
-        loads > 1
-          ? `cook it down in ${loads} loads, the pot four fifths full at first, lid off or ajar`
-          : 'cook it down, lid off or ajar, stirring more often as it thickens',
-      minutes: [
-        hoursToLose(water.low, cooker).low * HOUR_MIN,
-        hoursToLose(water.high, cooker).high * HOUR_MIN,
-      ],
-      lines: linesAt('start', 'skins-soft'),
-      caution:
-        'it spits as it thickens, and catches late; blended hot, vent the lid under a towel and fill it a third at most',
-      cue: 'it mounds on the spoon, and no water rings it on a cold plate',
-    };
-  },
-  cooksBy('butter'),
 );
 
 const sweetenButter = step(
@@ -231,6 +136,9 @@ const sweetenButter = step(
   (batch) => batch.cooking === 'butter' && batch.linesAt('near-end', 'off-heat').length > 0,
 );
 
+/** Coming to the boil with the sugar dissolving, before the boil itself. Common practice. */
+const COMING_UP_MIN: Minutes = [8, 15];
+
 /** Softening takes at least so long, and this share of the likely time either way. */
 const SOFTEN_MIN: Minutes = [12, 25];
 const SOFTEN_SHARE: Minutes = [0.7, 1.3];
@@ -239,10 +147,9 @@ const softenFruit = step(
   'soften',
   'hands-on',
   ({ balance, macerated, linesAt, fruitLines }) => {
-    const { waterToBoilOff_kg, massIn_kg, boilMinutes } = balance;
-    const allWater_min =
-      (waterToBoilOff_kg.mid / (massIn_kg.mid * UNKNOWN_EVAPORATION_PER_H.mid)) * HOUR_MIN;
-    const down_min = Math.max(allWater_min - boilMinutes.mid, 0);
+    const { cook, boilMinutes } = balance;
+    // What the boil with the sugar does not boil off, the softening does.
+    const down_min = Math.max(cook.minutes.mid - boilMinutes.mid - COMING_UP_MIN[0], 0);
     return {
       text: macerated
         ? 'bring it up slowly in its sugar, and simmer until the skins are soft'
@@ -286,9 +193,6 @@ const boilAfterSoftening = step(
   }),
   cooksBy('softened-boil'),
 );
-
-/** Coming to the boil with the sugar dissolving, before the boil itself. Common practice. */
-const COMING_UP_MIN: Minutes = [8, 15];
 
 const boilAtOnce = step(
   'boil',
@@ -526,7 +430,7 @@ const STEP_RULES: readonly StepRule[] = [
   preparing,
   layOut,
   cookCurd,
-  cookButter,
+  cookInStages,
   sweetenButter,
   softenFruit,
   addSugar,
@@ -536,6 +440,7 @@ const STEP_RULES: readonly StepRule[] = [
   boilByTheClock,
   testSet,
   flavour,
+  reheat,
   letRest,
   fillJars,
   processLoads,
@@ -550,9 +455,10 @@ const STEP_RULES: readonly StepRule[] = [
   coldPlates,
 ];
 
-function cookingOf({ kind, finish, lines }: PotFormula): Cooking {
+function cookingOf({ kind, finish, lines, stages }: PotFormula): Cooking {
   if (kind === 'curd') return 'curd';
   if (kind === 'fruit-butter') return 'butter';
+  if (stages.length > 0) return 'stages';
   if (finish.type === 'hard-boil') return 'timed-boil';
   return softeningIn(lines) ? 'softened-boil' : 'plain-boil';
 }
@@ -565,10 +471,18 @@ function plannedBatch(
 ): PlannedBatch {
   const { kind, method, lines } = formula;
   const softening = softeningIn(lines);
-  const linesAt = (...stages: Stage[]): number[] =>
+  const linesAt = (...times: AddWhen[]): number[] =>
     lines
       .filter(({ ingredient, goesIn }) =>
-        stages.includes(goesIn ?? usualStage(kind, method, ingredient, softening)),
+        times.includes(goesIn ?? usualAddWhen(kind, method, ingredient, softening)),
+      )
+      .map(({ index }) => index);
+  const stages = cookOf(formula);
+  const isNearEnd = new Set(linesAt('near-end', 'off-heat'));
+  const linesOfStage = (i: number): number[] =>
+    lines
+      .filter(
+        ({ index, stage }) => Math.min(stage, stages.length) === i + 1 && !isNearEnd.has(index),
       )
       .map(({ index }) => index);
   const wanted = options.with ?? USUAL_OPTIONAL_STEPS;
@@ -582,7 +496,8 @@ function plannedBatch(
     isStop: verdict === 'stop',
     people: options.people ?? 1,
     canner: options.load ?? USUAL_LOAD,
-    vessel: options.vessel ?? 'low-stove',
+    stages,
+    linesOfStage,
     cooking: cookingOf(formula),
     macerated: preparation.some(({ code }) => code === 'macerate'),
     loads: loadsOf(formula, balance),
@@ -611,5 +526,6 @@ export function planSteps(
     ...draft,
     least: Math.round(least),
     most: Math.round(Math.max(most, least)),
+    ...(draft.attended_min !== undefined && { attended_min: Math.round(draft.attended_min) }),
   }));
 }

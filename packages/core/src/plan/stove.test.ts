@@ -3,7 +3,8 @@ import { computeFormula } from '../keeping/index.js';
 import type { FormulaDocument } from '../formula/index.js';
 import { busyOf, clashesOf, clearOf } from './stove.js';
 import { crewDuties } from './crew.js';
-import { loadsOf, planSteps, type PlanStep } from './steps.js';
+import type { PlanStep } from './plan-step.js';
+import { loadsOf, planSteps } from './steps.js';
 import { schedule, type Schedule } from './schedule.js';
 
 const MINUTE = 60_000;

@@ -1,5 +1,5 @@
 import { schedule, type Schedule, type Timed, type Wish } from './schedule.js';
-import type { PlanStep } from './steps.js';
+import type { PlanStep } from './plan-step.js';
 import { MINUTE_MS } from '../quantity/index.js';
 
 /** A stretch at which the cook, or the one canner, is taken by a batch. Milliseconds since 1970. */

@@ -1,4 +1,5 @@
 export { cutText } from './cut-text.js';
+export { readDuration, type WrittenDuration } from './duration.js';
 export {
   figures,
   formatAltitude,

@@ -1,12 +1,5 @@
-import type { Range } from '../range/index.js';
 import { INVERSION_FACTOR, inversionRate_perMin } from '../syrup/index.js';
-import {
-  heatForLoss_W,
-  LATENT_J_PER_KG,
-  LOSS_W_PER_K,
-  ROOM_C,
-  saturationPressure_kPa,
-} from '../water/index.js';
+import { LATENT_J_PER_KG, LOSS_W_PER_K, ROOM_C, saturationPressure_kPa } from '../water/index.js';
 import type { BoilingCurve } from './boiling-curve.js';
 
 /**
@@ -37,18 +30,28 @@ export interface PanModel {
   /** Diameter of the open surface, m. */
   readonly diameter_m: number;
   readonly pH: number;
+  /**
+   * A place that keeps its contents hot by itself: a slow cooker, an oven, a pan under its lid. The
+   * heat of the model is then what goes into vapour, and the walls are seen to.
+   */
+  readonly gentle?: {
+    /** Into the contents until they are hot, W. */
+    readonly warmUp_W: number;
+    /** They stay so far under their boiling point, K. */
+    readonly holdsBelow_K: number;
+  };
 }
 
 /** A pan this near to its boiling point boils, K. A choice of ours, for the steps of the model. */
 const BOILS_WITHIN_K = 0.05;
 
-/** Where the liquid of a pan boils, C. */
-const boilingPointOf_C = (state: Readonly<PotState>, { curve }: PanModel): number =>
-  curve.at(solidsOf(state), state.invertShare);
+/** Where the contents of a pan stay while it cooks: its boiling point, or a little under it, C. */
+export const holdsAt_C = (state: Readonly<PotState>, { curve, gentle }: PanModel): number =>
+  curve.at(solidsOf(state), state.invertShare) - (gentle?.holdsBelow_K ?? 0);
 
-/** Kelvin a pan is short of the boil; 0 or less while it boils. */
+/** Kelvin a pan is short of the boil, or of where it holds; 0 or less while it is there. */
 export const shortOfBoil_K = (state: Readonly<PotState>, pan: PanModel): number =>
-  boilingPointOf_C(state, pan) - BOILS_WITHIN_K - state.temperature_C;
+  holdsAt_C(state, pan) - BOILS_WITHIN_K - state.temperature_C;
 
 /** Soluble solids of the liquid, mass fraction. */
 export const solidsOf = ({ water, soluble }: Readonly<PotState>): number =>
@@ -79,7 +82,7 @@ export interface Rates {
  * Below the boil the heat warms the pot and the surface gives off vapour; on the boil the
  * temperature follows the boiling curve and the heat that is left over evaporates water.
  *
- * @param net_W heat into the pot
+ * @param net_W heat into the pan; at a gentle place what goes into vapour
  * @param into an object to write into, for callers in a hurry
  */
 export function rates(
@@ -89,8 +92,9 @@ export function rates(
   into: Rates = { water: 0, temperature: 0, invert: 0, boiling: false },
 ): Rates {
   const solids = solidsOf(state);
-  const boilsAt = pan.curve.at(solids, state.invertShare);
-  const heat = net_W - LOSS_W_PER_K * (state.temperature_C - ROOM_C);
+  const boilsAt = holdsAt_C(state, pan);
+  const isGentle = pan.gentle !== undefined && net_W > 0;
+  const heat = isGentle ? net_W : net_W - LOSS_W_PER_K * (state.temperature_C - ROOM_C);
   const capacity = massOfPot(state) * heatCapacity(state);
   into.boiling = state.temperature_C >= boilsAt - BOILS_WITHIN_K && heat > 0;
   into.invert =
@@ -108,6 +112,15 @@ export function rates(
     const water = heat / (LATENT_J_PER_KG + capacity * climb);
     into.water = -water;
     into.temperature = water * climb;
+    return into;
+  }
+  if (isGentle) {
+    // Vapour in the measure of its pressure, as soon as it is warm; the rest of the heat warms.
+    const share =
+      saturationPressure_kPa(Math.max(state.temperature_C, 1)) / saturationPressure_kPa(boilsAt);
+    const vapour = (net_W / LATENT_J_PER_KG) * Math.min(share, 1);
+    into.water = -vapour;
+    into.temperature = (pan.gentle.warmUp_W - vapour * LATENT_J_PER_KG) / capacity;
     return into;
   }
   const area = (Math.PI / 4) * pan.diameter_m * pan.diameter_m;
@@ -146,12 +159,11 @@ export function advance(
   const { water, temperature, invert, boiling } = rates(state, net_W, pan, scratch);
   if (!boiling && temperature > 0) {
     // It comes to the boil within the step: the rest of the step is spent boiling.
-    const toBoil =
-      (pan.curve.at(solidsOf(state), state.invertShare) - state.temperature_C) / temperature;
+    const toBoil = (holdsAt_C(state, pan) - state.temperature_C) / temperature;
     if (toBoil >= 0 && toBoil < step_s) {
       state.water = Math.max(state.water + water * toBoil, 0.01);
       state.invertShare = Math.min(state.invertShare + invert * inversion * toBoil, 1);
-      state.temperature_C = pan.curve.at(solidsOf(state), state.invertShare);
+      state.temperature_C = holdsAt_C(state, pan);
       if (step_s - toBoil > 1e-6) advance(state, net_W, pan, step_s - toBoil, inversion);
       return true;
     }
@@ -159,7 +171,7 @@ export function advance(
   state.water = Math.max(state.water + water * step_s, 0.01);
   state.invertShare = Math.min(state.invertShare + invert * inversion * step_s, 1);
   state.temperature_C = boiling
-    ? pan.curve.at(solidsOf(state), state.invertShare)
+    ? holdsAt_C(state, pan)
     : state.temperature_C + temperature * step_s;
   return boiling;
 }
@@ -180,45 +192,4 @@ export function putInto(state: PotState, water_kg: number, soluble_kg: number): 
   state.soluble += soluble_kg;
   state.temperature_C =
     (state.temperature_C * before + PANTRY_C * (water_kg + soluble_kg)) / massOfPot(state);
-}
-
-/** Vessels with their water loss; the pan's follows from its heat. */
-export const VESSELS = [
-  'pan',
-  'slow-cooker-lid-on',
-  'slow-cooker-lid-ajar',
-  'slow-cooker-lid-off',
-  'oven',
-  'low-stove',
-] as const;
-export type Vessel = (typeof VESSELS)[number];
-
-/**
- * Water lost, kg an hour. Common practice and a guess. A pan at a rolling boil: {@link
- * panLoss_kgPerH}.
- */
-const VESSEL_LOSS_KG_PER_H: Readonly<Record<Exclude<Vessel, 'pan'>, Range>> = {
-  'slow-cooker-lid-on': { low: 0.01, mid: 0.02, high: 0.03 },
-  'slow-cooker-lid-ajar': { low: 0.06, mid: 0.09, high: 0.12 },
-  'slow-cooker-lid-off': { low: 0.15, mid: 0.22, high: 0.3 },
-  oven: { low: 0.25, mid: 0.35, high: 0.45 },
-  'low-stove': { low: 0.3, mid: 0.4, high: 0.5 },
-};
-
-/**
- * Heat that makes a pot at its boil lose so much water, with what its walls lose to the room, W.
- */
-export function vesselHeat_W(vessel: Exclude<Vessel, 'pan'>, boilsAt_C = 100): Range {
-  const { low, mid, high } = VESSEL_LOSS_KG_PER_H[vessel];
-  return {
-    low: heatForLoss_W(low, boilsAt_C),
-    mid: heatForLoss_W(mid, boilsAt_C),
-    high: heatForLoss_W(high, boilsAt_C),
-  };
-}
-
-/** Hours a butter takes to lose so much water in a vessel. @param water_kg to boil away */
-export function hoursToLose(water_kg: number, vessel: Exclude<Vessel, 'pan'>): Range {
-  const loss = VESSEL_LOSS_KG_PER_H[vessel];
-  return { low: water_kg / loss.high, mid: water_kg / loss.mid, high: water_kg / loss.low };
 }

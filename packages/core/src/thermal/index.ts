@@ -1,15 +1,9 @@
-export {
-  evaporation_perH,
-  heatIntoPan_W,
-  openSurface_m,
-  UNKNOWN_EVAPORATION_PER_H,
-} from './batch-heat.js';
 export { BoilingCurve, boilingCurve } from './boiling-curve.js';
 export { type Burner, burnerHeat_W, BURNERS } from './burner.js';
 export {
   type AddedMidBoil,
   advance,
-  hoursToLose,
+  holdsAt_C,
   massOfPot,
   PAN_DIAMETER_M,
   type PanModel,
@@ -19,9 +13,17 @@ export {
   rates,
   shortOfBoil_K,
   solidsOf,
-  type Vessel,
-  VESSELS,
 } from './heat-balance.js';
+export {
+  boilDownTime_s,
+  type Cooked,
+  cookThrough,
+  LONGEST_COOK_S,
+  massAtVolume_kg,
+  type Stretch,
+  volumeOf_ml,
+  waterBefore_kg,
+} from './cook.js';
 export {
   type Change,
   GOOD_INSTRUMENTS,
@@ -30,3 +32,4 @@ export {
   type SimulateOptions,
   type Simulation,
 } from './simulate-boil.js';
+export { kitchenHeat_W, cookOf, type Heating, heatingOf } from './water-loss.js';

@@ -5,7 +5,6 @@ import {
   evaluate,
   nothing,
   preparePot,
-  type BalanceOptions,
   type LineInput,
   type Outcome,
   type PotInput,
@@ -30,7 +29,7 @@ export interface Sampled {
   readonly readyJars: number;
 }
 
-export interface SampleOptions extends BalanceOptions {
+export interface SampleOptions {
   readonly seed: number;
   readonly samples?: number;
   /** Called now and then with the share done; returning false stops and gives null. */
@@ -62,9 +61,9 @@ const summary = (values: Float64Array, mid: number): Range => {
  */
 export function sampleBalance(
   formula: PotFormula,
-  { seed, samples = 2000, onProgress, ...options }: SampleOptions,
+  { seed, samples = 2000, onProgress }: SampleOptions,
 ): Sampled | null {
-  const pot = preparePot(formula, options);
+  const pot = preparePot(formula);
   if (!pot) return null;
   const random = seeded(seed);
   const { points, sameIngredient, inputs, rules } = pot;
@@ -110,7 +109,7 @@ export function sampleBalance(
       drawn[key] = key === 'curve' ? random.uniform() : draw(inputs[key], random.normal());
     drawn.film = Math.max(drawn.film, 0);
     drawn.foam = Math.max(drawn.foam, 0);
-    drawn.evaporation = Math.max(drawn.evaporation, 0.1);
+    drawn.heat = Math.max(drawn.heat, inputs.heat.low / 2);
     const outcome: Outcome = evaluate(contents, drawn, rules);
     solids[k] = outcome.solids;
     mass[k] = outcome.finished;

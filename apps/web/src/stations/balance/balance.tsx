@@ -16,6 +16,7 @@ import { nameOfLine } from '../../batch/line-edit.js';
 import { SaveFormula } from './save-formula.js';
 import { Lines } from './lines.js';
 import { MakeItFit } from './make-it-fit.js';
+import { Stages } from './stages.js';
 import { Steering } from './steering.js';
 import { KindAndMethod } from './kind-and-method.js';
 import { WaysToTheShelf } from './ways-to-the-shelf.js';
@@ -46,6 +47,7 @@ export function Balance() {
       )}
       <KindAndMethod />
       <Lines />
+      <Stages />
       <FromTheBoil />
       {boil.startedAt === undefined && <MakeItFit />}
       <Cautions />

@@ -5,15 +5,15 @@ import { memo, useId, useState } from 'react';
 import type { FormulaLineBody } from '@idle-kettle/contract';
 import {
   similarIngredients,
-  STAGES,
+  ADD_WHEN,
   type Ingredient,
   type Problem,
-  type Stage,
+  type AddWhen,
 } from '@idle-kettle/core';
 import { changeLine, nameOfLine, removeLine, withName } from '../../batch/line-edit.js';
 import { LineMore } from '../../batch/line-more.js';
 import type { EditedDocument } from '../../batch/use-document.js';
-import { ROLE_WORDS, STAGE_WORDS } from '../../batch/words.js';
+import { ROLE_WORDS, ADD_WHEN_WORDS } from '../../batch/words.js';
 import { sentence } from '../../ui/sentence.js';
 
 export const COLUMNS =
@@ -29,7 +29,7 @@ interface LineProps {
   /** Its mass in the units it was not typed in. */
   readonly also: string;
   /** When it usually goes in. */
-  readonly stage: Stage | undefined;
+  readonly usualTime: AddWhen | undefined;
   /** Share of the pot, 0 to 1, as precisely as it is shown. */
   readonly share: number | undefined;
   readonly problems: readonly Problem[];
@@ -51,13 +51,13 @@ export const Line = memo(
     was.line === now.line &&
     was.ingredient === now.ingredient &&
     was.also === now.also &&
-    was.stage === now.stage &&
+    was.usualTime === now.usualTime &&
     was.share === now.share &&
     was.change === now.change &&
     told(was.problems) === told(now.problems),
 );
 
-function Row({ index, line, ingredient, also, stage, share, problems, change }: LineProps) {
+function Row({ index, line, ingredient, also, usualTime, share, problems, change }: LineProps) {
   const { setNodeRef, transform, transition, attributes, listeners, isDragging } = useSortable({
     id: idOf(index),
   });
@@ -142,24 +142,24 @@ function Row({ index, line, ingredient, also, stage, share, problems, change }: 
             )}
           </span>
           <span className="text-sm">
-            {stage !== undefined && (
+            {usualTime !== undefined && (
               <select
                 aria-label={`When ${name} goes in`}
-                className={`select w-32 pr-6 md:w-full pl-2 text-sm ${line.goesIn === undefined || line.goesIn === stage ? 'text-soft' : ''}`}
-                value={line.goesIn ?? stage}
+                className={`select w-32 pr-6 md:w-full pl-2 text-sm ${line.goesIn === undefined || line.goesIn === usualTime ? 'text-soft' : ''}`}
+                value={line.goesIn ?? usualTime}
                 onChange={(event) =>
                   change(
                     '',
                     changeLine(index, ({ goesIn: _, ...was }) => {
-                      const goesIn = event.target.value as Stage;
-                      return goesIn === stage ? was : { ...was, goesIn };
+                      const goesIn = event.target.value as AddWhen;
+                      return goesIn === usualTime ? was : { ...was, goesIn };
                     }),
                   )
                 }
               >
-                {STAGES.map((each) => (
+                {ADD_WHEN.map((each) => (
                   <option key={each} value={each}>
-                    {STAGE_WORDS[each]}
+                    {ADD_WHEN_WORDS[each]}
                   </option>
                 ))}
               </select>

@@ -13,7 +13,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { useMemo } from 'react';
-import { isProduce, softens, usualStage, type PotLine, type UnitSystem } from '@idle-kettle/core';
+import { isProduce, softens, usualAddWhen, type PotLine, type UnitSystem } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { moveLine, nameOfLine } from '../../batch/line-edit.js';
 import { NewLine } from '../../batch/new-line.js';
@@ -47,10 +47,10 @@ export function Lines() {
   const softening = formula.lines.some(
     ({ ingredient, form }) => isProduce(ingredient) && softens(form),
   );
-  const stages = new Map(
+  const usualTimes = new Map(
     formula.lines.map((line) => [
       line.index,
-      usualStage(formula.kind, formula.method, line.ingredient, softening),
+      usualAddWhen(formula.kind, formula.method, line.ingredient, softening),
     ]),
   );
   const shares = new Map(balance?.lines.map((line) => [line.index, Number(line.share.toFixed(3))]));
@@ -98,7 +98,7 @@ export function Lines() {
                       ? `${isOwnMass(known, units) ? '' : `${formats.mass(known.mass_kg.mid)} · `}${formats.otherMass(known.mass_kg.mid)}`
                       : ''
                   }
-                  stage={stages.get(index)}
+                  usualTime={usualTimes.get(index)}
                   share={shares.get(index)}
                   problems={problems.filter((problem) =>
                     problem.path.startsWith(`lines[${index}]`),

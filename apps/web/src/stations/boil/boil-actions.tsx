@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { laterSugar, type BatchEvent, type EventBodies, type EventType } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
+import { useIsLongCook } from '../../batch/cooking-place.js';
 
 /** What a tap opens to be filled in. */
 export type Opened = 'test' | 'addition' | 'measure' | 'flame' | 'note' | 'pause';
@@ -17,6 +18,8 @@ interface BoilActionsProps {
 /** What can be done at the pot as it stands: on the heat or off it, put off, or done. */
 export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
   const { id, boil, formula } = useBatch();
+  const isLongCook = useIsLongCook();
+  const isCurd = formula.kind === 'curd';
   const back = (primary: boolean) => (
     <Wide name="Back on the heat" primary={primary} onClick={() => onLog(id, 'on-heat', {})} />
   );
@@ -44,7 +47,7 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
   return (
     <>
       <div className="grid grid-cols-3 gap-2 sm:gap-3 lg:grid-cols-6">
-        <Act name="Set test" hint="T" onClick={() => onOpen('test')} />
+        <Act name={isLongCook ? 'Thickness' : 'Set test'} hint="T" onClick={() => onOpen('test')} />
         <Act name="I added…" hint="A" onClick={() => onOpen('addition')} />
         <Act name="Weight, Brix" hint="W" onClick={() => onOpen('measure')} />
         <Act name="Flame turned" hint="F" onClick={() => onOpen('flame')} />
@@ -53,13 +56,20 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
           hint={off ? 'starts the clock' : 'stops the clock'}
           onClick={() => onLog(id, off ? 'on-heat' : 'off-heat', {})}
         />
-        <Act name="It is done" hint="ends the boil" primary onClick={() => onLog(id, 'done', {})} />
+        <Act
+          name="Finish cooking"
+          hint="to the jars"
+          primary
+          onClick={() => onLog(id, 'done', {})}
+        />
       </div>
       <div className="grid grid-cols-2 gap-2 sm:flex">
         {boil.sugarInAt === undefined && laterSugar(formula).length > 0 && (
           <Low name="The sugar is in" onClick={() => onLog(id, 'sugar-in', {})} />
         )}
-        <Low name="One minute’s boil" onClick={() => onLog(id, 'minute', {})} />
+        {!isLongCook && !isCurd && (
+          <Low name="Start 1-minute boil" onClick={() => onLog(id, 'minute', {})} />
+        )}
         <Low name="Stirred" onClick={() => onLog(id, 'stirred', {})} />
         <Low name="Put it off…" onClick={() => onOpen('pause')} />
         <Low name="Note" onClick={() => onOpen('note')} />

@@ -12,16 +12,19 @@ import {
 } from '@idle-kettle/core';
 import { useTheme, type Theme } from '../../ui/theme.js';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
-import { VesselChoice } from '../../batch/vessel-choice.js';
+import { CookingPlaceChoice, useIsLongCook } from '../../batch/cooking-place.js';
 import { finishLineName, isByTemperature, stopWords } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useShortcuts } from '../../ui/shortcuts.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { useScreenAwake } from '../../ui/attention.js';
+import { AskAhead } from './ask-ahead.js';
 import { BeforeTheHeat } from './before-the-heat.js';
 import { BigView } from './big-view.js';
 import { CallChoice } from './call-choice.js';
 import { FlameRow, MeasureRow, TestRow, TextRow } from './entry-row.js';
+import { CookReadouts } from './cook-readouts.js';
+import { DepthRow } from './depth-row.js';
 import { EventList } from './event-list.js';
 import { eventWords } from './event-words.js';
 import { Instruments } from './instruments.js';
@@ -32,6 +35,7 @@ import { AdditionRow } from './addition-row.js';
 import { BoilActions, type Opened } from './boil-actions.js';
 import { ReadingEntry } from './reading-entry.js';
 import { Readouts } from './readouts.js';
+import { ThicknessRow } from './thickness-row.js';
 import { useWatched } from './use-watched.js';
 
 // Fetched while the log is: a fallback that was on the screen once stays there for a third of a
@@ -64,6 +68,7 @@ function AtTheStove() {
     : { lead: 'stop at', words: formats.temperature(gel_C) };
   const last = boil.readings.at(-1);
   const watched = useWatched();
+  const isLongCook = useIsLongCook();
 
   const undo = (event: BatchEvent): void => void logEvent(id, 'undo', { eventId: event.id });
   const log: typeof logEvent = (batchId, type, body) => {
@@ -97,39 +102,51 @@ function AtTheStove() {
   const bench = (
     <div className="flex flex-col gap-3">
       {/* On a phone the figures and the keys come first, the curve after them. */}
-      <div className="contents lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] lg:gap-3">
-        <section
-          aria-label="The boil"
-          className="panel relative order-2 h-[240px] sm:h-[280px] lg:order-1 lg:h-auto lg:min-h-[280px]"
-        >
-          {/* Out of the flow: a drawing that fits itself to a place that fits itself to the drawing
+      <div
+        className={
+          isLongCook
+            ? 'contents'
+            : 'contents lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] lg:gap-3'
+        }
+      >
+        {!isLongCook && (
+          <section
+            aria-label="The boil"
+            className="panel relative order-2 h-[240px] sm:h-[280px] lg:order-1 lg:h-auto lg:min-h-[280px]"
+          >
+            {/* Out of the flow: a drawing that fits itself to a place that fits itself to the drawing
              never comes to rest. */}
-          <div className="absolute inset-3">
-            <Suspense fallback={<p className="p-4 text-soft">Drawing the curve…</p>}>
-              <CurveNow
-                gel_C={gel_C}
-                boilingPoint_C={boilingPoint_C}
-                theme={big ? bigTheme : pageTheme}
-                watched={boil.phase === 'on-heat' ? watched : undefined}
-                curdles_C={curdles_C}
-              />
-            </Suspense>
-          </div>
-        </section>
-        <div className="-order-1 lg:order-2">
-          <Readouts
-            boil={boil}
-            gel_C={gel_C}
-            stop={stop}
-            byTemperature={byTemperature}
-            watched={watched}
-            curdles_C={curdles_C}
-          />
+            <div className="absolute inset-3">
+              <Suspense fallback={<p className="p-4 text-soft">Drawing the curve…</p>}>
+                <CurveNow
+                  gel_C={gel_C}
+                  boilingPoint_C={boilingPoint_C}
+                  theme={big ? bigTheme : pageTheme}
+                  watched={boil.phase === 'on-heat' ? watched : undefined}
+                  curdles_C={curdles_C}
+                />
+              </Suspense>
+            </div>
+          </section>
+        )}
+        <div className={isLongCook ? '-order-1' : '-order-1 lg:order-2'}>
+          {isLongCook ? (
+            <CookReadouts watched={watched} />
+          ) : (
+            <Readouts
+              boil={boil}
+              gel_C={gel_C}
+              stop={stop}
+              byTemperature={byTemperature}
+              watched={watched}
+              curdles_C={curdles_C}
+            />
+          )}
         </div>
       </div>
       {!done && <NextStep watched={watched} />}
       {!big && <OtherBatches />}
-      {!done && <VesselChoice />}
+      {!done && <CookingPlaceChoice />}
       {open === 'measure' && (
         <MeasureRow
           finish={
@@ -143,7 +160,12 @@ function AtTheStove() {
       )}
       {open === 'pause' && <PauseRow onPause={(kept) => log(id, 'paused', { kept })} />}
       {open === 'flame' && <FlameRow onTurn={(turned) => log(id, 'heat', { turned })} />}
-      {open === 'test' && <TestRow onTest={(way, verdict) => log(id, 'test', { way, verdict })} />}
+      {open === 'test' && isLongCook && (
+        <ThicknessRow onTest={(verdict) => log(id, 'test', { way: 'plate', verdict })} />
+      )}
+      {open === 'test' && !isLongCook && (
+        <TestRow onTest={(way, verdict) => log(id, 'test', { way, verdict })} />
+      )}
       {open === 'addition' && (
         <AdditionRow
           onAddition={(text, planned) =>
@@ -160,7 +182,13 @@ function AtTheStove() {
           onText={(text) => log(id, 'note', { text })}
         />
       )}
-      {!done && !paused && (
+      {!done && !paused && isLongCook && (
+        <>
+          <DepthRow onDepth={(left) => log(id, 'depth', { left })} />
+          <AskAhead />
+        </>
+      )}
+      {!done && !paused && !isLongCook && (
         <ReadingEntry
           near_C={last?.temperature_C ?? boilingPoint_C}
           gel_C={gel_C}

@@ -3,14 +3,14 @@ import {
   JUDGED,
   kitchenFraction,
   MOST_POINTS,
+  PLACE_OF_VESSEL,
   type BatchEvent,
   type EventBodies,
   type EventType,
   type TestWay,
 } from '@idle-kettle/core';
 import { nameOfLine } from '../../batch/line-edit.js';
-import { VESSEL_WORDS } from '../../batch/vessel-choice.js';
-import { PROCESS_WORDS, RESULT_WORDS, SET_WORDS } from '../../batch/words.js';
+import { placeWords, PROCESS_WORDS, RESULT_WORDS, SET_WORDS } from '../../batch/words.js';
 import { jarName, jarsOf } from '../../ui/jar-picture.js';
 import type { Formats } from '../../ui/preferences.js';
 
@@ -47,14 +47,17 @@ const EVENT_WORDS: {
   omission: ({ ingredient }) => `Left out: ${nameOfLine({ ingredient, amount: '' })}`,
   note: ({ text }) => text,
   minute: () => 'The hard minute began',
-  vessel: ({ vessel }) => `In ${VESSEL_WORDS[vessel]}`,
+  vessel: ({ vessel }) => `Cooks in: ${placeWords(PLACE_OF_VESSEL[vessel])}`,
+  cooking: ({ stage, ...place }) =>
+    `${stage === undefined ? 'Cooks in' : `Stage ${stage}`}: ${placeWords(place)}`,
+  depth: ({ left }) => `Depth: ${Math.round(left * 100)} % of the start`,
   stirred: () => 'Stirred',
   paused: ({ kept }) => (kept === 'fridge' ? 'Put off, in the fridge' : 'Put off, covered'),
   simulated: ({ speed }) =>
     speed === 1 ? 'Simulated instruments' : `Simulated instruments, ${speed} times as fast`,
   'off-heat': () => 'Off the heat',
   'on-heat': () => 'Back on the heat',
-  done: () => 'It is done',
+  done: () => 'Cooking finished',
   jarred: ({ jars }) =>
     `Jars counted: ${jars.map(({ full, part, size }) => jarsOf(kitchenFraction(full + part), size)).join(', ')}`,
   'process-begun': ({ minutes }) => `The process began: ${minutes} min`,

@@ -13,8 +13,8 @@ export function PauseRow({ onPause }: { readonly onPause: (kept: Pause) => void 
           Let it stop steaming; a pot over 100 °C is not carried, and never across children or pets.
         </li>
         <li>
-          For the fridge: out of the pan into clean shallow vessels, cold within two hours; boiled
-          on within two or three days.
+          For the fridge: out of the pan into clean shallow dishes, under 5 °C (41 °F) within six
+          hours, and back to the boil the next day.
         </li>
         <li>A cold crock or glass bowl does not go on the heat, nor a hot one into the cold.</li>
       </ul>
@@ -23,7 +23,7 @@ export function PauseRow({ onPause }: { readonly onPause: (kept: Pause) => void 
           Covered, for some hours
         </button>
         <button type="button" className="btn h-16 text-lg" onClick={() => onPause('fridge')}>
-          In the fridge, for days
+          In the fridge, overnight
         </button>
       </div>
     </Row>

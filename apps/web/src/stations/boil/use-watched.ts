@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { Boil, FormulaDocument, WatchedBoil } from '@idle-kettle/core';
+import type { Asked, Boil, FormulaDocument, WatchedBoil } from '@idle-kettle/core';
 import { timeOfBatch, useBatch } from '../../batch/batch-context.js';
 import { usePreferences } from '../../ui/preferences.js';
 import type { WatchBoil } from '../../workers/forecast.worker.js';
@@ -26,13 +26,22 @@ export function useWatched(): WatchedBoil | undefined {
   return useForecast(boil, document);
 }
 
+/** The same boil with another question than its finish; undefined until it is answered. */
+export function useAsked(asked: Asked): WatchedBoil | undefined {
+  const { boil, document } = useBatch();
+  return useForecast(boil, document, asked);
+}
+
+const NOTHING_ASKED: Asked = {};
+
 /** The forecast of any boil. */
 export function useForecast(
   boil: Boil,
   document: FormulaDocument | undefined,
+  wanted: Asked = NOTHING_ASKED,
 ): WatchedBoil | undefined {
   const { kitchen } = usePreferences();
-  const [watched, setWatched] = useState<WatchedBoil>();
+  const [watched, setWatched] = useState<{ readonly of: Asked; readonly answer?: WatchedBoil }>();
   const [round, setRound] = useState(0);
   const asked = useRef({ question: 0, busy: false });
   const fast = (boil.simulated?.speed ?? 1) > 1;
@@ -52,14 +61,15 @@ export function useForecast(
       // The readings themselves are in the boil; its log need not carry them over a second time.
       const lean: Boil = { ...boil, log: boil.log.filter(({ event }) => event.type !== 'reading') };
       try {
-        const answer = await watch()(lean, document, kitchen, timeOfBatch(boil));
-        setWatched(answer);
+        const answer = await watch()(lean, document, kitchen, timeOfBatch(boil), wanted);
+        setWatched({ of: wanted, ...(answer && { answer }) });
       } finally {
         state.busy = false;
         if (question !== state.question) setRound((was) => was + 1);
       }
     };
     void ask();
-  }, [boil, document, kitchen, round]);
-  return boil.phase === 'done' ? undefined : watched;
+  }, [boil, document, kitchen, wanted, round]);
+  // An answer to another question is none.
+  return boil.phase === 'done' || watched?.of !== wanted ? undefined : watched.answer;
 }

@@ -1,26 +1,30 @@
 import { format } from 'date-fns';
 import type { Attention, Schedule, Timed } from '@idle-kettle/core';
 import { capital } from '../../ui/sentence.js';
+import { lengthWords } from '../../ui/length-words.js';
 import { MINUTE_MS, HOUR_MS } from '@idle-kettle/core';
 
 const WIDTH = 780;
 const ROW = 30;
 
 export const ATTENTION_WORDS: Readonly<Record<Attention, string>> = {
-  'hands-on': 'hands on',
-  'hands-off': 'stands by itself',
-  'cannot-leave': 'cannot leave',
+  'hands-on': 'hands-on',
+  'hands-off': 'unattended',
+  'needs-watching': 'needs watching',
+  'cannot-leave': 'hands-on, no break',
 };
 const FILLS: Readonly<Record<Attention, { fill: string; opacity: number }>> = {
   'hands-on': { fill: 'var(--fruit)', opacity: 1 },
   'hands-off': { fill: 'var(--fruit)', opacity: 0.28 },
+  'needs-watching': { fill: 'var(--color-secondary)', opacity: 0.45 },
   'cannot-leave': { fill: 'var(--color-secondary)', opacity: 1 },
 };
-const ROWS: readonly Attention[] = ['cannot-leave', 'hands-on', 'hands-off'];
+const ROWS: readonly Attention[] = ['cannot-leave', 'hands-on', 'needs-watching', 'hands-off'];
+
+const HEIGHT = ROW * ROWS.length;
 
 /**
- * The hours of the work drawn as three rows: what cannot be left, what takes hands, what stands by
- * itself. Cooling is beyond it.
+ * The hours of the work drawn as rows: hands-on without a break, hands-on, needs watching, unattended. Cooling is beyond it.
  */
 export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now: number }) {
   const lift = plan.steps.find(({ code }) => code === 'lift');
@@ -39,8 +43,8 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
     <figure>
       <svg
         role="img"
-        aria-label={`From ${format(from, 'HH:mm')} to ${format(until, 'HH:mm')}: ${ROWS.map((attention) => `${minutes(shown, attention)} minutes ${ATTENTION_WORDS[attention]}`).join(', ')}`}
-        viewBox={`0 0 ${WIDTH} ${ROW * 3 + 26}`}
+        aria-label={`From ${format(from, 'HH:mm')} to ${format(until, 'HH:mm')}: ${ROWS.map((attention) => `${ATTENTION_WORDS[attention]} ${lengthWords(minutes(shown, attention))}`).join(', ')}`}
+        viewBox={`0 0 ${WIDTH} ${HEIGHT + 26}`}
         className="w-full"
       >
         {ROWS.map((attention, row) => (
@@ -74,10 +78,10 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
         ))}
         {ticks.map((at) => (
           <g key={at}>
-            <line x1={x(at)} x2={x(at)} y1="0" y2={ROW * 3} stroke="var(--line)" />
+            <line x1={x(at)} x2={x(at)} y1="0" y2={HEIGHT} stroke="var(--line)" />
             <text
               x={Math.min(Math.max(x(at), 18), WIDTH - 18)}
-              y={ROW * 3 + 19}
+              y={HEIGHT + 19}
               textAnchor="middle"
               fontSize="14"
               className="hidden md:block"
@@ -92,7 +96,7 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
             x1={x(now)}
             x2={x(now)}
             y1="0"
-            y2={ROW * 3}
+            y2={HEIGHT}
             stroke="currentColor"
             strokeWidth="2.5"
             strokeDasharray="5 4"
@@ -117,7 +121,7 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
                 fillOpacity={FILLS[attention].opacity}
               />
             </svg>
-            {ATTENTION_WORDS[attention]}, {minutes(shown, attention)} min
+            {ATTENTION_WORDS[attention]}, {lengthWords(minutes(shown, attention))}
           </span>
         ))}
       </figcaption>

@@ -2,6 +2,7 @@ import { addMinutes } from 'date-fns';
 import { Check, TriangleAlert } from 'lucide-react';
 import type { Timed } from '@idle-kettle/core';
 import { sentence } from '../../ui/sentence.js';
+import { lengthWords, spanWords } from '../../ui/length-words.js';
 import { clockOf } from './clock-of.js';
 import { ATTENTION_WORDS } from './plan-strip.js';
 import { MINUTE_MS } from '@idle-kettle/core';
@@ -39,7 +40,10 @@ export function Step({ step, now, amounts, onTick }: StepProps) {
         <p className="text-sm font-normal text-soft">
           {ATTENTION_WORDS[step.attention]}
           {step.cue !== undefined && ` until ${step.cue}`}
-          {step.least === step.most ? `, ${step.least} min` : `, ${span(step.least, step.most)}`}
+          {`, ${spanWords(step.least, step.most)}`}
+          {step.attended_min !== undefined &&
+            step.attention === 'needs-watching' &&
+            `, of it stirring ${lengthWords(step.attended_min)}`}
           {due && `; ${Math.max(Math.ceil((step.end - now) / MINUTE_MS), 0)} min to go`}
         </p>
         {step.caution !== undefined && !done && (
@@ -52,8 +56,3 @@ export function Step({ step, now, amounts, onTick }: StepProps) {
     </li>
   );
 }
-
-const span = (least: number, most: number): string =>
-  least >= 120
-    ? `${Math.round(least / 60)} to ${Math.round(most / 60)} h`
-    : `${least} to ${most} min`;

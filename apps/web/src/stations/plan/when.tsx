@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import {
   clashesOf,
   clearOf,
+  needsWatchingAtNight,
   preparationOf,
   USUAL_OPTIONAL_STEPS,
   type BatchPlan,
@@ -12,7 +13,7 @@ import {
   type Wish,
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
-import { VesselChoice } from '../../batch/vessel-choice.js';
+import { CookingPlaceChoice } from '../../batch/cooking-place.js';
 import { logEvent } from '../../data/log-event.js';
 import { fileName } from '../../ui/file-name.js';
 import { saveFile } from '../../ui/save-file.js';
@@ -37,6 +38,10 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
   const taken = boil.wish?.with ?? USUAL_OPTIONAL_STEPS;
   const optional = useMemo(() => preparationOf(formula).filter((each) => each.optional), [formula]);
   const clashes = useMemo(() => clashesOf(schedule, busy), [schedule, busy]);
+  const atNight = schedule.steps.filter(
+    (step) =>
+      step.doneAt === undefined && needsWatchingAtNight(step, (at) => new Date(at).getHours()),
+  );
   const set = (next: Wish, with_: readonly string[] = taken): void =>
     void logEvent(id, 'planned', {
       by: next.by,
@@ -108,7 +113,7 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
         </div>
       </div>
       <div className="mt-2 empty:hidden">
-        <VesselChoice />
+        <CookingPlaceChoice />
       </div>
       {optional.map(({ code, text }) => (
         <label key={code} className="mt-2 flex min-h-[44px] items-center gap-3">
@@ -138,6 +143,16 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
           <TriangleAlert aria-hidden="true" className="size-5 shrink-0" />
           That is about {schedule.late} min later than wished. More hands, fewer jars, or another
           day.
+        </p>
+      )}
+      {atNight.length > 0 && (
+        <p className="mt-1 flex items-start gap-2 text-watch">
+          <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
+          <span>
+            Falls in the night and may not be left alone:{' '}
+            {atNight.map(({ text }) => text).join('; ')}. Only a slow cooker, a soak or a drip goes
+            on overnight. Choose another time, or put it away for the night.
+          </span>
         </p>
       )}
       <Clashes

@@ -1,9 +1,9 @@
 import { isProduce, type Form, type Ingredient } from '../produce/index.js';
-import type { Kind, Method, Stage } from './document.js';
+import type { Kind, Method, AddWhen } from './document.js';
 
 const SOFT_FORMS: ReadonlySet<Form> = new Set(['juice', 'puree']);
 /** When pectin goes in, where not before the sugar. */
-const PECTIN_STAGE: Readonly<Partial<Record<Method, Stage>>> = {
+const PECTIN_ADDED: Readonly<Partial<Record<Method, AddWhen>>> = {
   'liquid-pectin': 'after-sugar',
   'calcium-pectin': 'full-boil',
 };
@@ -17,15 +17,15 @@ const LATE: ReadonlySet<string> = new Set(['vanilla', 'essential-oil', 'liqueur'
  *
  * @param softening whether the pot holds fruit whose skin or flesh has to soften first
  */
-export function usualStage(
+export function usualAddWhen(
   kind: Kind,
   method: Method,
   { id, category }: Pick<Ingredient, 'id' | 'category'>,
   softening: boolean,
-): Stage {
+): AddWhen {
   if (LATE.has(id)) return id === 'nuts' ? 'near-end' : 'off-heat';
   if (kind === 'curd') return id === 'butter' ? 'near-end' : 'start';
-  if (category === 'pectin') return PECTIN_STAGE[method] ?? 'before-sugar';
+  if (category === 'pectin') return PECTIN_ADDED[method] ?? 'before-sugar';
   if (category === 'sweetener') {
     if (method === 'liquid-pectin' || method === 'jam-sugar') return 'start';
     if (method === 'powdered-pectin' || method === 'calcium-pectin') return 'full-boil';

@@ -1,8 +1,8 @@
 import { balance } from '../balance/index.js';
 import { ingredientById } from '../produce/index.js';
 import { documentOf, LIQUID, pot, POWDER, type Lines } from '../testing/formula.js';
-import { usualStage } from './stage.js';
-import type { FormulaDocument, Kind, Method, Stage } from './document.js';
+import { usualAddWhen } from './add-when.js';
+import type { FormulaDocument, Kind, Method, AddWhen } from './document.js';
 
 // Orders of addition by school: common practice.
 test.each([
@@ -16,14 +16,14 @@ test.each([
   ['fruit-butter', 'no-gel', 'white-sugar', 'near-end'],
   ['curd', 'egg', 'butter', 'near-end'],
   ['jam', 'long-boil', 'vanilla', 'off-heat'],
-] as const)('%s by %s: %s goes in at %s', (kind: Kind, method: Method, id, stage: Stage) => {
+] as const)('%s by %s: %s goes in at %s', (kind: Kind, method: Method, id, stage: AddWhen) => {
   const ingredient = ingredientById(id);
-  expect(ingredient && usualStage(kind, method, ingredient, kind !== 'jelly')).toBe(stage);
+  expect(ingredient && usualAddWhen(kind, method, ingredient, kind !== 'jelly')).toBe(stage);
 });
 
 test('sugar goes into juice at once', () => {
   expect(
-    usualStage('jelly', 'long-boil', { id: 'white-sugar', category: 'sweetener' }, false),
+    usualAddWhen('jelly', 'long-boil', { id: 'white-sugar', category: 'sweetener' }, false),
   ).toBe('start');
 });
 
@@ -31,7 +31,7 @@ describe('an order that mixes the schools is explained', () => {
   const codes = (
     lines: Lines,
     rest: Partial<FormulaDocument>,
-    goesIn: Record<string, Stage>,
+    goesIn: Record<string, AddWhen>,
   ): string[] => {
     const document = documentOf(lines, rest);
     const moved = document.lines.map((line) => ({
