@@ -135,8 +135,10 @@ function sweetenerLever({ document, pot }: Steering): Lever | undefined {
 }
 
 /** The finish where the boil goes on until it is there, otherwise the pectin. */
-function finishLever({ document }: Steering): Lever | undefined {
+function finishLever({ document, pot }: Steering): Lever | undefined {
   const { finish } = document;
+  // Stages that the clock ends are steered by their hours alone.
+  if (pot.rule.type === 'stages') return undefined;
   const byPercent = (percent: number): readonly Edit[] => [
     { op: 'finish', finish: { ...finish, percent: Number(percent.toFixed(1)) } },
   ];
@@ -157,16 +159,22 @@ function finishLever({ document }: Steering): Lever | undefined {
   }
 }
 
+/** Added pectin; calcium pectin with its calcium water, since it sets by both. */
 function pectinLever(document: FormulaDocument): Lever | undefined {
-  const line = document.lines.findIndex(
-    ({ ingredient }) => ingredient?.startsWith('pectin-') === true,
-  );
-  const each = document.lines[line];
-  const amount = each && amountOf(each, document);
-  if (!amount) return undefined;
+  const moved = document.lines.flatMap((each, line) => {
+    const amount = amountOf(each, document);
+    const isMoved = /^pectin-|^calcium-water$/.test(each.ingredient ?? '');
+    return amount && isMoved ? [{ line, amount }] : [];
+  });
+  if (moved.length === 0) return undefined;
   return {
     ...PECTIN_SPAN,
-    edits: (times) => [{ op: 'set', line, amount: scaledAmount(amount, times) }],
+    edits: (times) =>
+      moved.map(({ line, amount }) => ({
+        op: 'set' as const,
+        line,
+        amount: scaledAmount(amount, times),
+      })),
   };
 }
 

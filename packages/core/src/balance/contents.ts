@@ -19,6 +19,8 @@ export interface Contents extends AcidContent {
   lowMethoxyl: number;
   /** Calcium free to join a gel. */
   freeCalcium_mg: number;
+  /** Oxalic acid, kg. */
+  oxalate: number;
   egg: number;
 }
 
@@ -32,6 +34,7 @@ export const nothing = (): Contents => ({
   highMethoxyl: 0,
   lowMethoxyl: 0,
   freeCalcium_mg: 0,
+  oxalate: 0,
   egg: 0,
   ...noAcid(),
 });
@@ -47,6 +50,7 @@ export function addInto(sum: Contents, part: Contents, factor = 1): Contents {
   sum.highMethoxyl += part.highMethoxyl * factor;
   sum.lowMethoxyl += part.lowMethoxyl * factor;
   sum.freeCalcium_mg += part.freeCalcium_mg * factor;
+  sum.oxalate += part.oxalate * factor;
   sum.egg += part.egg * factor;
   sum.citric += part.citric * factor;
   sum.malic += part.malic * factor;
@@ -101,6 +105,7 @@ export function contentsAt(
     highMethoxyl: perKg.highMethoxyl * inputs.pectin * mass,
     lowMethoxyl: perKg.lowMethoxyl * inputs.pectin * mass,
     freeCalcium_mg: perKg.freeCalcium_mg * mass,
+    oxalate: perKg.oxalate * mass,
     egg: perKg.egg * mass,
     citric: perKg.citric * acid,
     malic: perKg.malic * acid,
@@ -181,6 +186,7 @@ export function linePoint(line: PotLine, composition: Composition = line.composi
       highMethoxyl: composition.added?.type === 'high-methoxyl' ? composition.added.share.mid : 0,
       lowMethoxyl: composition.added?.type === 'low-methoxyl' ? composition.added.share.mid : 0,
       freeCalcium_mg: composition.freeCalcium_mgPerKg,
+      oxalate: composition.oxalate,
       egg: isEgg ? 1 : 0,
       ...content,
       protein: composition.protein_molPerKg,

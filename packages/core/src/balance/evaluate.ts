@@ -6,6 +6,7 @@ import {
   curdFirmness,
   highMethoxylFirmness,
   lowMethoxylFirmness,
+  NATURAL_GRADE,
   pectinLeft,
 } from '../pectin/index.js';
 import { fillInOrder } from '../jars/index.js';
@@ -55,6 +56,9 @@ const COOLING_MIN = 7;
  * water.
  */
 const MEAN_RISE = 0.55;
+
+/** Of the fruit's own pectin so much is drawn out in a timed boil, which softens no skins. A guess. */
+const DRAWN_IN_TIMED_BOIL = 0.6;
 
 /** Which set decides the firmness. */
 export type SetModel = 'high-methoxyl' | 'low-methoxyl' | 'consistency' | 'egg' | 'none';
@@ -228,6 +232,7 @@ interface SetFigures {
   readonly curdTemperature_C: number;
   readonly solidsPercent: number;
   readonly insolublePercent: number;
+  readonly invertShare: number;
   readonly pH: number;
   readonly highMethoxyl: number;
   readonly lowMethoxyl: number;
@@ -237,16 +242,23 @@ function gelFirmness({
   contents,
   pectinModel,
   solidsPercent,
+  invertShare,
   pH,
   highMethoxyl,
   lowMethoxyl,
 }: SetFigures): number {
-  const high = highMethoxylFirmness({ solidsPercent, pH, pectinPercent: highMethoxyl });
+  const high = highMethoxylFirmness({
+    solidsPercent,
+    pH,
+    pectinPercent: highMethoxyl,
+    invertShare,
+  });
   if (lowMethoxyl <= 0) return high;
   const calcium_mgPerG = contents.freeCalcium_mg / (contents.lowMethoxyl * 1000);
   const low = lowMethoxylFirmness(
     { solidsPercent, pH, pectinPercent: lowMethoxyl },
     calcium_mgPerG,
+    contents.oxalate / contents.mass,
   );
   return high + low * pectinModel;
 }
@@ -316,8 +328,10 @@ export function evaluate(
     boil.sugared_min + (rule.timedMinutes === undefined ? SOFTENING_MIN : 0),
     pH,
   );
-  const highMethoxyl =
-    ((contents.pectin * left * pot.pectinModel + contents.highMethoxyl) / finished) * 100;
+  const addedLeft = pectinLeft(Math.max(boil.minutes, boil.sugared_min), pH);
+  const drawn = rule.timedMinutes === undefined ? 1 : DRAWN_IN_TIMED_BOIL;
+  const natural = contents.pectin * NATURAL_GRADE * drawn * left * pot.pectinModel;
+  const highMethoxyl = ((natural + contents.highMethoxyl * addedLeft) / finished) * 100;
   const lowMethoxyl = (contents.lowMethoxyl / finished) * 100;
   const firmness = firmnessOf(model, {
     contents,
@@ -325,6 +339,7 @@ export function evaluate(
     curdTemperature_C,
     solidsPercent: solids * 100,
     insolublePercent: (insoluble / finished) * 100,
+    invertShare: split.shareInJar,
     pH,
     highMethoxyl,
     lowMethoxyl,

@@ -30,8 +30,8 @@ const CALCIUM_MG_PER_G = { least: 8, most: 60 } as const;
 /** Calcium pectin dissolves badly beyond this, per cent of solids. Common practice. */
 const MOST_SOLIDS_FOR_CALCIUM = 65;
 
-const ofHighMethoxyl: ReasonsOf = ({ outcome: { solids, pH, pectinPercent } }) => {
-  switch (highMethoxylLimit({ solidsPercent: solids, pH, pectinPercent })) {
+const ofHighMethoxyl: ReasonsOf = ({ outcome: { solids, pH, pectinPercent, invertShare } }) => {
+  switch (highMethoxylLimit({ solidsPercent: solids, pH, pectinPercent, invertShare })) {
     case 'solids':
       return [
         {

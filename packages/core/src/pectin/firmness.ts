@@ -39,23 +39,43 @@ export interface GelState {
   readonly pH: number;
   /** Grams of pectin at 150 grade in 100 g of the finished spread. */
   readonly pectinPercent: number;
+  /** Share of the solids that is invert sugar; {@link ORDINARY_INVERT} unless given. */
+  readonly invertShare?: number;
 }
 
 /**
- * High-methoxyl: full at pH 2.8 to 3.35, none at 2.1 and 3.85. Pectin handbooks, from memory; the
+ * It is the water that is bound that lets a high-methoxyl gel form, not the weight of the sugar: invert
+ * sugar binds as much in fewer per cent. At the same boiling point pure sucrose stands at 67 % and
+ * invert sugar at 57.5 % (Norrish 1966, Starzak and Peacock 1997): so many per cent of solids a share.
+ */
+const INVERT_COUNTS_FOR = 9.5;
+/** Share of invert sugar the gel curves below are meant for. Trade texts, from memory. */
+const ORDINARY_INVERT = 0.35;
+
+const boundSolids = ({ solidsPercent, invertShare = ORDINARY_INVERT }: GelState): number =>
+  solidsPercent + INVERT_COUNTS_FOR * (invertShare - ORDINARY_INVERT);
+
+/**
+ * High-methoxyl: full at pH 2.6 to 3.35, none at 2.1 and 3.9. Pectin handbooks, from memory; the
  * sour end by cranberry, which sets at 2.5.
  */
-const HM_BY_PH = [2.1, 0, 2.45, 0.6, 2.8, 1, 3.35, 1, 3.6, 0.55, 3.85, 0] as const;
+const HM_BY_PH = [2.1, 0, 2.4, 0.8, 2.6, 1, 3.35, 1, 3.5, 0.85, 3.65, 0.6, 3.9, 0] as const;
 /** High-methoxyl: falls below 60 % solids, nothing under 50. Same source. */
-const HM_BY_SOLIDS = [48, 0, 55, 0.35, 60, 0.8, 63, 1, 70, 1, 78, 0.85] as const;
+const HM_BY_SOLIDS = [49, 0, 53, 0.25, 57, 0.55, 60, 0.85, 63, 1, 70, 1, 78, 0.85] as const;
 /** Low-methoxyl: sets from 5 to 65 % and pH 2.8 to 4.5. Same source. */
 const LM_BY_PH = [2.4, 0.2, 2.8, 1, 4.5, 1, 5.5, 0.6, 6.5, 0.3] as const;
 const LM_BY_SOLIDS = [0, 0.6, 10, 0.85, 25, 1, 55, 1, 65, 0.8, 75, 0.5] as const;
 /**
- * Low-methoxyl: milligrams of calcium at hand a gram of pectin; 10-40 wanted, beyond it the set
- * turns grainy. Same source.
+ * Low-methoxyl: milligrams of calcium at hand a gram of pectin, the fruit's own included. About 10
+ * to 40 are wanted, of which a usual dose of calcium water brings 5; beyond that the set turns
+ * grainy. Same source.
  */
-const LM_BY_CALCIUM = [0, 0.15, 4, 0.5, 10, 1, 40, 1, 80, 0.75] as const;
+const LM_BY_CALCIUM = [0, 0.05, 4, 0.2, 6, 0.6, 9, 1, 40, 1.1, 60, 0.9, 80, 0.75] as const;
+/**
+ * Oxalate takes calcium out of the gel: at this mass fraction and above the set is a word softer, and
+ * no more, for such spreads do set. Common practice.
+ */
+const OXALATE = { full: 0.004, loss: 0.35 } as const;
 
 /**
  * How firm a high-methoxyl gel sets: 150-grade pectin against the solids it has to carry, times
@@ -64,22 +84,29 @@ const LM_BY_CALCIUM = [0, 0.15, 4, 0.5, 10, 1, 40, 1, 80, 0.75] as const;
  *
  * @returns 0 (runs) upwards; 1 is a good set
  */
-export const highMethoxylFirmness = ({ solidsPercent, pH, pectinPercent }: GelState): number =>
-  ((150 * pectinPercent) / Math.max(solidsPercent, 20)) *
-  along(HM_BY_PH, pH) *
-  along(HM_BY_SOLIDS, solidsPercent);
+export const highMethoxylFirmness = (state: GelState): number =>
+  ((150 * state.pectinPercent) / Math.max(state.solidsPercent, 20)) *
+  along(HM_BY_PH, state.pH) *
+  along(HM_BY_SOLIDS, boundSolids(state));
 
 /**
  * Low-methoxyl pectin in 100 g of spread that gives a good set. Common practice: 2 tsp to 4 cups of
  * fruit.
  */
-const LM_GOOD_PERCENT = 0.55;
+const LM_GOOD_PERCENT = 0.5;
 
-/** How firm a calcium gel sets. @param calcium_mgPerG of pectin, free to join the gel */
+/**
+ * How firm a calcium gel sets.
+ *
+ * @param calcium_mgPerG of pectin, free to join the gel
+ * @param oxalate mass fraction of oxalic acid in the spread
+ */
 export const lowMethoxylFirmness = (
   { solidsPercent, pH, pectinPercent }: GelState,
   calcium_mgPerG: number,
+  oxalate = 0,
 ): number =>
+  (1 - OXALATE.loss * Math.min(oxalate / OXALATE.full, 1)) *
   (pectinPercent / LM_GOOD_PERCENT) *
   along(LM_BY_PH, pH) *
   along(LM_BY_SOLIDS, solidsPercent) *
@@ -110,20 +137,27 @@ export const curdFirmness = (eggShare: number, temperature_C: number): number =>
   (eggShare / CURD_EGG_SHARE) * along(CURD_BY_C, temperature_C);
 
 /**
- * Share of the pectin's grade left after boiling. It falls faster the more acid the pot: about a
- * tenth in half an hour at pH 3.2. Pectin handbooks, from memory; a guess in its numbers.
+ * Pectin in fruit is of a higher grade than the standard 150 of a powder, which is diluted to it.
+ * Pectin handbooks, from memory: 200 to 300.
  */
+export const NATURAL_GRADE = 250 / 150;
+
+/**
+ * Pectin lost in boiling, share a minute, by pH: slowest near 3.5. A guess from pectin handbooks: 1 %
+ * (0.5 to 1.5) at 3.0 to 3.5, 2 % at 2.5, 2 to 5 % at 4.5 and above.
+ */
+const LOST_PER_MIN = [2.5, 0.02, 3, 0.01, 3.5, 0.009, 4, 0.018, 4.5, 0.03] as const;
+
+/** Share of the pectin's grade left after so many minutes at the boil. */
 export const pectinLeft = (minutes: number, pH: number): number =>
-  Math.exp(
-    -0.0035 * Math.max(minutes, 0) * Math.exp(1.04 * (3.2 - Math.min(Math.max(pH, 2.2), 4.5))),
-  );
+  Math.exp(-along(LOST_PER_MIN, pH) * Math.max(minutes, 0));
 
 /** What holds a high-methoxyl set back most, or undefined where nothing does. */
 export function highMethoxylLimit(
   state: GelState,
 ): 'solids' | 'too-little-acid' | 'too-much-acid' | 'pectin' | undefined {
   const byAcid = along(HM_BY_PH, state.pH);
-  const bySolids = along(HM_BY_SOLIDS, state.solidsPercent);
+  const bySolids = along(HM_BY_SOLIDS, boundSolids(state));
   const byPectin = Math.min((150 * state.pectinPercent) / Math.max(state.solidsPercent, 20), 1);
   const least = Math.min(byAcid, bySolids, byPectin);
   if (least > 0.92) return undefined;

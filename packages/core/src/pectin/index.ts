@@ -13,5 +13,6 @@ export {
   highMethoxylFirmness,
   highMethoxylLimit,
   lowMethoxylFirmness,
+  NATURAL_GRADE,
   pectinLeft,
 } from './firmness.js';

@@ -35,6 +35,10 @@ const produce =
         shares: ACIDS[row.acids],
       },
       pectinPercent: about(fromHandbooks, row.pectin, 0.4),
+      ...(row.juicePectin !== undefined && {
+        juicePectinPercent: about(fromHandbooks, row.juicePectin, 0.4),
+      }),
+      ...(row.oxalate !== undefined && { oxalatePercent: row.oxalate }),
       calcium_mg: row.calcium ?? 18,
       acidClass: row.keeps,
       ...(row.seasoningShare !== undefined && { seasoningShare: row.seasoningShare }),

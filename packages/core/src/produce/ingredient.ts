@@ -101,6 +101,10 @@ export interface Ingredient {
   readonly acidity?: Acidity;
   /** Natural pectin that takes part in a gel, per cent by mass, ripe. */
   readonly pectinPercent?: Sourced;
+  /** The same of its strained juice, where it is not a share of the fruit's. */
+  readonly juicePectinPercent?: Sourced;
+  /** Oxalic acid, per cent by mass: it takes calcium from a gel. */
+  readonly oxalatePercent?: number;
   readonly pectinProduct?: PectinProduct;
   /** Protein of egg and milk, per cent by mass: it takes up acid. */
   readonly proteinPercent?: number;

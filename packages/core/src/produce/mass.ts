@@ -21,6 +21,8 @@ export interface Composition {
   readonly added?: { readonly type: 'high-methoxyl' | 'low-methoxyl'; readonly share: Range };
   /** Calcium free to join a gel. */
   readonly freeCalcium_mgPerKg: number;
+  /** Oxalic acid, mass fraction. */
+  readonly oxalate: number;
   /** Moles of carboxyl in a kilogram, of egg and milk protein. */
   readonly protein_molPerKg: number;
   readonly alkali_eqPerKg: Range;
@@ -155,9 +157,14 @@ export function compositionOf(
       ? DRIED_SOLIDS / (soluble.mid + insoluble.mid)
       : 1;
   const acidFactor = ripe.acid * dry * (peel ? CITRUS_PEEL.acid : 1);
-  const natural = ingredient.pectinPercent ? times(ingredient.pectinPercent, 0.01) : none;
+  const ofJuice = juice ? ingredient.juicePectinPercent : undefined;
+  const pectinOf = ofJuice ?? ingredient.pectinPercent;
+  const natural = pectinOf ? times(pectinOf, 0.01) : none;
   const pectinFactor =
-    ripe.pectin * dry * (juice ? PECTIN_INTO_JUICE : 1) * (form === 'stored' ? STORED_PECTIN : 1);
+    ripe.pectin *
+    dry *
+    (juice && !ofJuice ? PECTIN_INTO_JUICE : 1) *
+    (form === 'stored' ? STORED_PECTIN : 1);
   const free = 1 / (1 - insoluble.mid / 100);
   const insolubleSolids = peel
     ? percent({ low: 7, mid: CITRUS_PEEL.insoluble, high: 11 })
@@ -196,6 +203,7 @@ export function compositionOf(
     }),
     freeCalcium_mgPerKg:
       ingredient.calcium_mg * 10 * dry * (juice ? 0.5 : 1) * (grown ? FREE_CALCIUM : 1),
+    oxalate: ((ingredient.oxalatePercent ?? 0) / 100) * (juice ? 0.5 : 1),
     protein_molPerKg: (ingredient.proteinPercent ?? 0) * 10 * CARBOXYL_MOL_PER_G,
     alkali_eqPerKg: ingredient.alkali_eqPerKg ?? none,
   };

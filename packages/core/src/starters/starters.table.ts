@@ -39,7 +39,7 @@ export const STARTERS: readonly FormulaDocument[] = [
   // With added pectin.
   formula('Sour cherry jam, powdered pectin', '250-ml', [['1.1 kg', 'sour-cherry', 'crushed'], ['45 ml', 'lemon-juice-bottled'], ['1 box', 'pectin-powder'], ['1.25 kg', 'white-sugar']], POWDER),
   formula('Gooseberry jelly, powdered pectin', '190-ml', [['1.1 l', 'gooseberry', 'juice'], ['1 box', 'pectin-powder'], ['1.3 kg', 'white-sugar']], { kind: 'jelly', ...POWDER }),
-  formula('Pear and ginger jam, liquid pectin', '250-ml', [['1 kg', 'pear', 'crushed'], ['90 ml', 'lemon-juice-bottled'], ['20 g', 'ginger'], ['1.35 kg', 'white-sugar'], ['1 pouch', 'pectin-liquid']], LIQUID),
+  formula('Pear and ginger jam, liquid pectin', '250-ml', [['1 kg', 'pear', 'crushed'], ['90 ml', 'lemon-juice-bottled'], ['20 g', 'ginger'], ['1.35 kg', 'white-sugar'], ['2 pouches', 'pectin-liquid']], LIQUID),
   formula('Redcurrant and red wine jelly', '125-ml', [['600 ml', 'redcurrant', 'juice'], ['240 ml', 'wine'], ['60 ml', 'wine-vinegar'], ['1.1 kg', 'white-sugar'], ['1 pouch', 'pectin-liquid']], { kind: 'savoury-jelly', ...LIQUID }),
   formula('Light apricot jam', '250-ml', [['1 kg', 'apricot'], ['400 g', 'tart-apple', 'chopped'], ['100 ml', 'lemon-juice-bottled'], ['4 tsp', 'calcium-water'], ['330 g', 'white-sugar'], ['4 tsp', 'pectin-calcium']], CALCIUM),
   formula('Light grapefruit marmalade', '250-ml', [['900 g', 'grapefruit'], ['700 ml', 'water'], ['4 tsp', 'calcium-water'], ['500 g', 'white-sugar'], ['4 tsp', 'pectin-calcium']], { kind: 'marmalade', ...CALCIUM }),
