@@ -216,7 +216,8 @@ export function compositionOf(
 }
 
 const isChoppedFruit = ({ category, usualForm }: Ingredient, form: Form): boolean =>
-  category === 'fruit' && form === 'chopped' && usualForm !== 'dried';
+  // What is always chopped, as rhubarb, has the figure of a kitchen's cup in the table.
+  category === 'fruit' && form === 'chopped' && usualForm !== 'dried' && usualForm !== 'chopped';
 
 /** How far a cup or spoon of it may be off. */
 function measureDoubt(ingredient: Ingredient, form: Form): Doubt {
