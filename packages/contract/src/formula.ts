@@ -337,6 +337,9 @@ export class FormulaBody {
   @Type(() => FormulaLineBody)
   lines!: FormulaLineBody[];
 
+  @Optional('document', 'mixture')
+  mixture?: string;
+
   @Needed('document', 'finish')
   @Type(() => FinishBody)
   finish!: FinishBody;

@@ -121,6 +121,7 @@ export {
   PROCESSINGS,
   readFormula,
   readJarCount,
+  readRatio,
   RISE_LIMITS_K,
   softens,
   SOURCE_KINDS,

@@ -1,12 +1,15 @@
 import {
   emptyFormula,
+  FORMULA_FIELDS,
   linesFrom,
   readFormula,
+  readRatio,
+  stagesFromText,
   type FormulaDocument,
   type WrittenLine,
 } from '../formula/index.js';
 import { ingredientById } from '../produce/index.js';
-import { readAmount, type WritingHabit, cutText } from '../quantity/index.js';
+import { parseAmount, readAmount, type WritingHabit, cutText } from '../quantity/index.js';
 import { cleanLine, readLine, type LinePart, type LineReading } from '../reading/index.js';
 import { ingredientTexts, jsonLdBlocks, plainText, recipeFromJsonLd } from './json-ld.js';
 import { habitOf } from './measures.js';
@@ -353,6 +356,7 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
   const { kind = 'jam', method = 'long-boil', finish, otherFood, statedStop_C } = claimsOf(recipe);
   const claimed = yieldOf(recipe);
   const steps = recipe.lines.filter(({ role }) => role === 'step').map(({ text }) => text);
+  const stages = kind === 'fruit-butter' ? stagesFromText(steps.join('\n'), habit.decimal) : [];
   const leftOut = recipe.lines
     .filter((line) => line.leftOut)
     .map(({ text }) => text.slice(0, LONGEST_INGREDIENT));
@@ -367,6 +371,7 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
     ...(habit.decimal === ',' && { decimal: ',' as const }),
     ...(habit.measures !== undefined && { measures: habit.measures }),
     lines,
+    ...(stages.length > 0 && stages.length <= MOST_STAGES && { stages }),
     ...(claimed?.type === 'jars' && { statedYield: claimed.text }),
     ...(steps.length > 0 && { steps: steps.map((step) => step.slice(0, 1000)) }),
     ...(recipe.notes !== undefined && { notes: recipe.notes.slice(0, 10_000) }),
@@ -385,11 +390,21 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
   };
 }
 
+const MOST_STAGES = FORMULA_FIELDS.document.stages.most;
+
+/** An amount that follows from other lines. */
+const isFollowed = (amount: string): boolean => {
+  const ratio = readRatio(amount);
+  return ratio !== undefined && ratio.type !== 'to-taste' && !parseAmount(amount).ok;
+};
+
 /** Why the lines cannot be computed, in the words of the first thing that is wrong. */
 function problemOf(
   written: readonly WrittenLine[],
   reading: LineReading | undefined,
 ): string | undefined {
+  // A ratio follows from the other lines: what is wrong with it is said of the whole document.
+  if (written.length > 0 && written.every(({ amount }) => isFollowed(amount))) return undefined;
   if (reading?.problem) return reading.problem.message;
   return readFormula({ ...emptyFormula('line'), lines: written }).problems.find(({ path }) =>
     path.startsWith('lines'),

@@ -111,6 +111,10 @@ const DIFFERENCES: readonly Difference[] = [
     (is, was) => `set by ${is}, before ${was}`,
   ),
   ofLines,
+  where(
+    ({ mixture }) => mixture,
+    (is) => (is === undefined ? 'no measured mixture' : `the mixture measures ${is}`),
+  ),
   where(finishOf, (is, was) => `finished by ${is}, before ${was}`),
   where(
     ({ stages = [] }) => stages,

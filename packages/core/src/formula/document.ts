@@ -246,6 +246,8 @@ export interface FormulaDocument {
   /** Whose cups, spoons and pints the amounts are in; US ones unless said. */
   measures?: Measures;
   lines: FormulaLine[];
+  /** What is in the pan before the sugar, as it was measured, "18 cups": ratios of it wait for it. */
+  mixture?: string;
   finish: DocumentFinish;
   /** How it cooks, stage by stage; the last one ends at the finish unless it has a time. */
   stages?: DocumentStage[];

@@ -138,6 +138,12 @@ export const FORMULA_FIELDS = {
       required: true,
       write: 'write a list of lines',
     },
+    mixture: {
+      type: 'text',
+      most: MEASURE_LENGTH * 2,
+      description: 'what is in the pan before the sugar, as measured: "18 cups"',
+      write: 'write how much it measures, such as "18 cups" or "4.2 l"',
+    },
     finish: {
       type: 'object',
       of: 'finish',

@@ -43,6 +43,7 @@ export {
   withPanAndBurner,
 } from './kitchen.js';
 export { lineFromText, linesFrom, type WrittenLine } from './line.js';
+export { isToTaste, readRatio } from './ratio.js';
 export { RISE_LIMITS_K } from './pot-finish.js';
 export { OWN_INGREDIENT, type PotLine } from './pot-line.js';
 export { notUnderstoodIn, type PotFormula, readFormula } from './read.js';

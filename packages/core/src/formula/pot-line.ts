@@ -19,6 +19,13 @@ import {
 import { readName, stricterKind } from '../reading/index.js';
 import { MAIN_ACIDS, ADD_WHEN, type MainAcid, type AddWhen } from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
+import {
+  resolveRatio,
+  type Ratio,
+  type RatioContext,
+  type RatioProblem,
+  type ResolvedRatio,
+} from './ratio.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
 import type { Kitchen } from './kitchen.js';
 
@@ -31,6 +38,8 @@ export interface PotLine {
   readonly ingredient: Ingredient;
   readonly form: Form;
   readonly amount: Amount;
+  /** The amount follows from others. */
+  readonly isRatio?: boolean;
   readonly mass_kg: Range;
   /** With what the maker measured. */
   readonly composition: Composition;
@@ -65,24 +74,68 @@ const asKept = (ingredient: Ingredient, form: Form): Ingredient =>
     ? { ...ingredient, acidClass: 'low-acid' }
     : ingredient;
 
+/** An amount that follows from other lines, and those lines. */
+export interface RatioLine {
+  readonly ratio: Ratio;
+  readonly context: RatioContext;
+}
+
+/** Why a ratio waits, and what to write. */
+const RATIO_PROBLEMS: Readonly<Record<RatioProblem, string>> = {
+  'to-taste': 'to taste: log how much went in at the end of the boil, or write an amount',
+  'no-base': 'it is a share of fruit or juice, and there is none with an amount',
+  'measure-mixture': 'measure the mixture after its night and write it, such as "18 cups"',
+  'no-weight': 'this share cannot be worked out by volume; write one by weight',
+};
+
+/** The amount of a line and what it weighs, written or following from others. */
+function amountAndMass(
+  reader: Reader,
+  path: string,
+  value: Json,
+  ingredient: Ingredient,
+  form: Form,
+  ratioLine: RatioLine | undefined,
+): ResolvedRatio | undefined {
+  if (ratioLine) {
+    const resolved = resolveRatio(ratioLine.ratio, ingredient, form, ratioLine.context);
+    if (typeof resolved !== 'string') return resolved;
+    reader.problem(path, `${quoted(value.amount)}: ${RATIO_PROBLEMS[resolved]}`);
+    return undefined;
+  }
+  const amount = reader.amount(path, value.amount);
+  if (!amount) return undefined;
+  const mass = massOf(amount, ingredient, form);
+  if (!mass.ok) {
+    reader.problem(path, mass.message);
+    return undefined;
+  }
+  if (mass.caution) reader.warnings.push({ code: mass.caution.code, text: mass.caution.text });
+  return { amount, mass_kg: mass.mass_kg };
+}
+
 /** One line of the document as what goes into the pot, or undefined with its problems noted. */
 export function readLine(
   reader: Reader,
   index: number,
   value: unknown,
   { pectins = [], prepared = [] }: Pick<Kitchen, 'pectins' | 'prepared'> = {},
+  ratioLine?: RatioLine,
 ): PotLine | undefined {
   const path = `lines[${index}]`;
   if (!isObject(value)) {
     reader.problem(path, `${quoted(value)}: a line is { "ingredient", "amount" }`);
     return undefined;
   }
-  const amount = reader.amount(`${path}.amount`, value.amount);
   const own = value.ingredient === undefined && value.name !== undefined;
   const named = own
     ? readOwnIngredient(reader, path, value)
     : readKnownIngredient(reader, path, value);
-  if (!amount || !named) return undefined;
+  if (!named) {
+    // What is wrong with its amount is said as well.
+    if (!ratioLine) reader.amount(`${path}.amount`, value.amount);
+    return undefined;
+  }
   const { form } = named;
   const variety = typeof value.variety === 'string' ? value.variety : named.variety;
   const stricter =
@@ -93,12 +146,8 @@ export function readLine(
     withVariety(profile ? withProfile(kind, profile) : kind, varietyOf(kind, variety)),
     prepared,
   );
-  const mass = massOf(amount, ingredient, form);
-  if (!mass.ok) {
-    reader.problem(`${path}.amount`, mass.message);
-    return undefined;
-  }
-  if (mass.caution) reader.warnings.push({ code: mass.caution.code, text: mass.caution.text });
+  const mass = amountAndMass(reader, `${path}.amount`, value, ingredient, form, ratioLine);
+  if (!mass) return undefined;
   if (mass.mass_kg.mid > MOST_IN_A_LINE_KG) {
     reader.problem(
       `${path}.amount`,
@@ -122,8 +171,9 @@ export function readLine(
     label: namesOf(ingredient, variety)[1],
     ingredient,
     form,
-    amount,
+    amount: mass.amount,
     mass_kg: mass.mass_kg,
+    ...(ratioLine && { isRatio: true }),
     composition: withOverrides(reader, `${path}.overrides`, value.overrides, byTable),
     byTable,
     ripeness,

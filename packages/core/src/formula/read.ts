@@ -1,5 +1,5 @@
 import { ingredientById, isProduce, namesOf } from '../produce/index.js';
-import { MEASURES } from '../quantity/index.js';
+import { MEASURES, parseAmount, type WritingHabit } from '../quantity/index.js';
 import type { Place } from '../water/index.js';
 import {
   KINDS,
@@ -16,6 +16,7 @@ import { claimsOf, readClaims, type Claims } from './claims.js';
 import { fingerprint } from './fingerprint.js';
 import { placeIn, type Kitchen, type Learned, type Pan } from './kitchen.js';
 import { isObject, quoted, Reader, type Json, type Problem } from './reader.js';
+import { readRatio, type Ratio, type RatioContext } from './ratio.js';
 import { readStages, type CookStage } from './stages.js';
 import type { Warning } from './warning.js';
 
@@ -77,7 +78,39 @@ function readKind(reader: Reader, doc: Json): { readonly kind: Kind; readonly me
   return { kind, method };
 }
 
-function readLines(reader: Reader, given: unknown, kitchen: Kitchen): PotLine[] {
+/** "1 tsp to 4 cups" is no range: nobody leaves an amount open that far. */
+const WIDEST_RANGE = 8;
+
+/** Whether an amount is one by itself, and not the beginning of a ratio. */
+function isPlain(text: string, habit: WritingHabit): boolean {
+  const reading = parseAmount(text, habit);
+  if (!reading.ok) return false;
+  const { between, unit } = reading.amount;
+  // "half the fruit's weight" reads as half of a piece too.
+  if (unit.kind === 'piece') return readRatio(text, habit) === undefined;
+  return between === undefined || between[1] <= WIDEST_RANGE * between[0];
+}
+
+/** The ratio an amount is written as, where it is one. */
+function ratioIn(reader: Reader, line: unknown): Ratio | undefined {
+  const amount = isObject(line) ? line.amount : undefined;
+  return typeof amount === 'string' && !isPlain(amount, reader)
+    ? readRatio(amount, reader)
+    : undefined;
+}
+
+/** The measured mixture, ml. */
+function readMixture(reader: Reader, value: unknown): number | undefined {
+  if (value === undefined) return undefined;
+  const reading = typeof value === 'string' ? parseAmount(value, reader) : undefined;
+  if (reading?.ok && reading.amount.unit.kind === 'volume')
+    return reading.amount.value * reading.amount.unit.si;
+  reader.problem('mixture', `${quoted(value)}: ${FORMULA_FIELDS.document.mixture.write}`);
+  return undefined;
+}
+
+function readLines(reader: Reader, doc: Json, kind: Kind, kitchen: Kitchen): PotLine[] {
+  const given = doc.lines;
   if (!Array.isArray(given)) {
     reader.problem('lines', `${quoted(given)}: write a list of { "ingredient", "amount" }`);
     return [];
@@ -86,9 +119,22 @@ function readLines(reader: Reader, given: unknown, kitchen: Kitchen): PotLine[] 
     reader.problem('lines', 'nothing is in the pot; add a fruit and its amount');
   if (given.length > MOST_LINES)
     reader.problem('lines', `${given.length} lines; at most ${MOST_LINES} are computed`);
-  return given
-    .slice(0, MOST_LINES)
-    .flatMap((line: unknown, index) => readLine(reader, index, line, kitchen) ?? []);
+  const some = given.slice(0, MOST_LINES) as unknown[];
+  const ratios = some.map((line) => ratioIn(reader, line));
+  const lines = some.flatMap((line, index) =>
+    ratios[index] ? [] : (readLine(reader, index, line, kitchen) ?? []),
+  );
+  const mixture_ml = readMixture(reader, doc.mixture);
+  const context: RatioContext = {
+    lines,
+    waitsForMixture: kind === 'marmalade',
+    ...(mixture_ml !== undefined && { mixture_ml }),
+  };
+  const followed = some.flatMap((line, index) => {
+    const ratio = ratios[index];
+    return ratio ? (readLine(reader, index, line, kitchen, { ratio, context }) ?? []) : [];
+  });
+  return [...lines, ...followed].sort((a, b) => a.index - b.index);
 }
 
 const isFruitLike = ({ ingredient }: PotLine): boolean =>
@@ -127,7 +173,7 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   const reader = new Reader();
   const doc = readEnvelope(reader, document);
   const { kind, method } = readKind(reader, doc);
-  const lines = readLines(reader, doc.lines, kitchen);
+  const lines = readLines(reader, doc, kind, kitchen);
   const finish = readFinish(reader, doc.finish, kind, method);
   const stages = readStages(reader, doc.stages);
   const place = readPlace(reader, doc.place, placeIn(kitchen));

@@ -3,6 +3,7 @@ import {
   linesFrom,
   notUnderstoodIn,
   readFormula,
+  isToTaste,
   RISE_LIMITS_K,
   withoutPlace,
   type Kitchen,
@@ -257,9 +258,16 @@ function asMade<D extends FormulaDocument>(
     .filter((size) => !document.jars.some((jar) => isSame(jar.size, size)))
     .map((size) => ({ size }));
   const { document: put, missed } = withoutOmitted(document, boil);
-  const left = put.lines;
+  // What was to taste went in at the end: the log says how much.
+  const tasted = new Set(added.map(({ ingredient }) => ingredient));
+  const left = put.lines.filter(
+    ({ ingredient, amount }) => !(isToTaste(amount) && tasted.has(ingredient)),
+  );
   notUnderstood.push(...missed.map((name) => `left out: ${name}`));
-  if (left === document.lines && added.length + notUnderstood.length + unplanned.length === 0)
+  if (
+    left.length === document.lines.length &&
+    added.length + notUnderstood.length + unplanned.length === 0
+  )
     return { document, notUnderstood };
   const made = withoutLooseClaims({
     ...document,

@@ -96,7 +96,7 @@ export function cleanLine(text: string): string {
 }
 
 const RATIO =
-  /\b(?:per|for (?:each|every)|(?:to|with) (?:each|every)|to the)\b\s*(?:\d|cup|pint|litre|liter|l\b|lb|pound|kg|kilo|g\b|quart|of)|\b(?:equal|same) (?:in |by )?(?:weight|amount|quantity|volume|measure|parts?)\b|\b(?:half|twice|double|[\d/¾½⅔]+|three[- ]quarters|two[- ]thirds) (?:of )?(?:the|its|their) (?:weight|volume)\b|\bweight of the\b|\bits (?:own )?weight\b/i;
+  /\b(?:per|for (?:each|every)|(?:to|with) (?:each|every)|to the|to(?=\s+\d+\s*(?:cups?|quarts?|pints?|litres?|liters?|l|kg|lbs?|pounds?)\b\s+(?:of\s+)?[a-z]))\b\s*(?:\d|cup|pint|litre|liter|l\b|lb|pound|kg|kilo|g\b|quart|of)|\b(?:equal|same) (?:in |by )?(?:weight|amount|quantity|volume|measure|parts?)\b|\b(?:half|twice|double|[\d/¾½⅔]+|three[- ]quarters|two[- ]thirds) (?:of )?(?:the|its|their) (?:[a-z]+['’]s? )?(?:weight|volume)\b|\bweight of the\b|\bits (?:own )?weight\b|\b(cup|pint|pound|measure) for \1\b/i;
 const TO_COVER = /\bto (?:just |barely )?cover\b|\bbarely cover\b/i;
 const TO_TASTE =
   /\b(?:to taste|to your taste|as (?:needed|required|desired|you like|necessary)|if (?:needed|necessary|liked|desired))\b/i;

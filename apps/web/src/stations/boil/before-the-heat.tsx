@@ -9,6 +9,7 @@ import {
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { CookingPlaceChoice, useIsLongCook } from '../../batch/cooking-place.js';
+import { MixtureField } from '../../batch/mixture-field.js';
 import { isByTemperature, stopWords } from '../../batch/words.js';
 import { useKitchenInUse } from '../../data/kitchens.js';
 import { logEvent } from '../../data/log-event.js';
@@ -106,7 +107,8 @@ export function BeforeTheHeat() {
           ))}
         </ul>
       </Notice>
-      <div className="lg:col-span-2">
+      <div className="flex flex-col gap-4 lg:col-span-2">
+        <MixtureField />
         <Instruments />
       </div>
     </div>

@@ -13,6 +13,7 @@ import {
 import { useTheme, type Theme } from '../../ui/theme.js';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { CookingPlaceChoice, useIsLongCook } from '../../batch/cooking-place.js';
+import { MixtureField } from '../../batch/mixture-field.js';
 import { finishLineName, isByTemperature, stopWords } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useShortcuts } from '../../ui/shortcuts.js';
@@ -146,6 +147,7 @@ function AtTheStove() {
       </div>
       {!done && <NextStep watched={watched} />}
       {!big && <OtherBatches />}
+      {!done && boil.sugarInAt === undefined && <MixtureField />}
       {!done && <CookingPlaceChoice />}
       {open === 'measure' && (
         <MeasureRow

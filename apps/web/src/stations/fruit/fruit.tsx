@@ -13,6 +13,7 @@ import {
 import { useBatch } from '../../batch/batch-context.js';
 import { changeLine } from '../../batch/line-edit.js';
 import { LineMore } from '../../batch/line-more.js';
+import { MixtureField } from '../../batch/mixture-field.js';
 import { NewLine } from '../../batch/new-line.js';
 import { keepWeighing } from '../../data/weighings.js';
 import { usePreparedWeights } from '../../data/queries.js';
@@ -37,6 +38,7 @@ export function Fruit() {
         {fruit.map((line) => (
           <FruitCard key={line.index} pot={line} />
         ))}
+        <MixtureField />
         <Link to="../balance" className="btn btn-primary self-end">
           To the balance
         </Link>
