@@ -2,7 +2,14 @@ import { readAmount, unitById, type Amount, type WritingHabit } from '../quantit
 import { isProduce, massOf, type Form, type Ingredient } from '../produce/index.js';
 import { readName } from '../reading/index.js';
 import type { Range } from '../range/index.js';
-import type { PotLine } from './pot-line.js';
+
+/** What of a line a ratio is worked out from. */
+export interface MeasuredLine {
+  readonly ingredient: Ingredient;
+  readonly form: Form;
+  readonly amount: Amount;
+  readonly mass_kg: Range;
+}
 
 /** What a ratio is of: all fruit and juice, the juice, what is in the pan before the sugar, or a line. */
 export type RatioBase =
@@ -130,14 +137,14 @@ const COVERS: Range = { low: 0.55, mid: 0.8, high: 1.15 };
 const UNMEASURED_DOUBT = 0.12;
 const CUP_ML = unitById('cup').si;
 
-const isJuice = ({ ingredient, form }: PotLine): boolean =>
+const isJuice = ({ ingredient, form }: MeasuredLine): boolean =>
   form === 'juice' || ingredient.category === 'juice';
-const isFruitOrJuice = (line: PotLine): boolean => isProduce(line.ingredient) || isJuice(line);
-const isMixture = ({ ingredient: { category } }: PotLine): boolean =>
+const isFruitOrJuice = (line: MeasuredLine): boolean => isProduce(line.ingredient) || isJuice(line);
+const isMixture = ({ ingredient: { category } }: MeasuredLine): boolean =>
   category !== 'sweetener' && category !== 'pectin';
 
 /** The lines a base means. */
-function linesOf(base: RatioBase, lines: readonly PotLine[]): readonly PotLine[] {
+function linesOf(base: RatioBase, lines: readonly MeasuredLine[]): readonly MeasuredLine[] {
   switch (base.of) {
     case 'fruit':
       return lines.filter(isFruitOrJuice);
@@ -155,7 +162,7 @@ function linesOf(base: RatioBase, lines: readonly PotLine[]): readonly PotLine[]
 }
 
 /** Millilitres a line takes up: as it was measured, else by the weight of its cup. */
-function volumeOf_ml({ amount, ingredient, form, mass_kg }: PotLine): number | undefined {
+function volumeOf_ml({ amount, ingredient, form, mass_kg }: MeasuredLine): number | undefined {
   if (amount.unit.kind === 'volume') return amount.value * amount.unit.si;
   const cup = massOf(
     { ...amount, value: 1, unit: unitById('cup'), approximate: false },
@@ -174,7 +181,7 @@ export interface ResolvedRatio {
 /** What else a ratio is worked out from. */
 export interface RatioContext {
   /** The understood lines that are no ratios. */
-  readonly lines: readonly PotLine[];
+  readonly lines: readonly MeasuredLine[];
   /** The mixture as it was measured, ml. */
   readonly mixture_ml?: number;
   /** It is measured after its night: nothing stands for that. */
