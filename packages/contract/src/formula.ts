@@ -23,6 +23,8 @@ import {
   type FinishType,
   type Form,
   type FormulaDocument,
+  type Gives,
+  type JuiceMethod,
   type Heat,
   type Kind,
   type Lid,
@@ -185,6 +187,9 @@ export class FormulaLineBody {
   @Optional('line', 'goesIn')
   goesIn?: AddWhen;
 
+  @Optional('line', 'gives')
+  gives?: Gives;
+
   @Optional('line', 'stage')
   stage?: number;
 
@@ -336,6 +341,9 @@ export class FormulaBody {
   @Needed('document', 'lines')
   @Type(() => FormulaLineBody)
   lines!: FormulaLineBody[];
+
+  @Optional('document', 'juiceBy')
+  juiceBy?: JuiceMethod;
 
   @Optional('document', 'mixture')
   mixture?: string;

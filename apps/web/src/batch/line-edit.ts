@@ -1,5 +1,12 @@
 import type { FormulaBody, FormulaLineBody } from '@idle-kettle/contract';
-import { displayName, ingredientById, linesFrom, readLine, readName } from '@idle-kettle/core';
+import {
+  displayName,
+  givingJuice,
+  ingredientById,
+  linesFrom,
+  readLine,
+  readName,
+} from '@idle-kettle/core';
 
 /** What the ingredient field shows: the trade's name of a known ingredient, else what was typed. */
 export function nameOfLine({ ingredient, name, form, variety }: FormulaLineBody): string {
@@ -29,10 +36,12 @@ export function withName(line: FormulaLineBody, text: string): FormulaLineBody {
 /** The typed text as lines of the formula: one, or two for "zest and juice of 1 lemon". */
 export const addLine =
   (text: string) =>
-  (document: FormulaBody): FormulaBody => ({
-    ...document,
-    lines: [...document.lines, ...linesFrom(readLine(text, document), document)],
-  });
+  (document: FormulaBody): FormulaBody => {
+    const read = linesFrom(readLine(text, document), document);
+    // The fruit of a jelly gives its juice.
+    const added = document.kind === 'jelly' ? givingJuice(read) : read;
+    return { ...document, lines: [...document.lines, ...added] };
+  };
 
 export const changeLine =
   (index: number, make: (line: FormulaLineBody) => FormulaLineBody) =>

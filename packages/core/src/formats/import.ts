@@ -1,6 +1,7 @@
 import {
   emptyFormula,
   FORMULA_FIELDS,
+  givingJuice,
   linesFrom,
   readFormula,
   readRatio,
@@ -370,7 +371,7 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
     ...(finish && { finish }),
     ...(habit.decimal === ',' && { decimal: ',' as const }),
     ...(habit.measures !== undefined && { measures: habit.measures }),
-    lines,
+    lines: kind === 'jelly' ? givingJuice(lines) : lines,
     ...(stages.length > 0 && stages.length <= MOST_STAGES && { stages }),
     ...(claimed?.type === 'jars' && { statedYield: claimed.text }),
     ...(steps.length > 0 && { steps: steps.map((step) => step.slice(0, 1000)) }),

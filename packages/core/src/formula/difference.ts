@@ -44,12 +44,13 @@ const detailsOf = ({
   ripeness,
   variety,
   goesIn,
+  gives,
   stage,
   overrides,
   composition,
   alsoStated,
 }: FormulaLine): string =>
-  JSON.stringify([ripeness, variety, goesIn, stage, overrides, composition, alsoStated]);
+  JSON.stringify([ripeness, variety, goesIn, gives, stage, overrides, composition, alsoStated]);
 
 type Difference = (before: FormulaDocument, after: FormulaDocument) => readonly string[];
 
@@ -111,6 +112,10 @@ const DIFFERENCES: readonly Difference[] = [
     (is, was) => `set by ${is}, before ${was}`,
   ),
   ofLines,
+  where(
+    ({ juiceBy }) => juiceBy,
+    (is) => `juice by ${is ?? 'drip'}`,
+  ),
   where(
     ({ mixture }) => mixture,
     (is) => (is === undefined ? 'no measured mixture' : `the mixture measures ${is}`),

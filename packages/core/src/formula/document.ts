@@ -1,4 +1,4 @@
-import type { Form, Ripeness } from '../produce/index.js';
+import type { Form, JuiceMethod, Ripeness } from '../produce/index.js';
 import type { Decimal, Measures } from '../quantity/index.js';
 
 /** The kinds of preserve. */
@@ -116,6 +116,10 @@ export interface DocumentStage {
   loss?: string;
 }
 
+/** What a fruit gives instead of going in itself. */
+export const GIVES = ['juice'] as const;
+export type Gives = (typeof GIVES)[number];
+
 /** Main acid of an ingredient of one's own. */
 export const MAIN_ACIDS = ['citric', 'malic', 'tartaric', 'acetic'] as const;
 export type MainAcid = (typeof MAIN_ACIDS)[number];
@@ -155,6 +159,8 @@ export interface FormulaLine {
   writtenAs?: string;
   /** When it goes in, where that is not the usual time of the method. */
   goesIn?: AddWhen;
+  /** Only what it gives goes into the pot: its juice, simmered and strained. */
+  gives?: Gives;
   /** The stage at whose start it goes in, 1 and up; with the first unless said. */
   stage?: number;
   /** As written: "2 1/2 cups". */
@@ -246,6 +252,8 @@ export interface FormulaDocument {
   /** Whose cups, spoons and pints the amounts are in; US ones unless said. */
   measures?: Measures;
   lines: FormulaLine[];
+  /** How the juice of lines that give theirs is won; dripped unless said. */
+  juiceBy?: JuiceMethod;
   /** What is in the pan before the sugar, as it was measured, "18 cups": ratios of it wait for it. */
   mixture?: string;
   finish: DocumentFinish;

@@ -1,10 +1,11 @@
 import { JAR_SIZES } from '../jars/index.js';
-import { FORMS, RIPENESS } from '../produce/index.js';
+import { FORMS, JUICE_METHODS, RIPENESS } from '../produce/index.js';
 import { MEASURES } from '../quantity/index.js';
 import {
   SOURCE_KINDS,
   SOURCE_METHODS,
   FINISHES,
+  GIVES,
   KINDS,
   MAIN_ACIDS,
   METHODS,
@@ -138,6 +139,11 @@ export const FORMULA_FIELDS = {
       required: true,
       write: 'write a list of lines',
     },
+    juiceBy: {
+      type: 'choice',
+      of: JUICE_METHODS,
+      description: 'how the juice of lines that give theirs is won; drip unless said',
+    },
     mixture: {
       type: 'text',
       most: MEASURE_LENGTH * 2,
@@ -245,6 +251,11 @@ export const FORMULA_FIELDS = {
       type: 'choice',
       of: ADD_WHEN,
       description: 'when it goes in, where that is not the usual time',
+    },
+    gives: {
+      type: 'choice',
+      of: GIVES,
+      description: 'only its juice goes into the pot, simmered with the water and strained',
     },
     stage: {
       type: 'number',

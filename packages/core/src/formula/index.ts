@@ -20,6 +20,7 @@ export {
   type SourceMethod,
   type AddWhen,
   ADD_WHEN,
+  type Gives,
   type Heat,
   HEATS,
   type Lid,
@@ -43,6 +44,7 @@ export {
   withPanAndBurner,
 } from './kitchen.js';
 export { lineFromText, linesFrom, type WrittenLine } from './line.js';
+export { givingJuice } from './juiced.js';
 export { isToTaste, readRatio } from './ratio.js';
 export { RISE_LIMITS_K } from './pot-finish.js';
 export { OWN_INGREDIENT, type PotLine } from './pot-line.js';

@@ -4,6 +4,7 @@ import {
   compositionOf,
   FORMS,
   ingredientById,
+  isProduce,
   massOf,
   namesOf,
   RIPENESS,
@@ -17,7 +18,7 @@ import {
   type Ingredient,
 } from '../produce/index.js';
 import { readName, stricterKind } from '../reading/index.js';
-import { MAIN_ACIDS, ADD_WHEN, type MainAcid, type AddWhen } from './document.js';
+import { GIVES, MAIN_ACIDS, ADD_WHEN, type MainAcid, type AddWhen } from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
 import {
   resolveRatio,
@@ -38,6 +39,10 @@ export interface PotLine {
   readonly ingredient: Ingredient;
   readonly form: Form;
   readonly amount: Amount;
+  /** Only its strained juice goes into the pot. */
+  readonly givesJuice?: boolean;
+  /** The fruit its juice is of, kg. */
+  readonly fruit_kg?: Range;
   /** The amount follows from others. */
   readonly isRatio?: boolean;
   readonly mass_kg: Range;
@@ -164,6 +169,7 @@ export function readLine(
     value.goesIn === undefined
       ? undefined
       : reader.oneOf(`${path}.goesIn`, value.goesIn, ADD_WHEN, 'start');
+  if (value.gives !== undefined) reader.oneOf(`${path}.gives`, value.gives, GIVES, 'juice');
   const stage = reader.optionalNumber(`${path}.stage`, value.stage, FORMULA_FIELDS.line.stage) ?? 1;
   const also = readAlsoStated(reader, `${path}.alsoStated`, value.alsoStated, ingredient, form);
   return {
@@ -174,6 +180,9 @@ export function readLine(
     amount: mass.amount,
     mass_kg: mass.mass_kg,
     ...(ratioLine && { isRatio: true }),
+    ...(value.gives === 'juice' &&
+      isProduce(ingredient) &&
+      form !== 'juice' && { givesJuice: true }),
     composition: withOverrides(reader, `${path}.overrides`, value.overrides, byTable),
     byTable,
     ripeness,

@@ -1,4 +1,4 @@
-import { ingredientById, isProduce, namesOf } from '../produce/index.js';
+import { ingredientById, isProduce, JUICE_METHODS, namesOf } from '../produce/index.js';
 import { MEASURES, parseAmount, type WritingHabit } from '../quantity/index.js';
 import type { Place } from '../water/index.js';
 import {
@@ -16,6 +16,7 @@ import { claimsOf, readClaims, type Claims } from './claims.js';
 import { fingerprint } from './fingerprint.js';
 import { placeIn, type Kitchen, type Learned, type Pan } from './kitchen.js';
 import { isObject, quoted, Reader, type Json, type Problem } from './reader.js';
+import { juicedLines } from './juiced.js';
 import { readRatio, type Ratio, type RatioContext } from './ratio.js';
 import { readStages, type CookStage } from './stages.js';
 import type { Warning } from './warning.js';
@@ -121,9 +122,14 @@ function readLines(reader: Reader, doc: Json, kind: Kind, kitchen: Kitchen): Pot
     reader.problem('lines', `${given.length} lines; at most ${MOST_LINES} are computed`);
   const some = given.slice(0, MOST_LINES) as unknown[];
   const ratios = some.map((line) => ratioIn(reader, line));
-  const lines = some.flatMap((line, index) =>
+  const written = some.flatMap((line, index) =>
     ratios[index] ? [] : (readLine(reader, index, line, kitchen) ?? []),
   );
+  const juiceBy =
+    doc.juiceBy === undefined
+      ? 'drip'
+      : reader.oneOf('juiceBy', doc.juiceBy, JUICE_METHODS, 'drip');
+  const lines = juicedLines(written, juiceBy);
   const mixture_ml = readMixture(reader, doc.mixture);
   const context: RatioContext = {
     lines,

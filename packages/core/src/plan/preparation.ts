@@ -192,7 +192,9 @@ export function preparationOf(formula: PotFormula): PreparationStep[] {
 }
 
 /** Dried fruit and bought purée need none; frozen fruit thaws. */
-function preparingOf({ ingredient, form, label, mass_kg }: PotLine): PreparationStep[] {
+function preparingOf(line: PotLine): PreparationStep[] {
+  const { ingredient, form, label, fruit_kg } = line;
+  const mass_kg = fruit_kg ?? line.mass_kg;
   if (form === 'dried' || ingredient.usualForm === 'dried' || ingredient.id === 'applesauce')
     return [];
   if (form === 'frozen')

@@ -8,6 +8,16 @@ export {
   type Ripeness,
   RIPENESS,
 } from './ingredient.js';
+export {
+  fruitForJuice,
+  type Juiced,
+  JUICE_METHODS,
+  type JuiceMethod,
+  juiceOf,
+  juiceVolume_ml,
+  MASHED_CUPS,
+  waterForJuice,
+} from './juice.js';
 export { type Composition, compositionOf, isProduce, knownForms, massOf } from './mass.js';
 export { type PreparedWeight, withWeighings } from './prepared.js';
 export { type PectinProfile, PROFILED, type Profiled, withProfile } from './profile.js';

@@ -1,5 +1,6 @@
 import type { FinishBody, FormulaBody } from '@idle-kettle/contract';
 import {
+  givingJuice,
   KINDS,
   METHODS_OF_KIND,
   RISE_LIMITS_K,
@@ -28,7 +29,15 @@ const STARTING_FINISH: Readonly<Record<FinishType, FinishBody>> = {
 const usualFinish = (method: Method): FinishBody =>
   STARTING_FINISH[USUAL_FINISHES[method][0] ?? 'gel-temperature'];
 
-function withKind(document: FormulaBody, kind: Kind): FormulaBody {
+function withKind(before: FormulaBody, kind: Kind): FormulaBody {
+  // The fruit of a jelly gives its juice; in anything else it goes in itself.
+  const document: FormulaBody = {
+    ...before,
+    lines:
+      kind === 'jelly'
+        ? givingJuice(before.lines)
+        : before.lines.map(({ gives: _, ...line }) => line),
+  };
   const methods = METHODS_OF_KIND[kind];
   if (methods.includes(document.method)) return { ...document, kind };
   const method = methods[0] ?? 'long-boil';

@@ -13,6 +13,7 @@ import {
 import { useBatch } from '../../batch/batch-context.js';
 import { changeLine } from '../../batch/line-edit.js';
 import { LineMore } from '../../batch/line-more.js';
+import { JuiceBy, JuiceOf } from '../../batch/juice.js';
 import { MixtureField } from '../../batch/mixture-field.js';
 import { NewLine } from '../../batch/new-line.js';
 import { keepWeighing } from '../../data/weighings.js';
@@ -38,6 +39,7 @@ export function Fruit() {
         {fruit.map((line) => (
           <FruitCard key={line.index} pot={line} />
         ))}
+        <JuiceBy />
         <MixtureField />
         <Link to="../balance" className="btn btn-primary self-end">
           To the balance
@@ -74,7 +76,8 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
   const [prepared, setPrepared] = useState('');
   // A line the log of the boil added is not on the table any more.
   if (!line) return null;
-  const { ingredient, mass_kg } = pot;
+  const { ingredient } = pot;
+  const mass_kg = pot.fruit_kg ?? pot.mass_kg;
   const waste = ingredient.wastePercent;
   const bought = pot.form === 'as-bought';
   const toBuy = (share: number | undefined): number => mass_kg.mid / (1 - (share ?? 0) / 100);
@@ -100,6 +103,16 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
           )}
         </p>
       )}
+      <JuiceOf
+        pot={pot}
+        line={line}
+        onChange={(next) =>
+          change(
+            '',
+            changeLine(pot.index, () => next),
+          )
+        }
+      />
       <Learned ingredient={ingredient.id} />
       {bought && (
         <form
