@@ -153,7 +153,7 @@ export function watchBoil(
 }
 
 /** How well a depth tells the mass in the pan, share, standard deviation: an uneven base. A guess. */
-const DEPTH_SD = 0.04;
+const DEPTH_SD = 0.016;
 
 /** Readings, weights, depths and refractometer values of a log, on the clock of its cooking. */
 function observationsOf(boil: Boil, clock: CookingClock, start: PotState): Observation[] {

@@ -48,12 +48,14 @@ export function linesFrom(
   habit: Decimal | WritingHabit = '.',
 ): readonly WrittenLine[] {
   if (reading.parts.length > 0) return reading.parts.map((part) => lineOf(part, habit));
-  const { named, openAmount, text } = reading;
+  const { named, openAmount, openWritten, text } = reading;
   if (named && openAmount) {
     const { ingredient, form, variety } = named;
     const isName = text.trim().split(/\s+/).length <= 1;
     const words =
-      OPEN_WORDS[openAmount] ?? (isName ? '' : cutText(text.trim(), LONGEST_OPEN_AMOUNT));
+      OPEN_WORDS[openAmount] ??
+      openWritten ??
+      (isName ? '' : cutText(text.trim(), LONGEST_OPEN_AMOUNT));
     return [
       {
         amount: words,

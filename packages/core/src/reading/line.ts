@@ -60,6 +60,8 @@ export interface LineReading {
   /** The food of a line whose amount is open or not understood. */
   readonly named?: NamedIngredient;
   readonly openAmount?: OpenAmount;
+  /** A ratio without its food: "3/4 cup to each cup of juice". */
+  readonly openWritten?: string;
   readonly problem?: LineProblem;
   readonly suggestions: readonly Ingredient[];
   /** The words that a person picked the ingredient for, where the table does not know them. */
@@ -166,10 +168,11 @@ type Reading = Omit<LineReading, 'text'> & { readonly unread?: UnreadName };
 
 const failed = (unread: UnreadName): Reading => ({ parts: [], unread, suggestions: [] });
 
-const open = (named: NamedIngredient, openAmount: OpenAmount): Reading => ({
+const open = (named: NamedIngredient, openAmount: OpenAmount, openWritten?: string): Reading => ({
   parts: [],
   named,
   openAmount,
+  ...(openWritten !== undefined && { openWritten }),
   problem: {
     code: 'amount-open',
     message: `how much ${named.variety ?? named.ingredient.name[1]}? Write a weight or a measure`,
@@ -184,7 +187,12 @@ function openReading(line: string): Reading | undefined {
     const before = line.slice(0, ratio.index);
     const first = readAmount(before);
     const named = nameIn(first.ok ? first.rest : before);
-    if (named.ok) return open(named, 'ratio');
+    if (named.ok)
+      return open(
+        named,
+        'ratio',
+        first.ok ? `${first.written} ${line.slice(ratio.index)}`.trim() : undefined,
+      );
     for (const pattern of RATIO_FOODS) {
       const food = pattern.exec(line)?.[1]?.replace(/\b(?:as|to)\b.*$/i, '') ?? '';
       const amount = readAmount(food);

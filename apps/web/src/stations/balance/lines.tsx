@@ -95,7 +95,7 @@ export function Lines() {
                   ingredient={known?.ingredient}
                   also={
                     known
-                      ? `${isOwnMass(known, units) ? '' : `${formats.mass(known.mass_kg.mid)} · `}${formats.otherMass(known.mass_kg.mid)}`
+                      ? `${known.fruit_kg ? 'juice ' : ''}${isOwnMass(known, units) && !known.fruit_kg ? '' : `${formats.mass(known.mass_kg.mid)} · `}${formats.otherMass(known.mass_kg.mid)}`
                       : ''
                   }
                   usualTime={usualTimes.get(index)}
