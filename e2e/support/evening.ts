@@ -76,7 +76,9 @@ export class Evening {
     while (minutes <= most) {
       const text = (await this.whatNow.textContent()) ?? '';
       if (wanted.test(text)) return minutes;
-      const done = this.whatNow.getByRole('button', { name: 'Done' });
+      const done = this.whatNow.getByRole('button', {
+        name: /^(?:Done|Stirred|It is in)$/,
+      });
       if (await done.isVisible()) await done.click();
       const step = typeof every === 'number' ? every : await every();
       await this.skipAndHear(step);

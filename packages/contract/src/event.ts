@@ -132,6 +132,10 @@ export class AdditionBody extends TextBody {
   @IfPresent()
   @IsBoolean({ message: 'write true where it is a part of what the formula has' })
   planned?: boolean;
+
+  @IfPresent()
+  @Count(0, MOST_LINES - 1, 'write its place in the lines, from 0')
+  line?: number;
 }
 
 export class AltitudeBody {

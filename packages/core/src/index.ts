@@ -314,6 +314,7 @@ export {
   type AdviceCode,
   adviceFor,
   type Asked,
+  linesDue,
   type CombinedEvidence,
   CURDLES_ABOVE_FINISH_K,
   type Doneness,

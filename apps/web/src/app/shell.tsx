@@ -3,6 +3,7 @@ import { NavLink, Outlet } from 'react-router';
 import { setTheme, useTheme } from '../ui/theme.js';
 import { Shortcuts } from './shortcuts.js';
 import { StatusRows } from './status-rows.js';
+import { TimerRow } from './timer-row.js';
 
 const ROOMS = [
   { to: '/', name: 'Today', Icon: Soup },
@@ -55,6 +56,7 @@ export function Shell() {
       </nav>
       <Shortcuts />
       <StatusRows />
+      <TimerRow />
       <main id="main" tabIndex={-1} className="outline-none">
         <Outlet />
       </main>

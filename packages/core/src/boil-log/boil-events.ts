@@ -137,7 +137,12 @@ export interface EventBodies {
   heat: { readonly turned: 'up' | 'down' };
   test: { readonly way: TestWay; readonly verdict: TestVerdict };
   /** Something went in; `planned` where it is a part of what the formula has, and no more. */
-  addition: { readonly text: string; readonly planned?: boolean };
+  addition: {
+    readonly text: string;
+    readonly planned?: boolean;
+    /** The line of the formula that is in, where it is one. */
+    readonly line?: number;
+  };
   /** A line of the formula did not go in: its ingredient as written, and its place in `lines`. */
   omission: { readonly ingredient: string; readonly line?: number };
   note: { readonly text: string };

@@ -92,3 +92,38 @@ test('a cook that is put off says how it is kept and taken up again', () => {
       ?.code,
   ).toBe('stir-slow');
 });
+
+// Common practice: powder before the sugar, sugar all at once, the pouch last, and only then the minute.
+describe('what goes in is asked for in time, by the setting method', () => {
+  const put = (seconds: number, line: number): BatchEvent =>
+    event('addition', seconds, { text: 'as planned', planned: true, line });
+
+  test('powdered pectin, sugar, minute', () => {
+    const asked = (more: readonly BatchEvent[]): Advice | undefined =>
+      next('Sour cherry jam', 100, more);
+    expect(asked([])).toMatchObject({ code: 'pectin', tick: 'added', lines: [2] });
+    expect(asked([put(50, 2)])).toMatchObject({ code: 'sugar', tick: 'sugar-in', lines: [3] });
+    expect(asked([put(50, 2)])?.text).toMatch(/all the sugar at once/);
+    expect(asked([put(50, 2), event('sugar-in', 60, {})])?.code).toBe('full-boil');
+  });
+
+  test('liquid pectin comes last', () => {
+    const asked = (more: readonly BatchEvent[]): Advice | undefined =>
+      next('Pear and ginger jam', 100, more);
+    expect(asked([])).toMatchObject({ code: 'pectin', lines: [4] });
+    expect(asked([])?.text).toMatch(/full rolling boil: stir in the liquid pectin/);
+    expect(asked([put(50, 4)])?.code).toBe('full-boil');
+  });
+
+  test('calcium pectin goes in with the sweetener', () => {
+    const advice = next('Light apricot jam', 100, []);
+    expect(advice?.text).toMatch(/sweetener with its pectin/);
+    expect(advice?.why).toMatch(/whisked into the sweetener/);
+    expect(advice?.lines).toHaveLength(2);
+  });
+
+  test('what was left out is not asked for', () => {
+    const left = event('omission', 50, { ingredient: 'pectin-powder', line: 2 });
+    expect(next('Sour cherry jam', 100, [left])?.code).toBe('sugar');
+  });
+});

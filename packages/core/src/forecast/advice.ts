@@ -1,9 +1,10 @@
 import { FILL_BEFORE_FOAM } from '../balance/index.js';
 import type { Boil, TestVerdict } from '../boil-log/index.js';
-import type { PotFormula } from '../formula/index.js';
+import type { AddWhen, PotFormula, PotLine } from '../formula/index.js';
 import { laterSugar } from '../made-batch/index.js';
 import { MINUTE_MS, MINUTE_S, SECOND_MS } from '../quantity/index.js';
 import { cookOf } from '../thermal/index.js';
+import { linesDue } from './additions-due.js';
 import type { CombinedEvidence } from './evidence.js';
 import type { WatchedBoil } from './watch-boil.js';
 
@@ -20,6 +21,7 @@ export type AdviceCode =
   | 'hold-boil'
   | 'off-now'
   | 'sugar'
+  | 'pectin'
   | 'done'
   | 'five-more'
   | 'test-again'
@@ -36,10 +38,12 @@ export interface Advice {
   readonly text: string;
   readonly why: string;
   /**
-   * What one tap logs when it is done: its text as a note, so that it is not advised again, or that
-   * the base was stirred.
+   * What one tap logs when it is done: its text as a note, so that it is not advised again; that the
+   * base was stirred; that the sugar is in; or that lines of the formula are in.
    */
-  readonly tick?: 'note' | 'stirred';
+  readonly tick?: 'note' | 'stirred' | 'sugar-in' | 'added';
+  /** The lines of the formula that go in with it, by their places in the document. */
+  readonly lines?: readonly number[];
 }
 
 /** What a boil is advised from. */
@@ -278,6 +282,58 @@ const whiskCurd: AdviceRule = {
   }),
 };
 
+const placesOf = (lines: readonly PotLine[]): number[] => lines.map(({ index }) => index);
+const namesOf = (lines: readonly PotLine[]): string => lines.map(({ label }) => label).join(', ');
+/** Lines that are still to go in at these times, while the minute has not begun. */
+const stillDue = ({ boil, formula }: StoveMoment, ...times: AddWhen[]): readonly PotLine[] =>
+  boil.minute === undefined ? linesDue(formula, boil, ...times) : [];
+
+/** Powdered pectin before the sugar, however the boil is finished. */
+const stirInPowder: AdviceRule = {
+  code: 'pectin',
+  applies: (moment) =>
+    moment.boil.sugarInAt === undefined && stillDue(moment, 'before-sugar').length > 0,
+  advice: (moment) => ({
+    text: `Stir in the ${namesOf(stillDue(moment, 'before-sugar'))}, before the sugar`,
+    why: 'Straight in, or mixed with a quarter cup of the measured sugar so that it does not clump. Then to a full rolling boil.',
+    tick: 'added',
+    lines: placesOf(stillDue(moment, 'before-sugar')),
+  }),
+};
+
+/** The sugar of a timed boil: all at once, at a full rolling boil. */
+const sugarAtFullBoil: AdviceRule = {
+  code: 'sugar',
+  applies: (moment) =>
+    isTimedBoil(moment) && stillDue(moment, 'skins-soft', 'full-boil').length > 0,
+  advice: (moment) => {
+    const due = stillDue(moment, 'skins-soft', 'full-boil');
+    const withPectin = moment.formula.method === 'calcium-pectin';
+    return {
+      text: withPectin
+        ? 'At the boil: stir in the sweetener with its pectin'
+        : 'At a full rolling boil: all the sugar at once',
+      why: withPectin
+        ? 'The powder is whisked into the sweetener first, so that it does not clump. Then boil 1 to 2 minutes to dissolve it.'
+        : 'One that stirring does not stop. Then back to it, and only then the minute.',
+      tick: 'sugar-in',
+      lines: placesOf(due),
+    };
+  },
+};
+
+/** Liquid pectin last, at a full rolling boil with the sugar in. */
+const pouchLast: AdviceRule = {
+  code: 'pectin',
+  applies: (moment) => stillDue(moment, 'after-sugar').length > 0,
+  advice: (moment) => ({
+    text: `At a full rolling boil: stir in the ${namesOf(stillDue(moment, 'after-sugar'))}`,
+    why: 'All of the pouch, squeezed out. Then back to the full boil, and the minute.',
+    tick: 'added',
+    lines: placesOf(stillDue(moment, 'after-sugar')),
+  }),
+};
+
 const bringToFullBoil: AdviceRule = {
   code: 'full-boil',
   applies: (moment) => isTimedBoil(moment) && moment.boil.minute === undefined,
@@ -319,7 +375,8 @@ const addSugar: AdviceRule = {
     belowBoiling_K > -UNSUGARED_RISE_K,
   advice: () => ({
     text: 'Skins soft? Then the sugar goes in',
-    why: 'It toughens skins that are not. Finger on the spoon: no grains before it boils fast.',
+    why: 'It toughens skins that are not: 4 minutes or 15, by look. All at once, by degrees or warmed; no grains on the spoon before it boils fast.',
+    tick: 'sugar-in',
   }),
 };
 
@@ -514,6 +571,9 @@ const ON_HEAT_ADVICE: readonly AdviceRule[] = [
   curdDone,
   foamRises,
   whiskCurd,
+  stirInPowder,
+  sugarAtFullBoil,
+  pouchLast,
   bringToFullBoil,
   holdTimedBoil,
   timedBoilOver,

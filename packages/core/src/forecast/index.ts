@@ -1,3 +1,4 @@
+export { addWhenOf, linesDue } from './additions-due.js';
 export { type Advice, type AdviceCode, adviceFor, CURDLES_ABOVE_FINISH_K } from './advice.js';
 export {
   type CombinedEvidence,

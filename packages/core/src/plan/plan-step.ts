@@ -16,6 +16,7 @@ export type StepCode =
   | 'reheat'
   | 'sweeten'
   | 'soften'
+  | 'pectin'
   | 'sugar'
   | 'bring-up'
   | 'boil'

@@ -165,6 +165,19 @@ const softenFruit = step(
   cooksBy('softened-boil'),
 );
 
+/** Powdered pectin keeps its step where the boil is finished by temperature. */
+const stirInPectin = step(
+  'pectin',
+  'cannot-leave',
+  ({ linesAt }) => ({
+    text: 'stir the powdered pectin into the fruit, straight or with a quarter cup of the measured sugar, and bring it to a full rolling boil',
+    minutes: [5, 10],
+    lines: linesAt('before-sugar'),
+    cue: 'a boil that stirring does not stop',
+  }),
+  (batch) => isGel(batch) && batch.linesAt('before-sugar').length > 0,
+);
+
 const addSugar = step(
   'sugar',
   'cannot-leave',
@@ -433,6 +446,7 @@ const STEP_RULES: readonly StepRule[] = [
   cookInStages,
   sweetenButter,
   softenFruit,
+  stirInPectin,
   addSugar,
   boilAfterSoftening,
   boilAtOnce,

@@ -1,7 +1,15 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { laterSugar, type BatchEvent, type EventBodies, type EventType } from '@idle-kettle/core';
+import {
+  laterSugar,
+  linesDue,
+  type BatchEvent,
+  type EventBodies,
+  type EventType,
+} from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { useIsLongCook } from '../../batch/cooking-place.js';
+import { useLogIn } from '../../batch/lines-due.js';
 
 /** What a tap opens to be filled in. */
 export type Opened = 'test' | 'addition' | 'measure' | 'flame' | 'note' | 'pause';
@@ -20,6 +28,10 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
   const { id, boil, formula } = useBatch();
   const isLongCook = useIsLongCook();
   const isCurd = formula.kind === 'curd';
+  const logIn = useLogIn();
+  const [asks, setAsks] = useState(false);
+  // What belongs into the pan before the timed minute.
+  const missing = linesDue(formula, boil, 'before-sugar', 'skins-soft', 'full-boil', 'after-sugar');
   const back = (primary: boolean) => (
     <Wide name="Back on the heat" primary={primary} onClick={() => onLog(id, 'on-heat', {})} />
   );
@@ -46,6 +58,44 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
   const off = boil.phase === 'off-heat';
   return (
     <>
+      {asks && missing.length > 0 && (
+        <section
+          aria-label="Not in yet"
+          className="flex flex-wrap items-center gap-3 rounded-[14px] border-2 border-warning px-5 py-3"
+        >
+          <p className="text-lg">
+            The minute begins with everything in. The log does not have{' '}
+            <strong>{missing.map(({ label }) => label).join(', ')}</strong> yet.
+          </p>
+          <button
+            type="button"
+            className="btn btn-primary h-14 text-lg"
+            onClick={() => {
+              logIn(
+                missing.some(({ ingredient }) => ingredient.category === 'sweetener'),
+                missing.map(({ index }) => index),
+              );
+              onLog(id, 'minute', {});
+              setAsks(false);
+            }}
+          >
+            It is in: start
+          </button>
+          <button
+            type="button"
+            className="btn h-14 text-lg"
+            onClick={() => {
+              onLog(id, 'minute', {});
+              setAsks(false);
+            }}
+          >
+            Start anyway
+          </button>
+          <button type="button" className="btn btn-ghost h-14" onClick={() => setAsks(false)}>
+            Not yet
+          </button>
+        </section>
+      )}
       <div className="grid grid-cols-3 gap-2 sm:gap-3 lg:grid-cols-6">
         <Act name={isLongCook ? 'Thickness' : 'Set test'} hint="T" onClick={() => onOpen('test')} />
         <Act name="I added…" hint="A" onClick={() => onOpen('addition')} />
@@ -68,7 +118,10 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
           <Low name="The sugar is in" onClick={() => onLog(id, 'sugar-in', {})} />
         )}
         {!isLongCook && !isCurd && (
-          <Low name="Start 1-minute boil" onClick={() => onLog(id, 'minute', {})} />
+          <Low
+            name="Start 1-minute boil"
+            onClick={() => (missing.length > 0 ? setAsks(true) : onLog(id, 'minute', {}))}
+          />
         )}
         <Low name="Stirred" onClick={() => onLog(id, 'stirred', {})} />
         <Low name="Put it off…" onClick={() => onOpen('pause')} />

@@ -13,7 +13,9 @@ import {
 import { useTheme, type Theme } from '../../ui/theme.js';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { CookingPlaceChoice, useIsLongCook } from '../../batch/cooking-place.js';
+import { OffHeatDue } from '../../batch/lines-due.js';
 import { MixtureField } from '../../batch/mixture-field.js';
+import { NewTimer } from '../../batch/new-timer.js';
 import { finishLineName, isByTemperature, stopWords } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useShortcuts } from '../../ui/shortcuts.js';
@@ -146,6 +148,7 @@ function AtTheStove() {
         </div>
       </div>
       {!done && <NextStep watched={watched} />}
+      <OffHeatDue />
       {!big && <OtherBatches />}
       {!done && boil.sugarInAt === undefined && <MixtureField />}
       {!done && <CookingPlaceChoice />}
@@ -199,6 +202,7 @@ function AtTheStove() {
       )}
       <BoilActions onLog={log} onOpen={toggle} />
       <div className="order-3 flex flex-col gap-3">
+        <NewTimer />
         <Instruments />
         <EventList boil={boil} onUndo={undo} />
       </div>

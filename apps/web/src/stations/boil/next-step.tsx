@@ -2,6 +2,7 @@ import type { Doneness, WatchedBoil, EvidenceSource } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { useCallOut } from '../../ui/attention.js';
 import { logEvent } from '../../data/log-event.js';
+import { useLogIn } from '../../batch/lines-due.js';
 import { useAdvice, useTroubles } from './use-advice.js';
 
 const SOURCE_WORDS: Readonly<Record<EvidenceSource, string>> = {
@@ -19,6 +20,13 @@ const DONENESS_WORDS: Readonly<Record<Doneness, string>> = {
   past: 'past it',
 };
 
+const TICK_WORDS = {
+  note: 'Done',
+  stirred: 'Stirred',
+  'sugar-in': 'The sugar is in',
+  added: 'It is in',
+} as const;
+
 /** The one thing to do now, and what the evidence says when it contradicts itself. */
 export function NextStep({ watched }: { readonly watched: WatchedBoil | undefined }) {
   const { id, boil, formula, balance } = useBatch();
@@ -27,6 +35,7 @@ export function NextStep({ watched }: { readonly watched: WatchedBoil | undefine
   const { next, evidence } = useAdvice(boil, formula, watched, fill);
   const [trouble] = useTroubles(boil);
   useCallOut(trouble ? { code: 'trouble', text: `The instrument: ${trouble.text}` } : next);
+  const logIn = useLogIn();
   if (!next) return null;
   const says = (wanted: EvidenceSource): string => {
     const found = evidence?.evidence.find(({ source }) => source === wanted)?.doneness;
@@ -61,13 +70,13 @@ export function NextStep({ watched }: { readonly watched: WatchedBoil | undefine
         <button
           type="button"
           className="btn btn-primary h-16 px-8 text-lg"
-          onClick={() =>
-            next.tick === 'stirred'
-              ? logEvent(id, 'stirred', {})
-              : logEvent(id, 'note', { text: next.text })
-          }
+          onClick={() => {
+            if (next.tick === 'stirred') logEvent(id, 'stirred', {});
+            else if (next.tick === 'note') logEvent(id, 'note', { text: next.text });
+            else logIn(next.tick === 'sugar-in', next.lines ?? []);
+          }}
         >
-          Done
+          {TICK_WORDS[next.tick]}
         </button>
       )}
     </section>

@@ -27,6 +27,7 @@ import { ProcessOfJars } from './process.js';
 import { MeasuredPH } from './measured-ph.js';
 import { PartJars, RunsOut } from './runs-out.js';
 import { SealsOfJars } from './seals.js';
+import { OffHeatDue } from '../../batch/lines-due.js';
 import { SizeRow } from './size-row.js';
 import { stockOf } from './stock-of.js';
 import { ToShelf } from './to-shelf.js';
@@ -68,6 +69,7 @@ export function Jar() {
   return (
     <div className="grid items-start gap-4 lg:grid-cols-2">
       <div className="flex flex-col gap-4">
+        {filled === 0 && <OffHeatDue />}
         {/* The day after, the lids are what one comes back for. */}
         <SealsOfJars
           minutes={
