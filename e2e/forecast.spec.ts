@@ -41,7 +41,7 @@ test('time left, what to do next, and evidence that contradicts itself, from wha
   expect(answer.status()).toBe(200);
 
   await page.goto(`${kettle.address}/batches/${id}/boil`);
-  const left = page.getByLabel(/^Time left: \d+–\d+ min$/);
+  const left = page.getByLabel(/^Time left: \d+ to \d+ min$/);
   await expect(left).toBeVisible();
   const [low = 0, high = 0] = ((await left.textContent()) ?? '').match(/\d+/g)?.map(Number) ?? [];
   expect(low).toBeGreaterThanOrEqual(1);

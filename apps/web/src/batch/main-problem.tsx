@@ -40,6 +40,7 @@ const WARNING_TITLES: Readonly<Record<WarningCode, string>> = {
   'boils-dry': 'It would boil dry',
   'no-fruit': 'No fruit in the pot',
   'oz-is-weight': 'Ounces are weight here',
+  'stop-off-the-point': 'Not the setting point here',
   'unusual-finish': 'An unusual finish',
   'finish-below-solids': 'It cannot boil down that far',
   'stated-yield-impossible': 'The stated yield cannot be right',

@@ -146,7 +146,9 @@ function finishLever({ document, pot }: Steering): Lever | undefined {
     case 'gel-temperature':
       return {
         ...RISE_SPAN_K,
-        edits: (rise) => [{ op: 'finish', finish: { ...finish, rise: `${rise.toFixed(2)} C` } }],
+        edits: (rise) => [
+          { op: 'finish', finish: { type: finish.type, rise: `${rise.toFixed(2)} C` } },
+        ],
       };
     case 'soluble-solids':
       return { ...SOLIDS_SPAN_PERCENT, edits: byPercent };

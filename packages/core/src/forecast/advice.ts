@@ -415,9 +415,45 @@ const testAgain: AdviceRule = {
   advice: () => ({ text: 'Off the heat, and test again', why: 'Five minutes are over.' }),
 };
 
+/** So far under the setting point nothing is tested, whatever the forecast's range says, K. */
+const FAR_UNDER_K = 2;
+const isFarUnder = ({ boil, formula, lastReading }: StoveMoment): boolean =>
+  formula.finish.type === 'gel-temperature' &&
+  lastReading !== undefined &&
+  boil.gelTemperature_C !== undefined &&
+  boil.gelTemperature_C - lastReading.temperature_C > FAR_UNDER_K;
+
+/** Near the end a forecast from readings older than this is stale, minutes. */
+const STALE_AFTER_MIN = 2;
+const readingIsStale: AdviceRule = {
+  code: 'watch',
+  applies: ({ formula, lastReading, timeLeft_s, now }) =>
+    formula.finish.type === 'gel-temperature' &&
+    lastReading !== undefined &&
+    timeLeft_s < READY_BEFORE_S / 3 &&
+    minutesSince(lastReading.at, now) >= STALE_AFTER_MIN,
+  advice: ({ lastReading, now }) => ({
+    text: 'Take a reading now',
+    why: `The last one is ${Math.round(minutesSince(lastReading?.at ?? now, now))} min old, and near the end it climbs fast.`,
+  }),
+};
+
+const outOfReach: AdviceRule = {
+  code: 'watch',
+  applies: ({ watched, lastReading }) =>
+    watched?.forecast.isOutOfReach === true && lastReading !== undefined,
+  advice: () => ({
+    text: 'At this heat it does not get there',
+    why: 'More heat, a wider pan, the lid off or half the batch: as it is now the finish is hours away.',
+  }),
+};
+
 const testSoon: AdviceRule = {
   code: 'test-soon',
-  applies: ({ watched }) => watched !== undefined && watched.forecast.left_s.low < TEST_WITHIN_S,
+  applies: (moment) =>
+    !isFarUnder(moment) &&
+    moment.watched !== undefined &&
+    moment.watched.forecast.left_s.low < TEST_WITHIN_S,
   advice: () => ({
     text: 'Off the heat, and test it',
     why: 'It may be there. Burns at over 104 °C: long sleeves, dry cloth.',
@@ -583,9 +619,11 @@ const ON_HEAT_ADVICE: readonly AdviceRule[] = [
   evidenceSaysDone,
   boilOnToNextTest,
   testAgain,
+  readingIsStale,
   testSoon,
   coldPlates,
   hotJars,
+  outOfReach,
   stirBase,
   leaveIt,
   stirButter,

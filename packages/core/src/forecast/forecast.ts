@@ -13,6 +13,8 @@ import {
 export interface Forecast {
   /** Seconds left; 0 when it is there. The range is 5-95 %. */
   readonly left_s: Range;
+  /** The heat does not bring it there, as far as is looked ahead. */
+  readonly isOutOfReach: boolean;
   /** What was fitted. */
   readonly net_W: Range;
   readonly startSolidsPercent: Range;
@@ -158,6 +160,7 @@ export function forecast(input: ForecastInput): Forecast {
   const now = model.stateAt(fit.parameters, now_s);
   const end_s = Math.max(model.timeToTarget(fit.parameters), now_s);
   return {
+    isOutOfReach: end_s >= now_s + mostAhead_s,
     left_s: timeLeft_s(model, fit, input),
     net_W: rangeOf(fit, 'power', model.power),
     startSolidsPercent: rangeOf(fit, 'solids', (z) => model.startSolids(z) * 100),

@@ -180,7 +180,7 @@ export interface DocumentFinish {
   minutes?: number;
   /** Of the finished pot, such as "1.7 kg"; for `weight`. */
   mass?: string;
-  /** For `curd`: "170 F" unless given. */
+  /** For `curd`: "170 F" unless given; for `gel-temperature`: where to stop, in place of a rise. */
   temperature?: string;
 }
 

@@ -337,7 +337,7 @@ export const FORMULA_FIELDS = {
     temperature: {
       type: 'text',
       most: MEASURE_LENGTH,
-      description: '"170 F"; for curd',
+      description: '"170 F" for curd; for gel-temperature where to stop, in place of a rise',
       write: 'write a temperature such as "170 F"',
     },
   },

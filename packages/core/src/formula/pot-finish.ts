@@ -1,6 +1,6 @@
 import { around, within, type Range } from '../range/index.js';
-import { celsius, parseMeasure } from '../quantity/index.js';
-import { checkPlace, GEL_RISE_C, type Place } from '../water/index.js';
+import { celsius, fahrenheit, parseMeasure } from '../quantity/index.js';
+import { boilingPointAt, checkPlace, GEL_RISE_C, type Place } from '../water/index.js';
 import {
   findJar,
   HALF_INCH_MM,
@@ -16,7 +16,12 @@ import { FORMULA_FIELDS, type Limits } from './fields.js';
 import { isObject, quoted, type Json, type Reader } from './reader.js';
 
 export type Finish =
-  | { readonly type: 'gel-temperature'; readonly rise_K: number }
+  | {
+      readonly type: 'gel-temperature';
+      readonly rise_K: number;
+      /** As the maker wants it, on the thermometer here, C. */
+      readonly wanted_C?: number;
+    }
   | { readonly type: 'soluble-solids'; readonly percent: Range }
   | { readonly type: 'hard-boil'; readonly minutes: number }
   | { readonly type: 'weight'; readonly mass_kg: Range }
@@ -46,13 +51,22 @@ const WEIGHT_DOUBT = 0.01;
 const inLimits = (value: number, { least, most }: Limits): boolean =>
   value >= least && value <= most;
 
-const USUAL_GEL: Finish = { type: 'gel-temperature', rise_K: GEL_RISE_C };
+const USUAL_GEL = { type: 'gel-temperature', rise_K: GEL_RISE_C } as const satisfies Finish;
 
 /** How each finish is read; what cannot be read becomes the gel temperature, or the usual value. */
 const FINISH_READERS: {
   readonly [T in FinishType]: (reader: Reader, value: Json, kind: Kind, method: Method) => Finish;
 } = {
-  'gel-temperature': (reader, { rise }) => {
+  'gel-temperature': (reader, { rise, temperature }) => {
+    if (temperature !== undefined) {
+      const wanted_C = reader.measure(
+        'finish.temperature',
+        temperature,
+        'temperature',
+        FORMULA_FIELDS.finish.temperature.write,
+      );
+      return wanted_C === undefined ? USUAL_GEL : { ...USUAL_GEL, wanted_C };
+    }
     if (rise === undefined) return USUAL_GEL;
     const rise_K = reader.measure('finish.rise', rise, 'rise', FORMULA_FIELDS.finish.rise.write);
     if (rise_K === undefined) return USUAL_GEL;
@@ -138,6 +152,37 @@ export function readFinish(reader: Reader, value: unknown, kind: Kind, method: M
       text: `${method} is usually finished by ${usual.join(' or ')}, not by ${type}; computed as written`,
     });
   return FINISH_READERS[type](reader, value, kind, method);
+}
+
+/** A wanted temperature this far from the setting point here is worth a word, K. Common practice. */
+const OFF_THE_POINT_K = 1;
+
+/**
+ * A finish typed as a temperature, kept as it is wanted: over boiling water here, and held against the
+ * setting point of this place.
+ */
+export function finishAt(reader: Reader, finish: Finish, place: Place): Finish {
+  if (finish.type !== 'gel-temperature' || finish.wanted_C === undefined) return finish;
+  const { wanted_C } = finish;
+  const water_C = boilingPointAt(place).boilingPoint_C.mid;
+  const rise_K = wanted_C - water_C;
+  const usual_C = water_C + GEL_RISE_C;
+  const both = (celsius_C: number): string =>
+    `${celsius_C.toFixed(1)} °C (${fahrenheit(celsius_C).toFixed(0)} °F)`;
+  if (!inLimits(rise_K, RISE_LIMITS_K)) {
+    reader.problem(
+      'finish.temperature',
+      `${both(wanted_C)} is ${rise_K < 0 ? 'under' : 'far over'} boiling water here, ${both(water_C)}; the setting point here is ${both(usual_C)}`,
+    );
+    return USUAL_GEL;
+  }
+  const off_K = wanted_C - usual_C;
+  if (Math.abs(off_K) > OFF_THE_POINT_K)
+    reader.warnings.push({
+      code: 'stop-off-the-point',
+      text: `${both(wanted_C)} is ${Math.abs(off_K).toFixed(1)} K ${off_K > 0 ? 'over' : 'under'} the setting point here, ${both(usual_C)}: it comes out ${off_K > 0 ? 'stiffer, and fewer jars' : 'softer, and more jars'}; kept as you want it`,
+    });
+  return { ...finish, rise_K };
 }
 
 /** Where it is cooked: the document's own place, or the fallback. */

@@ -10,7 +10,14 @@ import {
   type Method,
 } from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
-import { readFinish, readJars, readPlace, type Finish, type PotJar } from './pot-finish.js';
+import {
+  finishAt,
+  readFinish,
+  readJars,
+  readPlace,
+  type Finish,
+  type PotJar,
+} from './pot-finish.js';
 import { OWN_INGREDIENT, readLine, type PotLine } from './pot-line.js';
 import { claimsOf, readClaims, type Claims } from './claims.js';
 import { fingerprint } from './fingerprint.js';
@@ -180,9 +187,10 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   const doc = readEnvelope(reader, document);
   const { kind, method } = readKind(reader, doc);
   const lines = readLines(reader, doc, kind, kitchen);
-  const finish = readFinish(reader, doc.finish, kind, method);
+  const wanted = readFinish(reader, doc.finish, kind, method);
   const stages = readStages(reader, doc.stages);
   const place = readPlace(reader, doc.place, placeIn(kitchen));
+  const finish = finishAt(reader, wanted, place);
   const jars = readJars(reader, doc.jars, kind, kitchen.jars);
   const claims = readClaims(reader, doc);
   warnOfWhole(reader, kind, lines, place);

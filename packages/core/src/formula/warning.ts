@@ -8,6 +8,7 @@ export type WarningCode =
   | 'no-fruit'
   | 'oz-is-weight'
   | 'sea-level-assumed'
+  | 'stop-off-the-point'
   | 'unusual-finish'
   // Of the contents of the pan and its finish.
   | 'already-past-finish'

@@ -3,7 +3,7 @@ import type { PotFormula, WarningCode } from '../formula/index.js';
 import { fillVolume_ml } from '../jars/index.js';
 import { unitById, writeAmount } from '../quantity/index.js';
 
-export const REMAKE_WAYS = ['powdered', 'liquid', 'none'] as const;
+export const REMAKE_WAYS = ['powdered', 'liquid', 'none', 'calcium'] as const;
 export type RemakeWay = (typeof REMAKE_WAYS)[number];
 
 /** One ingredient of a remake, for a batch of it. */
@@ -55,6 +55,12 @@ const PER_QUART: Readonly<
     ['pectin-liquid', 2, 'tbsp'],
   ],
   none: [['lemon-juice-bottled', 2, 'tbsp']],
+  calcium: [
+    ['white-sugar', 1 / 4, 'cup'],
+    ['lemon-juice-bottled', 2, 'tbsp'],
+    ['pectin-calcium', 2, 'tsp'],
+    ['calcium-water', 2, 'tsp'],
+  ],
 };
 
 const STEPS: Readonly<Record<RemakeWay, readonly string[]>> = {
@@ -75,6 +81,11 @@ const STEPS: Readonly<Record<RemakeWay, readonly string[]>> = {
     'Bring the spread to the boil with the lemon juice',
     'Boil 3 to 4 minutes to the gel point, and test on a cold plate',
   ],
+  calcium: [
+    'Try it with 1 cup first',
+    'Whisk the calcium pectin into the sugar; calcium water and lemon juice into the spread',
+    'Bring the spread to the boil, stir in the sugar with its pectin, and boil 1 to 2 minutes to dissolve it',
+  ],
 };
 const LAST_STEPS = [
   'Skim, fill hot jars to 1/4 in (6 mm), wipe the rims, new lids',
@@ -83,6 +94,23 @@ const LAST_STEPS = [
 
 const CUP_ML = unitById('cup').si;
 const MOST_CUPS = 6;
+/** Under this a high-methoxyl pectin does not gel, however much of it: per cent of solids. Common practice. */
+const FEWEST_SOLIDS_FOR_HIGH_METHOXYL = 55;
+
+/** The ways that can work for a spread of so many solids, per cent. */
+const waysFor = (solidsPercent: number): readonly RemakeWay[] =>
+  solidsPercent < FEWEST_SOLIDS_FOR_HIGH_METHOXYL ? ['calcium'] : ['powdered', 'liquid', 'none'];
+
+/** What a spoon and a cup are told apart to. */
+const MEASURED_TO: Readonly<Record<string, number>> = { tsp: 1 / 4, tbsp: 1 / 2, cup: 1 / 8 };
+
+/** An amount one can measure: the nearest that spoons and cups have, and never none. */
+function measured(amount: number, unit: string): string {
+  const step = MEASURED_TO[unit] ?? 1 / 4;
+  return writeAmount(Math.max(Math.round(amount / step), 1) * step, unitById(unit));
+}
+/** Cups of spread are measured to this. */
+const CUPS_STEP = 1 / 2;
 
 /** Warnings that tell why a spread did not set. */
 const WEAK_SET_WARNINGS: ReadonlySet<WarningCode> = new Set<WarningCode>([
@@ -125,10 +153,10 @@ function remakeBy(way: RemakeWay, cupsAtOnce: number, batches: number): Remake {
     batches,
     lines: PER_QUART[way].map(([ingredient, amount, unit]) => ({
       ingredient,
-      amount: writeAmount((amount * cupsAtOnce) / CUPS_IN_TABLE, unitById(unit)),
+      amount: measured((amount * cupsAtOnce) / CUPS_IN_TABLE, unit),
     })),
     steps: [...STEPS[way], ...LAST_STEPS],
-    source: SOURCE,
+    source: way === 'calcium' ? 'common practice, no source' : SOURCE,
   };
 }
 
@@ -151,7 +179,9 @@ export function rescueOf(formula: PotFormula): Rescue | undefined {
   return {
     causes: causesOf(made),
     spread_ml,
-    ways: REMAKE_WAYS.map((way) => remakeBy(way, cups / batches, batches)),
+    ways: waysFor(made.finish.solubleSolidsPercent.mid).map((way) =>
+      remakeBy(way, Math.max(Math.round(cups / batches / CUPS_STEP), 1) * CUPS_STEP, batches),
+    ),
     notes: [
       'wait 24 to 48 hours first, some sets take up to two weeks',
       'or keep it as syrup',

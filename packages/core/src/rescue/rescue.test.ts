@@ -1,5 +1,5 @@
-import { BUTTER, CURD, documentOf, pot } from '../testing/formula.js';
-import { REMAKE_WAYS, rescueOf } from './remake.js';
+import { BUTTER, CALCIUM, CURD, documentOf, pot } from '../testing/formula.js';
+import { rescueOf } from './remake.js';
 
 // USDA Complete Guide to Home Canning, Guide 7, remaking soft jellies (from memory), per quart (4
 // cups) of spread.
@@ -30,7 +30,8 @@ test('a quart of soft spread gets the published amounts', () => {
   const cups = (rescue?.spread_ml ?? 0) / 236.588;
   expect(Math.abs(cups - 4)).toBeLessThan(0.6);
   const scale = cups / 4;
-  for (const way of REMAKE_WAYS) {
+  expect(rescue?.ways.map(({ way }) => way)).toEqual(Object.keys(TABLE));
+  for (const way of Object.keys(TABLE) as (keyof typeof TABLE)[]) {
     const remake = rescue?.ways.find((other) => other.way === way);
     expect(remake?.batches).toBe(1);
     expect(remake?.lines.map(({ ingredient }) => ingredient)).toEqual(
@@ -89,4 +90,26 @@ test('what has no gel is not remade', () => {
       ),
     ),
   ).toBeUndefined();
+});
+
+// Under 55 % solids high-methoxyl pectin does not gel: calcium pectin does. Common practice.
+test('a light spread is remade with calcium pectin, in spoons one has', () => {
+  const rescue = rescueOf(
+    pot(
+      documentOf(
+        [
+          ['9 cups', 'peach', 'crushed'],
+          ['2 cups', 'white-sugar'],
+          ['2 tsp', 'pectin-calcium'],
+        ],
+        CALCIUM,
+      ),
+    ),
+  );
+  expect(rescue?.ways.map(({ way }) => way)).toEqual(['calcium']);
+  const [remake] = rescue?.ways ?? [];
+  expect(remake?.batches).toBeGreaterThan(1);
+  expect(remake?.cupsAtOnce).toBeGreaterThanOrEqual(4);
+  for (const { amount } of remake?.lines ?? [])
+    expect(amount).toMatch(/^[\d /½¼¾⅛⅜⅝⅞]+(?:tsp|tbsp|cups?)$/);
 });

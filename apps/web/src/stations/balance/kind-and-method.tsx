@@ -143,6 +143,22 @@ export function KindAndMethod() {
             }
           />
         )}
+        {finish.type === 'gel-temperature' && (
+          <label className="flex w-36 flex-col gap-1 text-sm text-soft">
+            Stop at
+            <input
+              className="input w-full text-base-content"
+              value={finish.temperature ?? ''}
+              placeholder="as usual here"
+              maxLength={20}
+              onChange={(event) => {
+                const temperature = event.target.value;
+                const { temperature: _, ...rest } = finish;
+                setFinish(temperature === '' ? rest : { type: 'gel-temperature', temperature });
+              }}
+            />
+          </label>
+        )}
         {finish.type === 'curd' && (
           <label className="flex w-32 flex-col gap-1 text-sm text-soft">
             Cook to

@@ -23,18 +23,19 @@ function Readout({
 }
 
 /**
- * "5–8 min", "about there", "3–5 h": what is left by now, since it was worked out a moment ago.
+ * "5 to 8 min", "about there", "3 to 5 h", "not at this heat": what is left by now, since it was worked out a moment ago.
  * @param now by the batch's clock
  */
 export function timeLeft(watched: WatchedBoil | undefined, now: number): string | undefined {
   if (!watched) return undefined;
+  if (watched.forecast.isOutOfReach) return 'not at this heat';
   const since_s = Math.max(now - watched.now, 0) / 1000;
   const { low, high } = watched.forecast.left_s;
   const [least, most] = [Math.max(low - since_s, 0) / 60, Math.max(high - since_s, 0) / 60];
   if (most < 1) return 'about there';
   const [from, to] = [Math.floor(least), Math.ceil(most)];
-  if (least > 100) return `${Math.floor(least / 60)}–${Math.ceil(most / 60)} h`;
-  return to > 180 ? `${from} min up` : `${from}–${to} min`;
+  if (least > 100) return `${Math.floor(least / 60)} to ${Math.ceil(most / 60)} h`;
+  return to > 180 ? `${from} min up` : `${from} to ${to} min`;
 }
 
 interface ReadoutsProps {
@@ -64,6 +65,10 @@ function headOf(phase: Boil['phase'], minuteLeft_ms: number, timeLeft: string | 
   return timeLeft === undefined ? PHASE_HEADS[phase] : 'time left';
 }
 
+/** A reading older than this is stale near the end; and what is near it, s. */
+const STALE_MS = 2 * MINUTE_MS;
+const NEAR_END_S = 5 * 60;
+
 /** How old the last reading is, min. */
 function ageOf(ago: number, phase: Boil['phase']): string {
   if (phase === 'done' || ago > 90) return 'last reading';
@@ -86,6 +91,11 @@ export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C 
       : `${clock(elapsed)}${told !== undefined ? ' on the heat' : ''}`;
   const distance = (kelvin: number): string =>
     kelvin <= 0.05 ? 'reached' : formats.difference(kelvin);
+  // Near the end it climbs fast: a forecast from an old reading fades.
+  const isStale =
+    last !== undefined &&
+    now - last.at > STALE_MS &&
+    (watched?.forecast.left_s.mid ?? Infinity) < NEAR_END_S;
   const ago = last ? Math.max(Math.floor((now - last.at) / MINUTE_MS), 0) : 0;
   return (
     <section
@@ -97,7 +107,7 @@ export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C 
         {told !== undefined && minuteLeft <= 0 && (
           <p
             aria-label={`Time left: ${told}`}
-            className="display text-[50px] leading-none whitespace-nowrap sm:text-[62px]"
+            className={`display text-[44px] leading-none whitespace-nowrap sm:text-[54px] ${isStale ? 'opacity-50' : ''}`}
           >
             {told}
           </p>
