@@ -30,6 +30,7 @@ const REMEDY_TITLES: Readonly<Record<RemedyCode, string>> = {
   'calcium-instead': 'Too little sugar for this pectin',
   'sugar-for-set': 'Too little sugar for this pectin',
   'less-sugar-for-set': 'More sugar than its pectin carries',
+  'less-fruit': 'More fruit than its pectin sets',
   'calcium-for-set': 'Short of calcium',
   softer: 'It will be stiff',
   'acid-against-grains': 'Grains may form in the jar',

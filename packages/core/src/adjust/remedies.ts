@@ -1,5 +1,10 @@
-import type { PreparedPot, SetReasonCode } from '../balance/index.js';
-import type { FormulaDocument, Kitchen, WarningCode } from '../formula/index.js';
+import { batchesForPectin, type PreparedPot, type SetReasonCode } from '../balance/index.js';
+import {
+  readFormula,
+  type FormulaDocument,
+  type Kitchen,
+  type WarningCode,
+} from '../formula/index.js';
 import {
   KEEPING_VERDICTS,
   FAT_TRACE,
@@ -7,9 +12,9 @@ import {
   type KeepingOptions,
   type KeepingReasonCode,
 } from '../keeping/index.js';
-import { ingredientById } from '../produce/index.js';
+import { ingredientById, isProduce } from '../produce/index.js';
 import type { UnitSystem } from '../quantity/index.js';
-import { edited, type Edit } from './edit.js';
+import { edited, scaledAmount, type Edit } from './edit.js';
 import { assess, effectOf, type Assessment } from './effect.js';
 import { leastAddition, reducedLine, tried, type TrialBench } from './trial.js';
 
@@ -26,6 +31,7 @@ export type RemedyCode =
   | 'pectin-partner'
   | 'pectin-for-set'
   | 'less-sugar-for-set'
+  | 'less-fruit'
   | 'calcium-instead'
   | 'calcium-for-set'
   | 'softer'
@@ -81,6 +87,7 @@ const STIFF_ABOVE = 2.1;
 const THINNED_TO = 1.6;
 /** A remedy for the set makes it firmer by this share at least. A choice of ours. */
 const FIRMER_BY = 0.08;
+const LITTLE_FIRMER_BY = 0.02;
 /** Lemon for the set beyond one part in 25 would be a lemon preserve; apple, beyond a quarter. */
 const MOST_LEMON_SHARE = 0.04;
 const MOST_APPLE_SHARE = 0.25;
@@ -214,7 +221,8 @@ const acidForSet: RemedyRule = {
   needed: (situation) =>
     setsBy(situation) === 'high-methoxyl' &&
     isWeak(situation) &&
-    hasSetReason(situation.before, 'little-acid'),
+    (hasSetReason(situation.before, 'little-acid') ||
+      situation.before.balance.pH.mid > ACID_ENOUGH_PH),
   propose: (situation) => {
     const proposal = add(
       situation,
@@ -226,7 +234,9 @@ const acidForSet: RemedyRule = {
       ? { ...proposal, text: `${proposal.text}, for taste and set only` }
       : proposal;
   },
-  helps: isFirmer,
+  // Lemon comes before any fruit: a little firmer is enough.
+  helps: (after, before) =>
+    after.balance.set.firmness.mid > before.balance.set.firmness.mid * (1 + LITTLE_FIRMER_BY),
 };
 
 const isShortOfSolids = (situation: Situation): boolean =>
@@ -270,6 +280,31 @@ const pectinForSet: RemedyRule = {
   propose: (situation) => {
     const id = situation.document.method === 'liquid-pectin' ? 'pectin-liquid' : 'pectin-powder';
     return add(situation, id, isGood, MOST_PECTIN_SHARE[id]);
+  },
+  helps: isFirmer,
+};
+
+/** A box of powdered pectin wants about 5 cups of crushed fruit, 5 x 234 g. Common practice. */
+const FRUIT_FOR_A_BOX_KG = 1.17;
+
+const lessFruit: RemedyRule = {
+  code: 'less-fruit',
+  needed: (situation) => situation.document.method === 'powdered-pectin' && isWeak(situation),
+  propose: ({ bench, before, document }) => {
+    const { formula } = readFormula(document, bench.kitchen);
+    const boxes = Math.max(batchesForPectin(formula), 1);
+    const fruits = formula.lines.filter(({ ingredient }) => isProduce(ingredient));
+    const fruit_kg = fruits.reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
+    const most_kg = FRUIT_FOR_A_BOX_KG * boxes;
+    const largest = fruits.toSorted((a, b) => b.mass_kg.mid - a.mass_kg.mid)[0];
+    if (!largest || fruit_kg <= most_kg || before.balance.massIn_kg.mid <= 0) return undefined;
+    const left_kg = largest.mass_kg.mid - (fruit_kg - most_kg);
+    if (left_kg <= 0) return undefined;
+    const amount = scaledAmount(largest.amount, left_kg / largest.mass_kg.mid);
+    return {
+      text: `Use ${amount} ${largest.label}: this much pectin wants about ${5 * boxes} cups of crushed fruit`,
+      edits: [{ op: 'set', line: largest.index, amount }],
+    };
   },
   helps: isFirmer,
 };
@@ -368,6 +403,7 @@ const REMEDY_RULES: readonly RemedyRule[] = [
   lessSugarToBoil,
   waterToBoil,
   acidForSet,
+  lessFruit,
   sugarForSet,
   boilFurther,
   pectinPartner,
@@ -409,6 +445,7 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
     if (!proposal || found.some(({ change }) => isSame(change, proposal.edits))) continue;
     const after = assess(edited(document, proposal.edits), options);
     if (!after || !helps(after, before) || strictness(after) > strictness(before)) continue;
+    if (warnsOfMore(after, before)) continue;
     const { text, edits: change } = proposal;
     found.push({ code, text, effect: effectOf(before, after), change });
   }
@@ -416,6 +453,10 @@ export function remedies(document: FormulaDocument, options: RemedyOptions = {})
     .filter(({ change }) => !onHeat || change.every(canBeDoneOnHeat))
     .slice(0, MOST_REMEDIES);
 }
+
+/** What is offered by one rule is never what another warns of. */
+const warnsOfMore = (after: Assessment, before: Assessment): boolean =>
+  after.balance.warnings.some(({ code }) => !hasWarning(code)(before));
 
 const isSame = (one: readonly Edit[], other: readonly Edit[]): boolean =>
   JSON.stringify(one) === JSON.stringify(other);
