@@ -46,6 +46,8 @@ const HEAT_CAPACITY = 3350;
 const LONG_AHEAD_S = 40 * 3600;
 /** Nothing changes quickly where no flame drives it: the model goes in steps of this, s. */
 const GENTLE_STEP_S = 60;
+/** Heat that goes into vapour there, W, at most. */
+const GENTLE_W = 1000;
 /**
  * How warm a pot is when it goes back on after a pause, where no reading tells: from the counter,
  * from the fridge, C. Common practice.
@@ -257,7 +259,9 @@ export function modelledPot(
     ? 0
     : steamedBefore(start, (from_ms - startedAt) / 1000, atFirst.contents.mass, net_W.mid);
   start.water -= steamed_kg;
-  const isGentleThroughout = places.every(({ heating }) => heating.pan.gentle !== undefined);
+  const isGentleThroughout = places.every(
+    ({ heating: { pan: at, heat_W } }) => at.gentle !== undefined && heat_W.high < GENTLE_W,
+  );
   const input: ForecastInput = {
     start,
     startDoubt: Math.hypot(START_DOUBT, steamed_kg / (start.water + start.soluble)),

@@ -51,11 +51,21 @@ const BOWL_W: Range = { low: 300, mid: 420, high: 700 };
 
 /** Of the vapour of a fast boil, so much is left at a simmer. Common practice. */
 const SIMMER_SHARE: Range = { low: 0.15, mid: 0.25, high: 0.4 };
+/** The same on high, which is not yet a rolling boil. Common practice. */
+const HIGH_SHARE: Range = { low: 0.4, mid: 0.6, high: 0.85 };
 /** Of the vapour of an open pan so much gets past its lid. Common practice. */
 const PAST_LID: Readonly<Record<Lid, Range>> = {
   on: { low: 0.03, mid: 0.08, high: 0.2 },
   ajar: { low: 0.4, mid: 0.6, high: 0.8 },
   off: exactly(1),
+};
+
+/** What each heat leaves of a fast boil's vapour; a low burner has its own figures. */
+const SHARE_OF_FAST: Readonly<Record<Heat, Range>> = {
+  low: SIMMER_SHARE,
+  simmer: SIMMER_SHARE,
+  high: HIGH_SHARE,
+  fast: exactly(1),
 };
 
 /** Water lost at a place that no flame drives, kg an hour, 5-95 %. */
@@ -202,15 +212,19 @@ const vapourOf_W = (full_W: Range): Range => {
   return { low: over(full_W.low), mid: over(full_W.mid), high: over(full_W.high) };
 };
 
-/** A batch on a flame: at the boil, turned down to a simmer, or under a lid. */
+/**
+ * A batch on a flame: at a fast boil, or brought to the boil and then turned down to a simmer or put
+ * under a lid.
+ */
 function onFlame(full_W: Range, { lid, heat, where }: CookingPlace): Heating {
   const diameter_m = SURFACE_M[where];
-  if (where === 'double-boiler') return { heat_W: full_W, pan: { diameter_m } };
-  const vapour_W = isStrong(heat) ? vapourOf_W(full_W) : product(vapourOf_W(full_W), SIMMER_SHARE);
-  if (lid === 'off') return { heat_W: plus(vapour_W, WALLS_W), pan: { diameter_m } };
+  const isFast = where === 'double-boiler' || (heat === 'fast' && lid === 'off');
+  if (isFast) return { heat_W: full_W, pan: { diameter_m } };
+  const full = vapourOf_W(full_W);
+  const open = product(full, SHARE_OF_FAST[heat]);
   return {
-    heat_W: product(vapour_W, PAST_LID[lid]),
-    pan: { diameter_m, gentle: { warmUp_W: vapour_W.mid + WALLS_W / 2, holdsBelow_K: 0 } },
+    heat_W: product(open, PAST_LID[lid]),
+    pan: { diameter_m, gentle: { warmUp_W: full.mid + WALLS_W / 2, holdsBelow_K: 0 } },
   };
 }
 
