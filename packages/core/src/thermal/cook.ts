@@ -44,7 +44,7 @@ export interface Cooked {
 }
 
 /** Warming up is followed in steps of this, or of so many kelvin, and cut at the boil. */
-const WARMING_STEP_S = 120;
+const WARMING_STEP_S = 300;
 const WARMING_STEP_K = 2;
 /** A stretch at the boil is followed in so many steps: its rate changes by a few per cent in all. */
 const BOILING_STEPS = 8;
@@ -59,22 +59,28 @@ const DENSEST_SOLIDS = 0.8;
 /** A pan is never boiled dry: this much water stays, kg. */
 const LEAST_WATER_KG = 0.01;
 
-/** Warms the contents until they are hot, in place. @returns the seconds it took, `most_s` at most */
-function warmUp(state: PotState, { heat_W, pan }: Stretch, most_s: number): number {
+/**
+ * Warms the contents until they are hot, in place; a heat too low for that steams them down meanwhile.
+ *
+ * @param most_s it goes on no longer
+ * @param least_kg nor once there is no more than this
+ * @returns the seconds it took
+ */
+function warmUp(state: PotState, { heat_W, pan }: Stretch, most_s: number, least_kg = 0): number {
   let spent = 0;
-  while (spent < most_s && shortOfBoil_K(state, pan) > 0) {
-    const before = state.temperature_C;
-    const { temperature } = rates(state, heat_W, pan);
+  while (spent < most_s && shortOfBoil_K(state, pan) > 0 && massOfPot(state) > least_kg) {
+    const { temperature, water } = rates(state, heat_W, pan);
+    const toBoil =
+      temperature > 0 ? (holdsAt_C(state, pan) - state.temperature_C) / temperature : Infinity;
+    const toLeast = water < 0 ? (massOfPot(state) - least_kg) / -water : Infinity;
     const step = Math.min(
       WARMING_STEP_S,
       WARMING_STEP_K / Math.max(Math.abs(temperature), 1e-9),
+      Math.max(Math.min(toBoil, toLeast), 1e-3),
       most_s - spent,
     );
-    const toBoil = temperature > 0 ? (holdsAt_C(state, pan) - before) / temperature : Infinity;
-    const taken = Math.min(step, Math.max(toBoil, 1e-3));
-    advance(state, heat_W, pan, taken);
-    spent += taken;
-    if (toBoil > LONGEST_COOK_S && most_s === LONGEST_COOK_S) return most_s;
+    advance(state, heat_W, pan, step);
+    spent += step;
   }
   return spent;
 }
@@ -151,7 +157,7 @@ function cookStretch(state: PotState, stretch: Stretch): number {
   }
   const wanted_kg = endMass_kg(state, end);
   if (massOfPot(state) <= wanted_kg) return 0;
-  const warming = warmUp(state, stretch, LONGEST_COOK_S);
+  const warming = warmUp(state, stretch, LONGEST_COOK_S, wanted_kg);
   if (warming >= LONGEST_COOK_S) return Infinity;
   const over_kg = massOfPot(state) - wanted_kg;
   if (over_kg <= 0) return warming;
