@@ -92,6 +92,43 @@ const GRAMS: Readonly<Record<string, Readonly<Record<string, Grams>>>> = {
   bag: { cranberry: [340, 280, 350] },
 };
 
+const POUND_KG = 0.45359237;
+
+/**
+ * Pounds of fruit as bought in a US bushel: the weights of trade, from memory. A peck is a quarter of it.
+ */
+const BUSHEL_LB: Readonly<Record<string, Grams>> = {
+  apple: [45, 42, 48],
+  'tart-apple': [45, 42, 48],
+  'crab-apple': [45, 42, 48],
+  quince: [48, 44, 50],
+  pear: [49, 48, 50],
+  peach: [49, 48, 50],
+  nectarine: [49, 48, 50],
+  apricot: [49, 48, 50],
+  plum: [53, 50, 56],
+  damson: [53, 50, 56],
+  'sour-cherry': [56, 54, 60],
+  cherry: [56, 54, 60],
+  grape: [46, 44, 48],
+  'slip-skin-grape': [46, 44, 48],
+  tomato: [53, 50, 60],
+};
+const PECKS_IN_BUSHEL = 4;
+
+/** Grams of fruit as bought in one basket; undefined for another unit, or fruit without a figure. */
+export function gramsPerBasket({ id }: Ingredient, unitId: string): Sourced | undefined {
+  const pounds = BUSHEL_LB[id];
+  if (!pounds || (unitId !== 'bushel' && unitId !== 'peck')) return undefined;
+  const share = unitId === 'peck' ? 1 / PECKS_IN_BUSHEL : 1;
+  const [mid, low, high] = pounds.map((lb) => lb * POUND_KG * 1000 * share) as [
+    number,
+    number,
+    number,
+  ];
+  return fromPractice(mid, low, high);
+}
+
 const HERBS = new Set(['fresh-herb', 'dried-herb']);
 
 /** Grams of one part or pack of an ingredient, or undefined where nobody could say. */

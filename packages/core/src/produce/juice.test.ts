@@ -1,5 +1,7 @@
+import { parseAmount } from '../quantity/index.js';
 import { ingredientById } from './find.js';
 import type { Ingredient } from './ingredient.js';
+import { massOf } from './mass.js';
 import { fruitForJuice, juiceOf, juiceVolume_ml, waterForJuice } from './juice.js';
 
 const POUND_KG = 0.45359237;
@@ -42,4 +44,19 @@ test('pressed fruit gives more, and there and back is the same', () => {
   const pressed = juiceOf([{ ingredient: apple, mass_kg: one }], waterForJuice(apple), 'press');
   expect(pressed.juice_kg.mid).toBeGreaterThan(dripped.juice_kg.mid * 1.2);
   expect(fruitForJuice(apple, dripped.juice_kg.mid).fruit_kg.mid).toBeCloseTo(1, 9);
+});
+
+// Weights of trade, from memory: apples 42-48 lb a bushel, pears and peaches 48-50, plums 50-56, grapes 44-48.
+test.each([
+  ['apple', 42, 48],
+  ['pear', 48, 50],
+  ['plum', 50, 56],
+  ['grape', 44, 48],
+])('a bushel of %s weighs %s to %s lb as bought', (id, least, most) => {
+  const bushel = parseAmount('1 bushel');
+  const mass = bushel.ok && massOf(bushel.amount, fruit(id), fruit(id).usualForm);
+  if (!mass || !mass.ok) throw new Error('no bushel');
+  const waste = 1 - (fruit(id).wastePercent?.mid ?? 0) / 100;
+  expect(mass.mass_kg.mid / waste / POUND_KG).toBeGreaterThan(least - 0.01);
+  expect(mass.mass_kg.mid / waste / POUND_KG).toBeLessThan(most + 0.01);
 });

@@ -1,7 +1,7 @@
 import { propagate, times, type Range } from '../range/index.js';
 import { unitById, type Amount } from '../quantity/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
-import { gramsPerPart, SIZE_FACTORS } from './household-measures.js';
+import { gramsPerBasket, gramsPerPart, SIZE_FACTORS } from './household-measures.js';
 import type { AcidShares, Form, Ingredient, Ripeness } from './ingredient.js';
 
 /** What an ingredient brings, as mass fractions unless said otherwise. */
@@ -299,6 +299,8 @@ function gramsOfOne(amount: Amount, ingredient: Ingredient, form: Form): Grams {
       return { ok: true, grams: between(unit.si * 1000, DOUBT.weighed) };
     case 'volume':
     case 'pinch': {
+      const basket = gramsPerBasket(ingredient, unit.id);
+      if (basket) return { ok: true, grams: basket };
       const cup = gramsPerCup(ingredient, form, amount.packed);
       if (!cup) return missing(`no figure for a cup of ${name}; write a weight, such as "50 g"`);
       const doubt = unit.kind === 'pinch' ? both(0.5) : cup.doubt;
@@ -344,7 +346,10 @@ export function massOf(amount: Amount, ingredient: Ingredient, form: Form): Mass
   const one = gramsOfOne(amount, ingredient, form);
   if (!one.ok) return one;
   const measured = widened(times(one.grams, amount.value / 1000), writtenDoubt(amount));
-  const waste = form === 'as-bought' ? ingredient.wastePercent : undefined;
+  // A bushel is measured as it is bought, whatever is done to it then.
+  const isAsBought =
+    form === 'as-bought' || gramsPerBasket(ingredient, amount.unit.id) !== undefined;
+  const waste = isAsBought ? ingredient.wastePercent : undefined;
   const mass_kg =
     waste === undefined || amount.unit.kind === 'piece'
       ? measured

@@ -144,47 +144,36 @@ export function KindAndMethod() {
           />
         )}
         {finish.type === 'gel-temperature' && (
-          <label className="flex w-36 flex-col gap-1 text-sm text-soft">
-            Stop at
-            <input
-              className="input w-full text-base-content"
-              value={finish.temperature ?? ''}
-              placeholder="as usual here"
-              maxLength={20}
-              onChange={(event) => {
-                const temperature = event.target.value;
-                const { temperature: _, ...rest } = finish;
-                setFinish(temperature === '' ? rest : { type: 'gel-temperature', temperature });
-              }}
-            />
-          </label>
+          <TextField
+            label="Stop at"
+            value={finish.temperature}
+            placeholder="as usual here"
+            onChange={(temperature) =>
+              setFinish(
+                temperature === undefined
+                  ? { type: 'gel-temperature' }
+                  : { type: 'gel-temperature', temperature },
+              )
+            }
+          />
         )}
         {finish.type === 'curd' && (
-          <label className="flex w-32 flex-col gap-1 text-sm text-soft">
-            Cook to
-            <input
-              className="input w-full text-base-content"
-              value={finish.temperature ?? ''}
-              placeholder="77 °C"
-              maxLength={20}
-              onChange={(event) => {
-                const temperature = event.target.value;
-                setFinish({ type: 'curd', ...(temperature !== '' && { temperature }) });
-              }}
-            />
-          </label>
+          <TextField
+            label="Cook to"
+            value={finish.temperature}
+            placeholder="77 °C"
+            onChange={(temperature) =>
+              setFinish({ type: 'curd', ...(temperature !== undefined && { temperature }) })
+            }
+          />
         )}
         {finish.type === 'weight' && (
-          <label className="flex w-32 flex-col gap-1 text-sm text-soft">
-            Pot weighs
-            <input
-              className="input w-full text-base-content"
-              value={finish.mass ?? ''}
-              placeholder="3.9 kg"
-              maxLength={20}
-              onChange={(event) => setFinish({ type: 'weight', mass: event.target.value })}
-            />
-          </label>
+          <TextField
+            label="Pot weighs"
+            value={finish.mass}
+            placeholder="3.9 kg"
+            onChange={(mass) => setFinish({ type: 'weight', mass: mass ?? '' })}
+          />
         )}
       </div>
       <AsLiked onTake={(rise) => setFinish({ type: 'gel-temperature', rise })} />
@@ -243,6 +232,27 @@ function AsLiked({ onTake }: { readonly onTake: (rise: string) => void }) {
     </p>
   );
 }
+
+interface TextFieldProps {
+  readonly label: string;
+  readonly value: string | undefined;
+  readonly placeholder: string;
+  /** @param value undefined where nothing is written */
+  readonly onChange: (value: string | undefined) => void;
+}
+
+const TextField = ({ label, value, placeholder, onChange }: TextFieldProps) => (
+  <label className="flex w-36 flex-col gap-1 text-sm text-soft">
+    {label}
+    <input
+      className="input w-full text-base-content"
+      value={value ?? ''}
+      placeholder={placeholder}
+      maxLength={20}
+      onChange={(event) => onChange(event.target.value === '' ? undefined : event.target.value)}
+    />
+  </label>
+);
 
 interface NumberFieldProps {
   readonly label: string;

@@ -5,6 +5,7 @@ import {
   ALCOHOL_TEST_RESULTS,
   cautionsOf,
   isProduce,
+  MASHED_CUPS,
   parseAmount,
   PECTIN_BY_ALCOHOL_TEST,
   type AlcoholTestResult,
@@ -69,6 +70,22 @@ export function Fruit() {
   );
 }
 
+/** Crushed fruit measured by the cup: how many cups of whole fruit to buy for it. */
+function WholeCups({ pot }: { readonly pot: PotLine }) {
+  const { amount, form } = pot;
+  if (form !== 'crushed' || amount.unit.id !== 'cup') return null;
+  const cups = (share: number): number => Math.round(amount.value / share);
+  return (
+    <p>
+      Wants{' '}
+      <strong>
+        {cups(MASHED_CUPS.high)} to {cups(MASHED_CUPS.low)} cups
+      </strong>{' '}
+      of whole fruit.
+    </p>
+  );
+}
+
 function FruitCard({ pot }: { readonly pot: PotLine }) {
   const { document, change } = useBatch();
   const formats = useFormats();
@@ -103,6 +120,7 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
           )}
         </p>
       )}
+      <WholeCups pot={pot} />
       <JuiceOf
         pot={pot}
         line={line}
