@@ -157,7 +157,7 @@ test('a slow butter: hours on a low flame, put off overnight in the fridge, fini
   await evening.skip(60);
   await expect(page.getByLabel(/^Time left: /)).toHaveText(/h$|min$/);
   await evening.followUntil(/Stir/, 30, 120);
-  await page.getByRole('button', { name: 'Stirred' }).click();
+  await evening.whatNow.getByRole('button', { name: 'Stirred' }).click();
   await page.getByRole('button', { name: 'Put it off…' }).click();
   await page.getByRole('button', { name: 'In the fridge, overnight' }).click();
   await expect(evening.whatNow).toContainText('Rewarm it slowly');

@@ -97,12 +97,16 @@ export class LearningService {
         batchId: batch_id,
         title,
         endedAt: ended_at.toISOString(),
-        offset_K: evidence.offset_K.mid,
-        heat_W: Math.exp(evidence.logHeat_W.mid),
+        offset_K: evidence.offset_K?.mid ?? null,
+        heat_W: evidence.logHeat_W ? Math.exp(evidence.logHeat_W.mid) : null,
         yieldShare: evidence.yield
           ? Math.exp(evidence.yield.logShare - evidence.yield.perK * offset_K)
           : null,
         rise_K: evidence.rise_K?.mid ?? null,
+        losses: (evidence.losses ?? []).map(({ logLoss, ...place }) => ({
+          ...place,
+          loss_kgPerH: Math.exp(logLoss.mid),
+        })),
       })),
       errors: errorsOf(known.flatMap(({ hindsight }) => hindsight ?? [])),
       pending: waiting?.count ?? 0,

@@ -34,7 +34,7 @@ export function lookAt({ document, events, kitchen, known }: BoilToLookAt): Look
   const evidence = evidenceOf(document, boil, kitchen);
   const before = known.filter(({ at }) => at < (evidence?.at ?? 0));
   const hindsight =
-    evidence && before.length > 0
+    evidence?.logHeat_W && before.length > 0
       ? {
           came: cameOf(boil, document, kitchen),
           without: foretold(boil, document, kitchen),

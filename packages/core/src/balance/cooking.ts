@@ -7,6 +7,7 @@ import {
   cookThrough,
   heatingOf,
   LONGEST_COOK_S,
+  PAN_DIAMETER_M,
   PANTRY_C,
   type BoilingCurve,
   type Cooked,
@@ -79,7 +80,7 @@ const ANY_PH = 3.3;
 export const panOfStage = ({ heatings, curve }: BatchCook, i: number): PanModel => ({
   curve,
   pH: ANY_PH,
-  diameter_m: 0.28,
+  diameter_m: PAN_DIAMETER_M,
   ...heatings[i]?.pan,
 });
 

@@ -3,6 +3,7 @@ import { STARTERS } from '../starters/index.js';
 import { logFrom } from '../testing/log.js';
 import { boilFrom, type BatchEvent } from '../boil-log/index.js';
 import { adviceFor, type Advice } from './advice.js';
+import { watchBoil } from './watch-boil.js';
 
 const START = Date.parse('2026-10-03T15:00:00.000Z');
 const event = logFrom(START);
@@ -126,4 +127,31 @@ describe('what goes in is asked for in time, by the setting method', () => {
     const left = event('omission', 50, { ingredient: 'pectin-powder', line: 2 });
     expect(next('Sour cherry jam', 100, [left])?.code).toBe('sugar');
   });
+});
+
+/** What is said of a damson jam so many minutes after its last reading. */
+function silentFor(minutes: number, last_C: number): Advice | undefined {
+  const document = STARTERS.find(({ title }) => title.startsWith('Damson jam')) as FormulaDocument;
+  const kitchen = { altitude_m: 1180 };
+  const start_C = last_C - 0.9;
+  const readings = Array.from({ length: 10 }, (_, i) => read(600 + i * 60, start_C + i * 0.1));
+  const notes = ['Put two plates in the cold', 'Jars hot, canner near temperature?'].map((text) =>
+    event('note', 700, { text }),
+  );
+  const boil = boilFrom([LIGHT, event('sugar-in', 300, {}), ...readings, ...notes]);
+  const now = START + (1140 + minutes * 60) * 1000;
+  return adviceFor({
+    boil,
+    formula: readFormula(document, kitchen).formula,
+    watched: watchBoil(boil, document, kitchen, now),
+    evidence: undefined,
+    now,
+  });
+}
+
+test('near the end a reading is asked for after two minutes without one, until it may be there', () => {
+  expect(silentFor(0, 99.3)?.text).not.toBe('Take a reading now');
+  expect(silentFor(3, 99.3)).toMatchObject({ code: 'watch', text: 'Take a reading now' });
+  expect(silentFor(30, 99.3)?.code).toBe('test-soon');
+  expect(silentFor(3, 100.6)?.code).toBe('test-soon');
 });

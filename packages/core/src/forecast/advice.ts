@@ -425,13 +425,19 @@ const isFarUnder = ({ boil, formula, lastReading }: StoveMoment): boolean =>
 
 /** Near the end a forecast from readings older than this is stale, minutes. */
 const STALE_AFTER_MIN = 2;
+/** A stale reading is asked for anew, unless it may be there already: then the pan comes off the heat. */
 const readingIsStale: AdviceRule = {
   code: 'watch',
-  applies: ({ formula, lastReading, timeLeft_s, now }) =>
-    formula.finish.type === 'gel-temperature' &&
-    lastReading !== undefined &&
-    timeLeft_s < READY_BEFORE_S / 3 &&
-    minutesSince(lastReading.at, now) >= STALE_AFTER_MIN,
+  applies: (moment) => {
+    const { formula, lastReading, timeLeft_s, watched, now } = moment;
+    return (
+      formula.finish.type === 'gel-temperature' &&
+      lastReading !== undefined &&
+      timeLeft_s < READY_BEFORE_S / 3 &&
+      minutesSince(lastReading.at, now) >= STALE_AFTER_MIN &&
+      (isFarUnder(moment) || (watched?.forecast.left_s.low ?? 0) > 0)
+    );
+  },
   advice: ({ lastReading, now }) => ({
     text: 'Take a reading now',
     why: `The last one is ${Math.round(minutesSince(lastReading?.at ?? now, now))} min old, and near the end it climbs fast.`,

@@ -11,4 +11,10 @@ export { forecast, type Forecast } from './forecast.js';
 export { simulateFormula } from './formula-boil.js';
 export type { Observation } from './observations.js';
 export { type PlaceInTime, placesSoFar } from './places-in-time.js';
-export { type Asked, modelledPot, watchBoil, type WatchedBoil } from './watch-boil.js';
+export {
+  type Asked,
+  modelledPot,
+  type ModelledPot,
+  watchBoil,
+  type WatchedBoil,
+} from './watch-boil.js';

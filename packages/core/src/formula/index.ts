@@ -36,11 +36,13 @@ export { firstFruit } from './first-fruit.js';
 export { type Field, type FieldsOf, FORMULA_FIELDS, type Part } from './fields.js';
 export {
   isSamePanAndBurner,
+  isSamePlace,
   type Kitchen,
   MEASURED_JAR_DOUBT,
   ORDINARY_POT_KG,
   type Pan,
   type PanAndBurner,
+  type PlaceLoss,
   withPanAndBurner,
 } from './kitchen.js';
 export { lineFromText, linesFrom, type WrittenLine } from './line.js';

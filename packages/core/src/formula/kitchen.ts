@@ -1,6 +1,7 @@
 import type { PectinProfile, PreparedWeight } from '../produce/index.js';
 import type { Range } from '../range/index.js';
 import type { Place } from '../water/index.js';
+import type { CookingPlace } from './stages.js';
 
 /** A jar measured by its owner: poured full of water to 1/4 in below the rim, and weighed. */
 export interface MeasuredJar {
@@ -32,7 +33,17 @@ export interface Learned {
   readonly stoves?: readonly (PanAndBurner & { readonly heat_W: Range })[];
   /** What comes to the jars, as a share of what is computed, 5-95 %. */
   readonly yieldShare?: Range;
+  /** Water lost where long cooks were weighed, by place. */
+  readonly losses?: readonly PlaceLoss[];
 }
+
+/** Water lost at a place from hot contents in a pan of ordinary size, kg an hour, 5-95 %. */
+export interface PlaceLoss extends CookingPlace {
+  readonly loss_kgPerH: Range;
+}
+
+export const isSamePlace = (one: CookingPlace, other: CookingPlace): boolean =>
+  one.where === other.where && one.lid === other.lid && one.heat === other.heat;
 
 /** A pot larger than this stands on a larger flame, kg. Common practice. */
 export const ORDINARY_POT_KG = 6;

@@ -7,13 +7,20 @@ import {
   type PanAndBurner,
 } from '../formula/index.js';
 import { AT_THE_END_MS, volumeFilled_ml } from '../made-batch/index.js';
-import { forecast, modelledPot, type ForecastInput, type Observation } from '../forecast/index.js';
+import {
+  forecast,
+  modelledPot,
+  type ForecastInput,
+  type ModelledPot,
+  type Observation,
+} from '../forecast/index.js';
 import type { Boil } from '../boil-log/index.js';
 import { exactly, times, Z90 } from '../range/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { boilingPointAt, saturationTemperature_C } from '../water/index.js';
 import { cameOf, foretoldYield_ml } from './hindsight.js';
 import type { Estimate } from './lesson.js';
+import { placeLosses, type PlaceLossEvidence } from './place-losses.js';
 import { HOUR_MS } from '../quantity/index.js';
 
 /**
@@ -24,13 +31,13 @@ export interface BoilEvidence {
   readonly at: number;
   /** What it was on, where the log says so. */
   readonly panAndBurner?: PanAndBurner;
-  /** How much too high the thermometer reads, K; the day's weather is in it. */
-  readonly offset_K: Estimate;
+  /** Of a boil of fruit and sugar: how much too high the thermometer reads, K; the day's weather is in it. */
+  readonly offset_K?: Estimate;
   /**
    * Natural logarithm of the heat into the usual pan, W, as for a pot of up to
    * `ORDINARY_POT_KG`.
    */
-  readonly logHeat_W: Estimate;
+  readonly logHeat_W?: Estimate;
   /** What came to the jars beside what is computed for the reading it was stopped at. */
   readonly yield?: YieldEvidence;
   /**
@@ -38,6 +45,8 @@ export interface BoilEvidence {
    * set was once opened.
    */
   readonly rise_K?: Estimate;
+  /** Of a long cook: the water lost where it was weighed. */
+  readonly losses?: readonly PlaceLossEvidence[];
 }
 
 /** Natural logarithms, so that a thermometer's error is a plain sum. */
@@ -99,8 +108,8 @@ function massInJars_kg(boil: Boil, formula: PotFormula, solids: number): number 
 }
 
 /**
- * A log that goes on for longer was forgotten, or is of several days, ms: nothing is learned from
- * it, and the fit, whose time grows with the span, is spared. A choice of ours.
+ * A boil of sugar that goes on for longer was forgotten, or is of several days, ms: nothing is learned
+ * from it, and the fit, whose time grows with the span, is spared. A choice of ours.
  */
 const LONGEST_BOIL_MS = 12 * HOUR_MS;
 
@@ -112,25 +121,59 @@ const LONGEST_BOIL_MS = 12 * HOUR_MS;
  * @param written the formula as it was put on the heat
  * @param kitchen as it is; what was learned in it is left aside
  * @returns undefined where nothing can be learned: it is not done, simulated instruments boiled it,
- * it boiled at another place, it went on for longer than anybody boils, or the log does not fit the
- * formula
+ * it boiled at another place, or neither its readings nor its weights fit the formula
  */
 export function evidenceOf(
   written: FormulaDocument,
   boil: Boil,
   kitchen: Kitchen,
 ): BoilEvidence | undefined {
-  const { startedAt, endedAt: at, simulated, readings, boilingPoint_C, score } = boil;
+  const { endedAt: at, simulated, boilingPoint_C } = boil;
   if (at === undefined || simulated !== undefined) return undefined;
-  if (at - (startedAt ?? at) > LONGEST_BOIL_MS) return undefined;
   const { learned: _learned, offset_K: _offset, boilingPoint_C: _measured, ...plain } = kitchen;
-  const { boilingPoint_C: water, pressure_kPa } = boilingPointAt(plain);
+  const { boilingPoint_C: water } = boilingPointAt(plain);
   if (boilingPoint_C !== undefined && Math.abs(boilingPoint_C - water.mid) > ELSEWHERE_K)
     return undefined;
   const pot = modelledPot(boil, written, plain, at);
-  if (!pot || !isSugarBoil(pot.whole.formula) || readings.length < FEWEST_READINGS)
-    return undefined;
+  if (!pot) return undefined;
+  const losses = placeLosses(boil, pot, filledAtEnd(boil, pot, at));
+  const fitted = fittedTo({ boil, written, kitchen: plain, pot, at });
+  if (losses.length === 0 && !fitted) return undefined;
+  return { at, ...fitted, ...(losses.length > 0 && { losses }) };
+}
+
+/** What was in the pan at the end as the jars tell it; undefined before they are counted. */
+function filledAtEnd(boil: Boil, { whole, clock }: ModelledPot, at: number) {
+  const filled_kg = massInJars_kg(boil, whole.formula, whole.outcome.solids);
+  return filled_kg === undefined
+    ? undefined
+    : { time_s: clock.seconds(at), mass_kg: filled_kg, sd_kg: (filled_kg * JAR_DOUBT) / Z90 };
+}
+
+/** A boil that is done, with what it is looked at by. */
+interface DoneBoil {
+  readonly boil: Boil;
+  readonly written: FormulaDocument;
+  /** With nothing learned. */
+  readonly kitchen: Kitchen;
+  readonly pot: ModelledPot;
+  /** When it ended, milliseconds since 1970. */
+  readonly at: number;
+}
+
+/** What a boil of fruit and sugar says; undefined of another, or where it does not fit its formula. */
+function fittedTo({
+  boil,
+  written,
+  kitchen,
+  pot,
+  at,
+}: DoneBoil): Omit<BoilEvidence, 'at' | 'losses'> | undefined {
+  const { startedAt = at, readings, score } = boil;
   const { whole, clock } = pot;
+  if (!isSugarBoil(whole.formula) || readings.length < FEWEST_READINGS) return undefined;
+  if (at - startedAt > LONGEST_BOIL_MS) return undefined;
+  const { pressure_kPa } = boilingPointAt(kitchen);
   const fit = (observations: readonly Observation[], net_W = ANY_HEAT_W) =>
     forecast({
       ...pot.input,
@@ -160,14 +203,13 @@ export function evidenceOf(
   const last = readings.findLast((each) => each.at <= at && at - each.at <= AT_THE_END_MS);
   const stopped_K = last && last.temperature_C - offset.mid - saturationTemperature_C(pressure_kPa);
   return {
-    at,
     ...(Object.keys(boil.panAndBurner).length > 0 && { panAndBurner: boil.panAndBurner }),
     offset_K: offset,
     logHeat_W: {
       mid: Math.log(net_W.mid / larger),
       sd: sdOf(Math.log(net_W.low), Math.log(net_W.high)),
     },
-    ...yieldOf(boil, written, plain),
+    ...yieldOf(boil, written, kitchen),
     ...(score &&
       stopped_K !== undefined &&
       whole.formula.finish.type === 'gel-temperature' && {

@@ -1,12 +1,14 @@
 import { JAR_DOUBT } from '../balance/index.js';
 import {
   isSamePanAndBurner,
+  isSamePlace,
   withPanAndBurner,
+  type CookingPlace,
   type Kitchen,
   type PanAndBurner,
 } from '../formula/index.js';
-import { kitchenHeat_W } from '../thermal/index.js';
-import { Z90 } from '../range/index.js';
+import { kitchenHeat_W, usualLoss_kgPerH } from '../thermal/index.js';
+import { Z90, type Range } from '../range/index.js';
 import { boilingPointAt, GEL_RISE_C } from '../water/index.js';
 import type { BoilEvidence } from './boil-evidence.js';
 import { byFactor, lessonFrom, type Estimate, type Lesson } from './lesson.js';
@@ -26,6 +28,8 @@ export interface Lessons {
   readonly yieldShare: Lesson;
   /** Over boiling water to the set that is liked here, K. */
   readonly rise_K: Lesson;
+  /** Water lost at each place where long cooks were weighed, in a pan of ordinary size, kg an hour. */
+  readonly places: readonly (CookingPlace & { readonly loss_kgPerH: Lesson })[];
 }
 
 /** A household thermometer reads within 1.5 K or so, standard deviation. Common practice. */
@@ -52,6 +56,12 @@ const LIKING_SD_K = 0.8;
 /** One opened jar is not liked just like the next, K, standard deviation. A guess. */
 const MOOD_SD_K = 0.4;
 
+/** A range as a normal of its logarithm. */
+const byLogarithm = ({ low, mid, high }: Range): Estimate => ({
+  mid: Math.log(mid),
+  sd: Math.log(high / low) / (2 * Z90),
+});
+
 const told = <K extends 'offset_K' | 'logHeat_W' | 'rise_K'>(
   boils: readonly BoilEvidence[],
   of: K,
@@ -66,8 +76,7 @@ export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Les
   const { learned: _learned, ...plain } = kitchen;
   const heatTold = (of: readonly BoilEvidence[], { pan }: Kitchen): Lesson => {
     const usual = kitchenHeat_W({ ...(pan && { pan }) }, ORDINARY_BATCH_KG);
-    const before = { mid: Math.log(usual.mid), sd: Math.log(usual.high / usual.low) / (2 * Z90) };
-    return byFactor(lessonFrom(before, told(of, 'logHeat_W'), FLAME_SD, FLAME_SD));
+    return byFactor(lessonFrom(byLogarithm(usual), told(of, 'logHeat_W'), FLAME_SD, FLAME_SD));
   };
   const offset_K = lessonFrom(
     { mid: 0, sd: THERMOMETER_SD_K },
@@ -94,7 +103,25 @@ export function learnFrom(boils: readonly BoilEvidence[], kitchen: Kitchen): Les
     })),
     yieldShare: byFactor(lessonFrom({ mid: 0, sd: YIELD_SD }, shares, BATCH_SD, JAR_DOUBT / Z90)),
     rise_K: lessonFrom({ mid: GEL_RISE_C, sd: LIKING_SD_K }, told(boils, 'rise_K'), MOOD_SD_K),
+    places: placesTold(boils, plain),
   };
+}
+
+/** Water lost at each place that cooks tell of, from what is usual there and what was weighed. */
+function placesTold(boils: readonly BoilEvidence[], kitchen: Kitchen): Lessons['places'] {
+  const told = boils.flatMap(({ losses = [] }) => losses);
+  const places = told.filter(
+    (each, i) => told.findIndex((other) => isSamePlace(other, each)) === i,
+  );
+  return places.map(({ where, lid, heat }) => {
+    const place = { where, lid, heat };
+    const usual = usualLoss_kgPerH({ ...(kitchen.pan && { pan: kitchen.pan }) }, place);
+    const here = told.filter((each) => isSamePlace(each, place)).map(({ logLoss }) => logLoss);
+    return {
+      ...place,
+      loss_kgPerH: byFactor(lessonFrom(byLogarithm(usual), here, FLAME_SD, FLAME_SD)),
+    };
+  });
 }
 
 /** Each pan on each ring once. */
@@ -123,7 +150,7 @@ export function believedOffset(kitchen: Kitchen, { value }: Lesson): Estimate {
  */
 export function taught(
   kitchen: Kitchen,
-  { offset_K, heat_W, stoves, yieldShare }: Lessons,
+  { offset_K, heat_W, stoves, yieldShare, places }: Lessons,
 ): Kitchen {
   return {
     ...kitchen,
@@ -137,6 +164,9 @@ export function taught(
         })),
       }),
       ...(yieldShare.boils > 0 && { yieldShare: yieldShare.value }),
+      ...(places.length > 0 && {
+        losses: places.map((place) => ({ ...place, loss_kgPerH: place.loss_kgPerH.value })),
+      }),
     },
   };
 }

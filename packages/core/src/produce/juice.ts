@@ -140,7 +140,7 @@ export function fruitForJuice(
   };
 }
 
-/** Litres a kilogram of juice takes up, by what is dissolved in it. */
+/** Millilitres some juice takes up, by what is dissolved in it. */
 export const juiceVolume_ml = (ingredient: Ingredient, juice_kg: number, dilution = 1): number => {
   const solids = compositionOf(ingredient, 'juice').soluble.mid * dilution;
   // 0.4 % denser a per cent of solids: ICUMSA at low concentrations.

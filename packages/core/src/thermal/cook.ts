@@ -166,6 +166,12 @@ function cookStretch(state: PotState, stretch: Stretch): number {
   return seconds > LONGEST_COOK_S ? Infinity : seconds;
 }
 
+/** Seconds until the contents are hot; `LONGEST_COOK_S` where they never are. */
+export const warmingTime_s = (start: Readonly<PotState>, heat_W: number, pan: PanModel): number => {
+  const end = { type: 'time', seconds: LONGEST_COOK_S } as const;
+  return warmUp({ ...start }, { heat_W, pan, end }, end.seconds);
+};
+
 /**
  * Seconds at the boil from one mass to another; 0 where it is there already, infinite where it never
  * comes there.

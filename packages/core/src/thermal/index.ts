@@ -22,6 +22,7 @@ export {
   massAtVolume_kg,
   type Stretch,
   volumeOf_ml,
+  warmingTime_s,
   waterBefore_kg,
 } from './cook.js';
 export {
@@ -32,4 +33,11 @@ export {
   type SimulateOptions,
   type Simulation,
 } from './simulate-boil.js';
-export { kitchenHeat_W, cookOf, type Heating, heatingOf } from './water-loss.js';
+export {
+  cookOf,
+  growthAt,
+  type Heating,
+  heatingOf,
+  kitchenHeat_W,
+  usualLoss_kgPerH,
+} from './water-loss.js';

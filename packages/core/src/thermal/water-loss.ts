@@ -1,4 +1,5 @@
 import {
+  isSamePlace,
   ORDINARY_POT_KG,
   usualCook,
   weighedLoss,
@@ -230,15 +231,12 @@ function onFlame(full_W: Range, { lid, heat, where }: CookingPlace): Heating {
 
 /** A batch at a place whose loss is known beforehand. */
 function atGentlePlace(
-  { loss, warmUp_W, holdsBelow_K, grows }: GentlePlace,
-  { where, lid, loss_kgPerH }: Pick<CookStage, 'where' | 'lid' | 'loss_kgPerH'>,
-  mass_kg: number,
+  { loss, warmUp_W, holdsBelow_K }: GentlePlace,
+  { where, lid }: CookingPlace,
+  larger: number,
 ): Heating {
-  const larger = grows ? surfaceShare(mass_kg) : 1;
   return {
-    heat_W: vapourHeat_W(
-      loss_kgPerH === undefined ? times(loss[lid], larger) : weighedLoss(loss_kgPerH),
-    ),
+    heat_W: vapourHeat_W(times(loss[lid], larger)),
     pan: {
       diameter_m: SURFACE_M[where],
       gentle: { warmUp_W: warmUp_W * larger, holdsBelow_K },
@@ -246,22 +244,49 @@ function atGentlePlace(
   };
 }
 
-/** How a batch is heated in a stage. @param mass_kg in the pan when the cook begins */
-export function heatingOf(
-  sources: HeatSources,
-  stage: CookingPlace & Pick<CookStage, 'loss_kgPerH'>,
+/** What a stage of a cook is heated by. */
+export type HeatedStage = CookingPlace & Pick<CookStage, 'loss_kgPerH'>;
+
+/**
+ * How much more a batch loses at a place than a pan of ordinary size does: a wider vessel is taken for
+ * it, where there is one.
+ */
+export const growthAt = ({ where, heat }: CookingPlace, mass_kg: number): number =>
+  GENTLE[where]?.(heat)?.grows === true ? surfaceShare(mass_kg) : 1;
+
+/** Water lost in a stage as it was weighed, kg an hour: in its formula, else in past cooks. */
+function weighedLossOf(
+  { learned }: HeatSources,
+  stage: HeatedStage,
   mass_kg: number,
-): Heating {
-  const { where, heat, loss_kgPerH } = stage;
+): Range | undefined {
+  if (stage.loss_kgPerH !== undefined) return weighedLoss(stage.loss_kgPerH);
+  const told = learned?.losses?.find((each) => isSamePlace(each, stage))?.loss_kgPerH;
+  return told && times(told, growthAt(stage, mass_kg));
+}
+
+/** How a batch is heated in a stage. @param mass_kg in the pan when the cook begins */
+export function heatingOf(sources: HeatSources, stage: HeatedStage, mass_kg: number): Heating {
+  const { where, heat } = stage;
   const gentle = GENTLE[where]?.(heat);
-  if (gentle) return atGentlePlace(gentle, stage, mass_kg);
-  const flame = onFlame((FLAMES[where] ?? kitchenHeat_W)(sources, mass_kg), stage);
-  if (loss_kgPerH === undefined) return flame;
-  const weighed_W = vapourHeat_W(weighedLoss(loss_kgPerH));
-  return {
-    ...flame,
-    heat_W: flame.pan.gentle ? weighed_W : plus(weighed_W, WALLS_W),
-  };
+  const usual = gentle
+    ? atGentlePlace(gentle, stage, growthAt(stage, mass_kg))
+    : onFlame((FLAMES[where] ?? kitchenHeat_W)(sources, mass_kg), stage);
+  const weighed = weighedLossOf(sources, stage, mass_kg);
+  if (!weighed) return usual;
+  const weighed_W = vapourHeat_W(weighed);
+  return { ...usual, heat_W: usual.pan.gentle ? weighed_W : plus(weighed_W, WALLS_W) };
+}
+
+/**
+ * Water that hot contents lose where nothing was weighed, kg an hour, in a pan of ordinary size.
+ *
+ * @param sources what is known of the pan and its burner
+ */
+export function usualLoss_kgPerH({ pan }: Pick<HeatSources, 'pan'>, place: CookingPlace): Range {
+  const { heat_W, pan: heated } = heatingOf({ ...(pan && { pan }) }, place, ORDINARY_PAN_KG);
+  const lost = heated.gentle ? heat_W : vapourOf_W(heat_W);
+  return times(lost, HOUR_S / LATENT_J_PER_KG);
 }
 
 /** How a batch cooks: as its formula says, else as is usual for its kind. */

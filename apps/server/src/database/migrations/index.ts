@@ -8,6 +8,7 @@ import * as jarIds from './0017-jar-ids.js';
 import * as jars from './0008-jars.js';
 import * as lessons from './0010-lessons.js';
 import * as live from './0005-live.js';
+import * as longCooks from './0018-long-cooks.js';
 import * as photos from './0012-photos.js';
 import * as quickSearch from './0013-quick-search.js';
 import * as planned from './0006-planned.js';
@@ -43,4 +44,5 @@ export const MIGRATIONS: readonly Migration[] = [
   stricterVerdicts,
   clocks,
   jarIds,
+  longCooks,
 ];

@@ -8,16 +8,23 @@ import { clock } from '../../ui/now.js';
 function Readout({
   name,
   tone = '',
+  isWord = false,
   children,
 }: {
   readonly name: string;
   readonly tone?: string;
+  /** A word is wider than a number, and as high as fits. */
+  readonly isWord?: boolean;
   readonly children: ReactNode;
 }) {
   return (
     <div className="min-w-0">
       <p className="text-soft">{name}</p>
-      <p className={`text-[38px] leading-tight font-bold sm:text-[46px] ${tone}`}>{children}</p>
+      <p
+        className={`leading-tight font-bold ${isWord ? 'text-[32px]' : 'text-[38px] sm:text-[46px]'} ${tone}`}
+      >
+        {children}
+      </p>
     </div>
   );
 }
@@ -37,6 +44,9 @@ export function timeLeft(watched: WatchedBoil | undefined, now: number): string 
   if (least > 100) return `${Math.floor(least / 60)} to ${Math.ceil(most / 60)} h`;
   return to > 180 ? `${from} min up` : `${from} to ${to} min`;
 }
+
+/** Nearer to its line than this a reading has reached it, K. */
+const REACHED_K = 0.05;
 
 interface ReadoutsProps {
   readonly boil: Boil;
@@ -90,7 +100,7 @@ export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C 
       ? `since ${format(boil.startedAt, 'd MMM')}`
       : `${clock(elapsed)}${told !== undefined ? ' on the heat' : ''}`;
   const distance = (kelvin: number): string =>
-    kelvin <= 0.05 ? 'reached' : formats.difference(kelvin);
+    kelvin <= REACHED_K ? 'reached' : formats.difference(kelvin);
   // Near the end it climbs fast: a forecast from an old reading fades.
   const isStale =
     last !== undefined &&
@@ -130,6 +140,7 @@ export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C 
       <Readout
         name={missing !== undefined && missing <= 0 ? line : `to the ${line}`}
         tone={missing !== undefined && missing <= 0 ? 'text-good' : 'text-secondary'}
+        isWord={missing !== undefined && missing <= REACHED_K}
       >
         {missing === undefined ? '–' : distance(missing)}
       </Readout>

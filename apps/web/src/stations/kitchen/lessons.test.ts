@@ -1,7 +1,7 @@
 import { learnFrom, type BoilEvidence } from '@idle-kettle/core';
 import type { LessonsView } from '@idle-kettle/contract';
 import { formatsOf } from '../../ui/preferences.js';
-import { helped, rowsOf } from './lessons.js';
+import { helped, rowsOf, saidBy } from './lessons.js';
 
 const boil = (offset: number, heat_W: number, share: number): BoilEvidence => ({
   at: 0,
@@ -59,4 +59,25 @@ test('how much it helped, only where something can be compared', () => {
   expect(
     helped({ errors: { yield: undefined, minutes: { without: 6, with: 2, batches: 2 } } }),
   ).toBeUndefined();
+});
+
+test('a long cook tells of its place only', () => {
+  const oven: BoilEvidence = {
+    at: 0,
+    losses: [
+      { where: 'oven', lid: 'off', heat: 'low', logLoss: { mid: Math.log(0.44), sd: 0.02 } },
+    ],
+  };
+  const { lessons } = view(Array.from({ length: 60 }, () => oven));
+  const metric = formatsOf({ units: 'metric', temperatureUnit: 'C' });
+  const rows = rowsOf({ ...view([oven]), lessons }, metric).filter(({ boils }) => boils > 0);
+  expect(rows.map(({ name, word }) => [name, word])).toEqual([
+    ['Water lost, oven, wide pan, low, lid off', '440 g an hour'],
+  ]);
+  const said = { offset_K: null, heat_W: null, yieldShare: null, rise_K: null };
+  const losses = [{ where: 'oven', lid: 'off', heat: 'low', loss_kgPerH: 0.5 } as const];
+  expect(saidBy({ ...said, losses }, metric)).toBe('oven, wide pan, low, lid off: 500 g an hour');
+  expect(saidBy({ ...said, offset_K: -0.5, yieldShare: 0.96, losses: [] }, metric)).toBe(
+    'thermometer −0.5°, 96 % to the jars',
+  );
 });

@@ -1,9 +1,10 @@
 import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import type { LearningBody, LessonsView } from '@idle-kettle/contract';
+import type { BoilSaid, LearningBody, LessonsView } from '@idle-kettle/contract';
 import { panLoss_kgPerH, type Range, type PanAndBurner } from '@idle-kettle/core';
 import { today } from '../../data/clock.js';
+import { placeWords } from '../../batch/words.js';
 import { useLessons } from '../../data/queries.js';
 import { useFormats, type Formats } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
@@ -32,7 +33,7 @@ export function rowsOf(
   { difference, mass }: Formats,
   nameOf: (panAndBurner: PanAndBurner) => string = () => '',
 ): Row[] {
-  const { offset_K, heat_W, stoves, yieldShare, rise_K } = lessons;
+  const { offset_K, heat_W, stoves, yieldShare, rise_K, places } = lessons;
   const off = offset_K.value.mid;
   const to = ({ low, high }: Range, show: (value: number) => string): string =>
     `${show(low)} to ${show(high)}`;
@@ -66,6 +67,13 @@ export function rowsOf(
       range: to(panAndBurner.heat_W.value, rate),
       without: to(panAndBurner.heat_W.without, rate),
     })),
+    ...places.map(({ loss_kgPerH, ...place }) => ({
+      name: `Water lost, ${placeWords(place)}`,
+      boils: loss_kgPerH.boils,
+      word: `${mass(loss_kgPerH.value.mid)} an hour`,
+      range: to(loss_kgPerH.value, mass),
+      without: to(loss_kgPerH.without, mass),
+    })),
     {
       name: 'What comes to the jars',
       boils: yieldShare.boils,
@@ -84,6 +92,22 @@ export function rowsOf(
       without: to(rise_K.without, difference),
     },
   ];
+}
+
+/** What one boil or long cook said, in one line. */
+export function saidBy(
+  { offset_K, heat_W, yieldShare, losses }: Omit<BoilSaid, 'batchId' | 'title' | 'endedAt'>,
+  { difference, mass }: Formats,
+): string {
+  const parts = [
+    offset_K !== null && `thermometer ${offset_K < 0 ? '−' : '+'}${difference(Math.abs(offset_K))}`,
+    heat_W !== null && `${mass(panLoss_kgPerH(heat_W))} an hour`,
+    yieldShare !== null && `${percent(yieldShare)} to the jars`,
+    ...losses.map(
+      ({ loss_kgPerH, ...place }) => `${placeWords(place)}: ${mass(loss_kgPerH)} an hour`,
+    ),
+  ];
+  return parts.filter((part) => part !== false).join(', ');
 }
 
 /** By how much it helped, in a sentence; undefined before there is enough to compare. */
@@ -148,7 +172,7 @@ export function Lessons() {
         <p className="mt-3">
           {data.pending > 0
             ? 'Looking at past boils …'
-            : 'No boil to learn from yet. Log one from the heat to the jars, with a reading every minute or two, or with a probe.'}
+            : 'No boil to learn from yet. Log one from the heat to the jars, with a reading every minute or two, or with a probe; of a long cook, two weights or depths an hour apart.'}
         </p>
       )}
       {data && data.boils.length > 0 && (
@@ -209,7 +233,7 @@ export function Lessons() {
           <details className="mt-3">
             <summary className="cursor-pointer py-2">Boil by boil</summary>
             <ul>
-              {data.boils.map(({ batchId, title, endedAt, offset_K, heat_W, yieldShare }) => (
+              {data.boils.map(({ batchId, title, endedAt, ...said }) => (
                 <li
                   key={batchId}
                   className="flex flex-wrap gap-x-4 border-b border-line py-2 last:border-b-0"
@@ -218,10 +242,7 @@ export function Lessons() {
                     {title}, {format(new Date(endedAt), 'd MMM yyyy')}
                   </Link>
                   <span className="content-center text-soft tabular-nums">
-                    thermometer {offset_K < 0 ? '−' : '+'}
-                    {formats.difference(Math.abs(offset_K))}, {formats.mass(panLoss_kgPerH(heat_W))}{' '}
-                    an hour
-                    {yieldShare !== null && `, ${percent(yieldShare)} to the jars`}
+                    {saidBy(said, formats)}
                   </span>
                 </li>
               ))}
