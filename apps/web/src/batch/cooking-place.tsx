@@ -100,7 +100,7 @@ export function CookingPlaceChoice() {
       {next && boil.startedAt !== undefined && (
         <button
           type="button"
-          className="btn btn-secondary h-14 grow text-lg sm:grow-0"
+          className="btn btn-secondary h-auto min-h-14 max-w-full grow py-2 text-left text-lg leading-tight whitespace-normal sm:grow-0"
           onClick={() => {
             const { where, lid, heat } = next.stage;
             logEvent(id, 'cooking', { where, lid, heat, stage: next.number });

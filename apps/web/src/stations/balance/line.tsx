@@ -93,6 +93,7 @@ function Row({ index, line, ingredient, also, usualTime, share, problems, change
           aria-describedby={amountWrong ? problemId : undefined}
           className="quiet-input font-semibold"
           value={line.amount}
+          title={line.amount}
           maxLength={80}
           placeholder="amount"
           onChange={(event) =>

@@ -21,14 +21,14 @@ const FILLS: Readonly<Record<Attention, { fill: string; opacity: number }>> = {
 };
 const ROWS: readonly Attention[] = ['cannot-leave', 'hands-on', 'needs-watching', 'hands-off'];
 
-const HEIGHT = ROW * ROWS.length;
-
 /**
  * The hours of the work drawn as rows: hands-on without a break, hands-on, needs watching, unattended. Cooling is beyond it.
  */
 export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now: number }) {
   const lift = plan.steps.find(({ code }) => code === 'lift');
   const shown = plan.steps.filter(({ start }) => lift && start < lift.end);
+  const rows = ROWS.filter((attention) => shown.some((step) => step.attention === attention));
+  const height = ROW * rows.length;
   const from = Math.min(plan.begins, ...shown.map(({ start }) => start));
   const until = Math.max(lift?.end ?? from, from + HOUR_MS);
   const x = (at: number): number =>
@@ -43,11 +43,11 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
     <figure>
       <svg
         role="img"
-        aria-label={`From ${format(from, 'HH:mm')} to ${format(until, 'HH:mm')}: ${ROWS.map((attention) => `${ATTENTION_WORDS[attention]} ${lengthWords(minutes(shown, attention))}`).join(', ')}`}
-        viewBox={`0 0 ${WIDTH} ${HEIGHT + 26}`}
+        aria-label={`From ${format(from, 'HH:mm')} to ${format(until, 'HH:mm')}: ${rows.map((attention) => `${ATTENTION_WORDS[attention]} ${lengthWords(minutes(shown, attention))}`).join(', ')}`}
+        viewBox={`0 0 ${WIDTH} ${height + 26}`}
         className="w-full"
       >
-        {ROWS.map((attention, row) => (
+        {rows.map((attention, row) => (
           <g key={attention}>
             <rect
               x="0"
@@ -78,10 +78,10 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
         ))}
         {ticks.map((at) => (
           <g key={at}>
-            <line x1={x(at)} x2={x(at)} y1="0" y2={HEIGHT} stroke="var(--line)" />
+            <line x1={x(at)} x2={x(at)} y1="0" y2={height} stroke="var(--line)" />
             <text
               x={Math.min(Math.max(x(at), 18), WIDTH - 18)}
-              y={HEIGHT + 19}
+              y={height + 19}
               textAnchor="middle"
               fontSize="14"
               className="hidden md:block"
@@ -96,7 +96,7 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
             x1={x(now)}
             x2={x(now)}
             y1="0"
-            y2={HEIGHT}
+            y2={height}
             stroke="currentColor"
             strokeWidth="2.5"
             strokeDasharray="5 4"
@@ -110,7 +110,7 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
         ))}
       </div>
       <figcaption className="mt-1 flex flex-wrap gap-x-4 text-sm text-soft">
-        {ROWS.map((attention) => (
+        {rows.map((attention) => (
           <span key={attention} className="flex items-center gap-1.5">
             <svg aria-hidden="true" viewBox="0 0 14 14" className="size-3.5">
               <rect
