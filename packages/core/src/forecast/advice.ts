@@ -1,6 +1,6 @@
 import { FILL_BEFORE_FOAM } from '../balance/index.js';
 import type { Boil, TestVerdict } from '../boil-log/index.js';
-import type { AddWhen, PotFormula, PotLine } from '../formula/index.js';
+import { placeInWords, type AddWhen, type PotFormula, type PotLine } from '../formula/index.js';
 import { laterSugar } from '../made-batch/index.js';
 import { MINUTE_MS, MINUTE_S, SECOND_MS } from '../quantity/index.js';
 import { cookOf } from '../thermal/index.js';
@@ -516,7 +516,6 @@ const stageIsOver = (moment: StoveMoment): boolean => {
   );
 };
 
-const LID_ADVICE = { on: 'lid on', ajar: 'lid ajar', off: 'lid off' } as const;
 const WORK_ADVICE = {
   blend: 'Blend it',
   sieve: 'Sieve it',
@@ -531,7 +530,7 @@ const nextStage: AdviceRule = {
     const next = running?.next;
     const work = next?.work && `${WORK_ADVICE[next.work]}, then`;
     return {
-      text: `${work ?? 'Now'} stage ${(running?.number ?? 0) + 1}: ${next?.heat}, ${next ? LID_ADVICE[next.lid] : ''}`,
+      text: `${work ?? 'Now'} stage ${(running?.number ?? 0) + 1}: ${next ? placeInWords(next) : ''}`,
       why:
         next?.work === 'blend'
           ? 'Hot purée jumps: fill the blender a third at most, lid vented under a towel.'

@@ -48,6 +48,7 @@ export {
 export { lineFromText, linesFrom, type WrittenLine } from './line.js';
 export { givingJuice } from './juiced.js';
 export { isToTaste, readRatio } from './ratio.js';
+export { placeInWords } from './place-words.js';
 export { RISE_LIMITS_K } from './pot-finish.js';
 export { OWN_INGREDIENT, type PotLine } from './pot-line.js';
 export { notUnderstoodIn, type PotFormula, readFormula } from './read.js';

@@ -1,4 +1,4 @@
-import type { CookStage, StageWork } from '../formula/index.js';
+import { placeInWords, type CookStage, type StageWork } from '../formula/index.js';
 import { MINUTE_MS } from '../quantity/index.js';
 import type { Timed } from './schedule.js';
 import type { Attention, Minutes, PlannedBatch, StepDraft, StepRule } from './plan-step.js';
@@ -41,29 +41,6 @@ const AT_PLACE: Readonly<Record<CookStage['where'], PlaceRules>> = {
   },
   'double-boiler': { attention: 'needs-watching', stirring: 0.2 },
 };
-
-const WHERE_WORDS: Readonly<Record<CookStage['where'], string>> = {
-  burner: 'on the burner',
-  oven: 'in the oven',
-  'slow-cooker': 'in the slow cooker',
-  'outdoor-burner': 'in the outdoor pan',
-  'double-boiler': 'over simmering water',
-};
-const LID_WORDS = { on: 'lid on', ajar: 'lid ajar', off: 'lid off' } as const;
-const HEAT_WORDS = {
-  low: 'on low',
-  simmer: 'at a simmer',
-  high: 'on high',
-  fast: 'at a fast boil',
-} as const;
-
-/** "in the slow cooker, on low, lid on". */
-export const placeWords = ({
-  where,
-  heat,
-  lid,
-}: Pick<CookStage, 'where' | 'heat' | 'lid'>): string =>
-  [WHERE_WORDS[where], HEAT_WORDS[heat], LID_WORDS[lid]].join(', ');
 
 /** How long what is done between two stages takes, and what it is called. */
 const WORK: Readonly<Record<StageWork, { text: string; minutes: Minutes; caution: string }>> = {
@@ -110,7 +87,7 @@ function stageStep(batch: PlannedBatch, stage: CookStage, i: number): StepDraft 
   const cue = cueOf(batch, i);
   return {
     code: stageCode(i),
-    text: `${isLast && stage.end.type === 'finish' ? 'cook it down' : 'cook it'}${inLoads} ${placeWords(stage)}`,
+    text: `${isLast && stage.end.type === 'finish' ? 'cook it down' : 'cook it'}${inLoads} ${placeInWords(stage)}`,
     attention,
     minutes: [low, high],
     attended_min: mid * stirring,

@@ -3,7 +3,7 @@ export { gearFor } from './gear.js';
 export { type BatchPlan, planOfBatch } from './of-batch.js';
 export { preparationOf, type PreparationStep } from './preparation.js';
 export type { Schedule, Timed, Wish } from './schedule.js';
-export { needsWatchingAtNight, placeWords } from './cook-steps.js';
+export { needsWatchingAtNight } from './cook-steps.js';
 export type { Attention } from './plan-step.js';
 export { USUAL_OPTIONAL_STEPS } from './steps.js';
 export { type Busy, busyOf, type Clash, clashesOf, clearOf } from './stove.js';
