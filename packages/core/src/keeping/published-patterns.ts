@@ -103,6 +103,7 @@ const KNOWN_ACID: ReadonlySet<string> = new Set([...BOTTLED, 'citric-acid']);
 /** What an apple butter is made with besides apples, sugar and spice. */
 const WITH_APPLES: ReadonlySet<string> = new Set([
   'apple-juice',
+  'apple-juice-clear',
   'apple-cider',
   'cider-vinegar',
   'ground-spice',

@@ -70,3 +70,24 @@ describe.each([
     expect(neighbours).toBeGreaterThanOrEqual(near);
   });
 });
+
+test('juice that a factory cleared has no pectin, and it is said so', () => {
+  const jelly = (juice: string) =>
+    balance(
+      pot(
+        documentOf(
+          [
+            ['1 l', juice],
+            ['700 g', 'white-sugar'],
+            ['2 tbsp', 'lemon-juice-bottled'],
+          ],
+          { kind: 'jelly' },
+        ),
+      ),
+    )?.set;
+  expect(jelly('apple-juice')?.verdict).toBe('good');
+  expect(jelly('apple-juice-clear')).toMatchObject({
+    verdict: 'none',
+    reasons: [{ code: 'little-pectin' }],
+  });
+});
