@@ -529,8 +529,11 @@ const nextStage: AdviceRule = {
     const running = stageNow(moment);
     const next = running?.next;
     const work = next?.work && `${WORK_ADVICE[next.work]}, then`;
+    const number = (running?.number ?? 0) + 1;
+    const goesIn = moment.formula.lines.filter(({ stage }) => stage === number);
+    const withLines = goesIn.length > 0 ? `, with the ${namesOf(goesIn)}` : '';
     return {
-      text: `${work ?? 'Now'} stage ${(running?.number ?? 0) + 1}: ${next ? placeInWords(next) : ''}`,
+      text: `${work ?? 'Now'} stage ${number}: ${next ? placeInWords(next) : ''}${withLines}`,
       why:
         next?.work === 'blend'
           ? 'Hot purée jumps: fill the blender a third at most, lid vented under a towel.'

@@ -485,10 +485,13 @@ function plannedBatch(
 ): PlannedBatch {
   const { kind, method, lines } = formula;
   const softening = softeningIn(lines);
+  // What goes in with a later stage goes in at no other time.
   const linesAt = (...times: AddWhen[]): number[] =>
     lines
-      .filter(({ ingredient, goesIn }) =>
-        times.includes(goesIn ?? usualAddWhen(kind, method, ingredient, softening)),
+      .filter(
+        ({ ingredient, goesIn, stage }) =>
+          stage === 1 &&
+          times.includes(goesIn ?? usualAddWhen(kind, method, ingredient, softening)),
       )
       .map(({ index }) => index);
   const stages = cookOf(formula);

@@ -30,6 +30,8 @@ interface LineProps {
   readonly also: string;
   /** When it usually goes in. */
   readonly usualTime: AddWhen | undefined;
+  /** How many stages its cook has. */
+  readonly stages: number;
   /** Share of the pot, 0 to 1, as precisely as it is shown. */
   readonly share: number | undefined;
   readonly problems: readonly Problem[];
@@ -52,12 +54,23 @@ export const Line = memo(
     was.ingredient === now.ingredient &&
     was.also === now.also &&
     was.usualTime === now.usualTime &&
+    was.stages === now.stages &&
     was.share === now.share &&
     was.change === now.change &&
     told(was.problems) === told(now.problems),
 );
 
-function Row({ index, line, ingredient, also, usualTime, share, problems, change }: LineProps) {
+function Row({
+  index,
+  line,
+  ingredient,
+  also,
+  usualTime,
+  stages,
+  share,
+  problems,
+  change,
+}: LineProps) {
   const { setNodeRef, transform, transition, attributes, listeners, isDragging } = useSortable({
     id: idOf(index),
   });
@@ -144,26 +157,13 @@ function Row({ index, line, ingredient, also, usualTime, share, problems, change
           </span>
           <span className="text-sm">
             {usualTime !== undefined && (
-              <select
-                aria-label={`When ${name} goes in`}
-                className={`select w-32 pr-6 md:w-full pl-2 text-sm ${line.goesIn === undefined || line.goesIn === usualTime ? 'text-soft' : ''}`}
-                value={line.goesIn ?? usualTime}
-                onChange={(event) =>
-                  change(
-                    '',
-                    changeLine(index, ({ goesIn: _, ...was }) => {
-                      const goesIn = event.target.value as AddWhen;
-                      return goesIn === usualTime ? was : { ...was, goesIn };
-                    }),
-                  )
-                }
-              >
-                {ADD_WHEN.map((each) => (
-                  <option key={each} value={each}>
-                    {ADD_WHEN_WORDS[each]}
-                  </option>
-                ))}
-              </select>
+              <WhenItGoesIn
+                name={name}
+                line={line}
+                usualTime={usualTime}
+                stages={stages}
+                onChange={(edit) => change('', changeLine(index, edit))}
+              />
             )}
           </span>
           <button
@@ -257,5 +257,45 @@ function NameInput({ label, value, wrong, describedBy, onChange }: NameInputProp
         onChange(event.target.value);
       }}
     />
+  );
+}
+
+interface WhenItGoesInProps {
+  readonly name: string;
+  readonly line: FormulaLineBody;
+  readonly usualTime: AddWhen;
+  readonly stages: number;
+  readonly onChange: (edit: (line: FormulaLineBody) => FormulaLineBody) => void;
+}
+
+/** When a line goes in: as the setting method has it, or with a later stage of the cook. */
+function WhenItGoesIn({ name, line, usualTime, stages, onChange }: WhenItGoesInProps) {
+  const { goesIn = usualTime, stage = 1 } = line;
+  const later = Array.from({ length: Math.max(stages - 1, 0) }, (_, i) => i + 2);
+  const isUsual = goesIn === usualTime && stage === 1;
+  return (
+    <select
+      aria-label={`When ${name} goes in`}
+      className={`select w-32 pr-6 pl-2 text-sm md:w-full ${isUsual ? 'text-soft' : ''}`}
+      value={later.includes(stage) ? String(stage) : goesIn}
+      onChange={({ target: { value } }) =>
+        onChange(({ goesIn: _, stage: __, ...was }) => {
+          const chosen = ADD_WHEN.find((each) => each === value);
+          if (chosen === undefined) return { ...was, stage: Number(value) };
+          return chosen === usualTime ? was : { ...was, goesIn: chosen };
+        })
+      }
+    >
+      {ADD_WHEN.map((each) => (
+        <option key={each} value={each}>
+          {ADD_WHEN_WORDS[each]}
+        </option>
+      ))}
+      {later.map((each) => (
+        <option key={each} value={each}>
+          stage {each}
+        </option>
+      ))}
+    </select>
   );
 }

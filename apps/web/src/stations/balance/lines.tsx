@@ -99,6 +99,7 @@ export function Lines() {
                       : ''
                   }
                   usualTime={usualTimes.get(index)}
+                  stages={document.stages?.length ?? 0}
                   share={shares.get(index)}
                   problems={problems.filter((problem) =>
                     problem.path.startsWith(`lines[${index}]`),
