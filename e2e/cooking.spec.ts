@@ -211,6 +211,7 @@ test('a timed butter, blended and finished high', async ({ page }) => {
     page,
     '1 hour at a simmer on the stove, lid ajar; blend; 40 min on high, lid off',
   );
+  await page.getByLabel('When white sugar goes in').selectOption('stage 2');
   const onBalance = await cookOnBalance(page);
   await page.getByRole('link', { name: 'Plan it' }).click();
   expectSame(await cookOnPlan(page), onBalance);
@@ -219,6 +220,7 @@ test('a timed butter, blended and finished high', async ({ page }) => {
   await page.getByRole('button', { name: 'Start cooking' }).click();
   await evening.skip(61);
   await expect(evening.whatNow).toContainText('Blend it');
+  await expect(evening.whatNow).toContainText('with the white sugar');
   await page.getByRole('button', { name: /^Start stage 2/ }).click();
   // A named timer shows and rings on every screen.
   await page
