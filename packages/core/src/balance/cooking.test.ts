@@ -45,7 +45,7 @@ describe('cook-downs of common practice, no source', () => {
     expect(cook.minutes.low / 60).toBeLessThan(8);
   });
 
-  // domain.md section 8: lid on 10-30 g/h on low, 30-80 on high; ajar 60-120; off 80-160 and 150-300;
+  // Common practice, no source: lid on 10-30 g/h on low, 30-80 on high; ajar 60-120; off 80-160 and 150-300;
   // oven in a wide pan 250-450; an open pan on a low stove 300-500.
   test.each([
     ['slow-cooker', 'on', 'low', 0.01, 0.03],
