@@ -17,6 +17,7 @@ import {
   stageTimes,
 } from '../formula/index.js';
 import { fillVolume_ml, QUARTER_INCH_MM, type JarSize } from '../jars/index.js';
+import { times as rangeTimes } from '../range/index.js';
 import { amountOf, edited, scaledAmount } from './edit.js';
 
 export type ScaleTarget =
@@ -120,43 +121,47 @@ function factorFor(
   }
 }
 
+/** A factor is looked for this far beyond those that are taken, so that a slip is told by its size. */
+const LOOKED_BEYOND = 1000;
+const BISECTIONS = 34;
+
+/** A formula so many times over, with what its stages and its finish weigh. */
+function potTimes(formula: PotFormula, factor: number): ReturnType<typeof preparePot> {
+  const lines = formula.lines.map((line) => ({
+    ...line,
+    mass_kg: rangeTimes(line.mass_kg, factor),
+  }));
+  const finish =
+    formula.finish.type === 'weight'
+      ? { ...formula.finish, mass_kg: rangeTimes(formula.finish.mass_kg, factor) }
+      : formula.finish;
+  const stages = formula.stages.map((stage) => stageTimes(stage, factor));
+  return preparePot({ ...formula, lines, finish, stages });
+}
+
 /**
- * The factor at which `share` is 1; film is lost once however large the pot, so that it is nearly
- * but not quite in proportion.
+ * The factor at which `share` is 1, by bisection: what is lost is not in proportion. Film is lost once
+ * however large the pot, and an open slow cooker gives off as much of a small batch as of a large one.
+ *
+ * @returns infinite where no factor is enough
  */
 function solveFactor(
   formula: PotFormula,
   share: (pot: NonNullable<ReturnType<typeof preparePot>>) => number,
 ): number {
-  let factor = 1;
-  for (let i = 0; i < 25; i++) {
-    const lines = formula.lines.map((line) => ({
-      ...line,
-      mass_kg: {
-        low: line.mass_kg.low * factor,
-        mid: line.mass_kg.mid * factor,
-        high: line.mass_kg.high * factor,
-      },
-    }));
-    const finish =
-      formula.finish.type === 'weight'
-        ? {
-            ...formula.finish,
-            mass_kg: {
-              low: formula.finish.mass_kg.low * factor,
-              mid: formula.finish.mass_kg.mid * factor,
-              high: formula.finish.mass_kg.high * factor,
-            },
-          }
-        : formula.finish;
-    const stages = formula.stages.map((stage) => stageTimes(stage, factor));
-    const pot = preparePot({ ...formula, lines, finish, stages });
-    const now = pot ? share(pot) : 0;
-    if (!(now > 0)) return Infinity;
-    if (Math.abs(now - 1) < 1e-6) break;
-    factor /= now;
+  const shareAt = (logFactor: number): number => {
+    const pot = potTimes(formula, Math.exp(logFactor));
+    return pot ? share(pot) : 0;
+  };
+  let low = Math.log(LEAST / LOOKED_BEYOND);
+  let high = Math.log(MOST * LOOKED_BEYOND);
+  if (shareAt(high) < 1) return Infinity;
+  for (let i = 0; i < BISECTIONS; i++) {
+    const middle = (low + high) / 2;
+    if (shareAt(middle) < 1) low = middle;
+    else high = middle;
   }
-  return factor;
+  return Math.exp((low + high) / 2);
 }
 
 function times(document: FormulaDocument, formula: PotFormula, factor: number): FormulaDocument {

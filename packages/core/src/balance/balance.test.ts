@@ -255,7 +255,8 @@ test('the balance of a 10-line pot takes well under a frame', () => {
     for (let i = 0; i < 40; i++) balance(formula);
     return (performance.now() - from) / 40;
   });
-  expect(Math.min(...rounds)).toBeLessThan(5);
+  // 1.6 ms by itself; other tests share the machine. A frame is 16.7 ms; `./kettle bench` is stricter.
+  expect(Math.min(...rounds)).toBeLessThan(10);
 });
 
 test('without a known place there is no temperature to stop at, never that of the sea; a curd has its own', () => {
