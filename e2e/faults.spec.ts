@@ -186,8 +186,6 @@ const clockOff = (wrong_ms: number): Fault => ({
     await bench.refuseFalse();
     await type(bench);
     await type(phone);
-    // What was typed on a wrong clock is corrected by the question it is sent with, so that comes first.
-    await expect(bench.log.getByText('kept here')).toHaveCount(0, { timeout: 60_000 });
     await bench.setClock(0);
     await type(bench);
   },
