@@ -211,9 +211,11 @@ describe('properties', () => {
           return balanced.finish;
         };
         const [one, many] = [made(1), made(k)];
-        // What the walls lose does not grow with it: less than one part in ten thousand.
-        expect(Math.abs(many.mass_kg.mid / one.mass_kg.mid / k - 1)).toBeLessThan(1e-4);
-        expect(many.solubleSolidsPercent.mid).toBeCloseTo(one.solubleSolidsPercent.mid, 2);
+        // What the walls lose does not grow with it: a part in a thousand at most.
+        expect(Math.abs(many.mass_kg.mid / one.mass_kg.mid / k - 1)).toBeLessThan(1e-3);
+        expect(
+          Math.abs(many.solubleSolidsPercent.mid / one.solubleSolidsPercent.mid - 1),
+        ).toBeLessThan(1e-3);
       }),
     );
   });
