@@ -8,7 +8,7 @@ import {
   type ProblemBody,
   type ProblemCode,
 } from '@idle-kettle/contract';
-import { APART_MS, deviceNow, noteServerTime } from './clock.js';
+import { deviceNow, noteServerTime } from './clock.js';
 import { asJson } from './json.js';
 import { noteAnswer, noteKeptAnswer, noteNoAnswer, type AwayReason } from './reachability.js';
 
@@ -45,7 +45,7 @@ export class ServerAway extends Error {
 
 const PATIENCE_MS = 8000;
 /** What is answered at once where anything is. */
-const HEALTH = '/health';
+export const HEALTH = '/health';
 
 /** Problems that are none of what was sent: the same may be taken later. */
 const LATER: Readonly<Partial<Record<ProblemCode, AwayReason>>> = {
@@ -71,19 +71,20 @@ function recognize({ headers, status }: Response, askedAt: number): void {
   }
   const serverTime = serverTimeOf(headers);
   if (serverTime === undefined) throw away('stranger', status);
-  if (noteServerTime(serverTime, (askedAt + deviceNow()) / 2)) askAgainForTheTime();
+  if (noteServerTime(serverTime, askedAt, deviceNow())) askAgainForTheTime();
   noteAnswer(serverTime);
 }
 
+const ASK_AGAIN_MS = 1200;
 let asksAgain = false;
-/** A clock that seems wrong is asked for once more, so that it is known soon. */
+/** A server whose answer was long on its way is asked once more for its time. */
 function askAgainForTheTime(): void {
   if (asksAgain) return;
   asksAgain = true;
   setTimeout(() => {
     asksAgain = false;
     void get(HEALTH).catch(() => undefined);
-  }, 1.2 * APART_MS);
+  }, ASK_AGAIN_MS);
 }
 
 async function ask(

@@ -1,5 +1,6 @@
 import { CLOCKS_AGREE_MS } from '@idle-kettle/contract';
 import { browserStore } from './browser-store.js';
+import type { DeviceTime } from './device-time.js';
 
 /** What the clock of this device shows: milliseconds since 1970, right or wrong. */
 export const deviceNow = (): number => Date.now();
@@ -11,55 +12,111 @@ const difference = browserStore<number>({
   otherwise: () => 0,
 });
 
-/** A difference must be measured twice, so far apart, ms, and within so much, before it counts. */
-export const APART_MS = 1000;
-const WITHIN_MS = 5000;
-let measured: { readonly difference_ms: number; readonly at: number } | undefined;
+/** A clock that jumps by less, ms, is taken to run on: a choice of ours. */
+const JUMP_MS = 5000;
+/** An answer tells the difference to half its way there and back; a longer one, ms, tells nothing. */
+const LONGEST_WAY_MS = 5000;
+
+/** What became known of the clock of this device. */
+export type ClockChange =
+  /** Compared with the server's: the clock, as it goes now, is off by this. */
+  | { readonly type: 'measured'; readonly difference_ms: number }
+  /** It was set, or the machine slept; until then it was off by this, and that is certain. */
+  | { readonly type: 'known-until-now'; readonly difference_ms: number }
+  /** It was set back (by less than 0), before it was compared with the server's. */
+  | { readonly type: 'set-back'; readonly by_ms: number }
+  /** It was set forward, or the machine slept, before it was compared with the server's. */
+  | { readonly type: 'set-forward-or-slept'; readonly by_ms: number };
+
+type Listener = (change: ClockChange) => void;
+const listeners = new Set<Listener>();
+
+/** Tells of changes in what is known of the clock. @returns ends it */
+export function onClockChange(listener: Listener): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+const tellListeners = (change: ClockChange): void => listeners.forEach((tell) => tell(change));
+
+/** How exactly the clock, as it goes now, was compared with the server's, ms; undefined: not yet. */
+let measuredWithin_ms: number | undefined;
+/** What the clock of this device shows beyond a clock that only runs on, ms. */
+let beyond_ms = deviceNow() - performance.now();
+
+/** Whether the clock as it goes now was compared with the server's. */
+export function isClockMeasured(): boolean {
+  noticeJump();
+  return measuredWithin_ms !== undefined;
+}
+
+const setDifference = (difference_ms: number): void => {
+  if (difference.get() !== difference_ms) difference.set(difference_ms);
+};
 
 /**
- * Takes note of the server's clock. An answer that was long on its way, or a machine that slept
- * meanwhile, looks like a wrong clock: a second one must say the same.
+ * Takes note of the server's clock in an answer. An answer that was long on its way, or during
+ * which the clock was set or the machine slept, tells nothing.
  *
  * @param serverTime milliseconds since 1970, as the answer says
- * @param at what this device's clock showed in between question and answer
- * @returns whether another answer is wanted, to be sure
+ * @param askedAt what this device's clock showed at the question
+ * @param answeredAt what it showed at the answer
+ * @returns whether another answer is wanted, because this one told nothing
  */
-export function noteServerTime(serverTime: number, at: number): boolean {
-  const difference_ms = serverTime - at;
-  if (Math.abs(difference_ms) < CLOCKS_AGREE_MS) {
-    measured = undefined;
-    if (difference.get() !== 0) difference.set(0);
+export function noteServerTime(serverTime: number, askedAt: number, answeredAt: number): boolean {
+  const jumped = noticeJump();
+  const way_ms = answeredAt - askedAt;
+  if (jumped || way_ms < 0 || way_ms > LONGEST_WAY_MS) return measuredWithin_ms === undefined;
+  const exact_ms = serverTime - (askedAt + answeredAt) / 2;
+  const measured_ms = Math.abs(exact_ms) < CLOCKS_AGREE_MS ? 0 : exact_ms;
+  const within_ms = way_ms / 2;
+  const isOtherClock =
+    Math.abs(measured_ms - difference.get()) > within_ms + (measuredWithin_ms ?? 0) + JUMP_MS;
+  if (measuredWithin_ms !== undefined && !isOtherClock && within_ms >= measuredWithin_ms)
     return false;
-  }
-  const before = measured;
-  measured = { difference_ms, at };
-  if (!before || Math.abs(before.difference_ms - difference_ms) > WITHIN_MS) return true;
-  if (Math.abs(at - before.at) < APART_MS) {
-    measured = before;
-    return true;
-  }
-  if (Math.abs(difference.get() - difference_ms) > WITHIN_MS) difference.set(difference_ms);
+  measuredWithin_ms = within_ms;
+  setDifference(measured_ms);
+  tellListeners({ type: 'measured', difference_ms: measured_ms });
   return false;
 }
 
-/** What the clock of this device shows beyond a clock that only runs on. */
-let beyond = deviceNow() - performance.now();
-
 /**
- * A clock that was wrong and jumps by what it was wrong by has been set right. A machine that slept
- * jumps too, by something else.
+ * Notices that the clock of this device was set, or that the machine slept: then the clock on the
+ * wall went on and the other did not. Nobody sleeps backwards.
+ *
+ * @returns whether the clock jumped since it was last looked at
  */
-function noticeSetRight(): void {
-  const jump_ms = deviceNow() - performance.now() - beyond;
-  if (Math.abs(jump_ms) < WITHIN_MS) return;
-  beyond += jump_ms;
-  if (difference.get() !== 0 && Math.abs(jump_ms - difference.get()) < CLOCKS_AGREE_MS)
-    difference.set(0);
+function noticeJump(): boolean {
+  const jump_ms = deviceNow() - performance.now() - beyond_ms;
+  if (Math.abs(jump_ms) < JUMP_MS) return false;
+  beyond_ms += jump_ms;
+  const before_ms = difference.get();
+  const wasMeasured = measuredWithin_ms !== undefined;
+  const isSetRight = before_ms !== 0 && Math.abs(jump_ms - before_ms) < CLOCKS_AGREE_MS;
+  measuredWithin_ms = undefined;
+  if (wasMeasured || isSetRight) {
+    // Times read until now were off by what is known; the clock as it goes now may not be.
+    tellListeners({ type: 'known-until-now', difference_ms: before_ms });
+    setDifference(isSetRight ? 0 : afterJump(before_ms, jump_ms));
+  } else if (jump_ms < 0) {
+    // Never compared with the server's: it is rather set right than wrong.
+    setDifference(0);
+    tellListeners({ type: 'set-back', by_ms: jump_ms });
+  } else {
+    tellListeners({ type: 'set-forward-or-slept', by_ms: jump_ms });
+  }
+  return true;
+}
+
+/** The difference once a clock whose difference was known jumped: asleep, the two went on alike. */
+function afterJump(before_ms: number, jump_ms: number): number {
+  if (jump_ms > 0) return before_ms;
+  const after_ms = before_ms - jump_ms;
+  return Math.abs(after_ms) < CLOCKS_AGREE_MS ? 0 : after_ms;
 }
 
 /** The household's time: that of its server, as far as it is known here. */
 export function now(): number {
-  noticeSetRight();
+  noticeJump();
   return deviceNow() + difference.get();
 }
 
@@ -69,12 +126,9 @@ export const today = (): Date => new Date(now());
 /** How far the clock of this device is off, in a component. */
 export const useClockDifference = (): number => difference.use();
 
-/** The moment of an event, and what this device's clock showed where that is wrong. */
-export function stampOf(at: number): { readonly at: string; readonly saidAt?: string } {
-  noticeSetRight();
-  const correction_ms = difference.get();
-  return {
-    at: new Date(at).toISOString(),
-    ...(correction_ms !== 0 && { saidAt: new Date(at - correction_ms).toISOString() }),
-  };
+/** What a moment of the household's time was read from, milliseconds since 1970. */
+export function deviceTimeOf(at: number): DeviceTime {
+  noticeJump();
+  const difference_ms = difference.get();
+  return { shown_ms: at - difference_ms, difference_ms, perhapsSet_ms: 0 };
 }

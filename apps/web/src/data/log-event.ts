@@ -7,7 +7,8 @@ import {
 } from '@idle-kettle/core';
 import type { EventPage } from '@idle-kettle/contract';
 import { browserStore } from './browser-store.js';
-import { now, stampOf } from './clock.js';
+import { deviceTimeOf, now } from './clock.js';
+import { stamped } from './device-time.js';
 import { outbox } from './outbox.js';
 import { keys, queryClient } from './queries.js';
 import { newId } from './ids.js';
@@ -53,13 +54,15 @@ export function logEvent<T extends EventType>(
   type: T,
   body: EventBodies[T],
 ): BatchEvent {
-  const event = {
+  const deviceTime = deviceTimeOf(timeOf(batchId));
+  const typed = {
     id: newId(),
     type,
-    ...stampOf(timeOf(batchId)),
+    at: new Date(deviceTime.shown_ms).toISOString(),
     device: ownDeviceName(),
     body,
   } as BatchEvent;
-  void outbox.addEvent(batchId, event);
+  const event = stamped(typed, deviceTime);
+  void outbox.addEvent(batchId, event, deviceTime);
   return event;
 }

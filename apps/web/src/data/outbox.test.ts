@@ -439,6 +439,36 @@ test('where somebody on the way lets nothing large through, less is sent at once
   expect(new Set(server.events)).toEqual(new Set(events.map(({ id }) => id)));
 });
 
+test('before an event is sent it is known what the clock it was read from is off by', async () => {
+  const DAY_MS = 86_400_000;
+  // The clock of this device, and so of the event, is a day ahead of the server's.
+  const sent: BatchEvent[] = [];
+  inPlace((path, body) => {
+    if (!path.endsWith('/health'))
+      sent.push(...((JSON.parse(body) as { events?: BatchEvent[] }).events ?? []));
+    const answer = path.endsWith('/health')
+      ? answerOf({})
+      : answerOf({ kept: sent.map(({ id }) => id), refused: [] });
+    answer.headers.set(SERVER_TIME_HEADER, String(Date.now() - DAY_MS));
+    return answer;
+  });
+  // The machine slept, so that the clock has to be compared anew.
+  const awake = jest.spyOn(performance, 'now').mockReturnValue(performance.now() - 60_000);
+  const outbox = await start();
+  const event = reading(97);
+  await outbox.addEvent('b1', event, {
+    shown_ms: Date.parse(event.at),
+    difference_ms: 0,
+    perhapsSet_ms: 0,
+  });
+  await until(() => outbox.snapshot().items.length === 0);
+  awake.mockRestore();
+  expect(sent).toHaveLength(1);
+  expect(sent[0]?.saidAt).toBe(event.at);
+  const off_ms = Date.parse(sent[0]?.at ?? '') - Date.parse(event.at);
+  expect(Math.abs(off_ms + DAY_MS)).toBeLessThan(1000);
+});
+
 test('a batch whose formula is refused still has its readings taken; an edit mends it', async () => {
   inPlace((path, body) =>
     body.includes('"Bad"') && path.endsWith('/b1') ? refusalAnswer('not-understood') : undefined,

@@ -1,6 +1,6 @@
 import type { BatchView } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
-import { ApiProblem, request, ServerAway } from './api.js';
+import { ApiProblem, HEALTH, request, ServerAway } from './api.js';
 import { asSent, removeDraft, storeDraft, storedDrafts, wasSentHere } from './drafts.js';
 import {
   deliver,
@@ -13,7 +13,8 @@ import {
 import { newId } from './ids.js';
 import type { AwayReason } from './reachability.js';
 import type { Draft, OutboxItem } from './store.js';
-import { now } from './clock.js';
+import { isClockMeasured, now, onClockChange, type ClockChange } from './clock.js';
+import { deviceTimeAfter, stamped, type DeviceTime } from './device-time.js';
 
 export interface Conflict {
   readonly batchId: string;
@@ -102,6 +103,7 @@ export class Outbox {
   /** Reads what an earlier page left behind and begins to send. */
   async start(listener: Listener): Promise<void> {
     this.listener = listener;
+    onClockChange((change) => this.correctTimes(change));
     const items = await storedItems();
     this.order = Math.max(0, ...items.map((item) => item.order));
     const drafts = await storedDrafts();
@@ -113,22 +115,29 @@ export class Outbox {
     this.kick(0);
   }
 
-  /** Keeps one event; resolves when it is safe in the browser's database. */
-  async addEvent(batchId: string, event: BatchEvent): Promise<void> {
-    await this.addEvents(batchId, [event]);
+  /**
+   * Keeps one event; resolves when it is safe in the browser's database.
+   * @param deviceTime where its time was read from this device's clock, which may be wrong
+   */
+  async addEvent(batchId: string, event: BatchEvent, deviceTime?: DeviceTime): Promise<void> {
+    await this.add(this.eventItem(batchId, event, deviceTime));
   }
 
   /** Keeps many at once, such as a log that is imported. */
   async addEvents(batchId: string, events: readonly BatchEvent[]): Promise<void> {
-    await this.add(
-      ...events.map((event): OutboxItem => ({
-        id: event.id,
-        order: (this.order += 1),
-        kind: 'event',
-        batchId,
-        event,
-      })),
-    );
+    await this.add(...events.map((event) => this.eventItem(batchId, event)));
+  }
+
+  private eventItem(batchId: string, event: BatchEvent, deviceTime?: DeviceTime): OutboxItem {
+    const order = (this.order += 1);
+    return {
+      id: event.id,
+      order,
+      kind: 'event',
+      batchId,
+      event,
+      ...(deviceTime && { deviceTime }),
+    };
   }
 
   async addPut(body: Extract<OutboxItem, { kind: 'put' }>['body']): Promise<void> {
@@ -255,6 +264,12 @@ export class Outbox {
     await storeItems(items);
   }
 
+  /** Corrects the times of events that were not taken yet, where more is known of this clock. */
+  private correctTimes(change: ClockChange): void {
+    const corrected = this.now.items.flatMap((item) => correctedItem(item, change) ?? []);
+    if (corrected.length > 0) void this.replace(...corrected);
+  }
+
   private set(change: Partial<OutboxState>): void {
     this.now = { ...this.now, ...change };
     this.watchers.forEach((tell) => tell());
@@ -371,6 +386,11 @@ export class Outbox {
         .filter((item) => isWaiting(item) && isOfLane(item))
         .slice(0, atOnce);
       if (next.length === 0) return;
+      if (!isClockMeasured() && next.some(hasDeviceTime)) {
+        // What the clock is off by goes with them, so that it may be set right meanwhile.
+        await request('GET', HEALTH);
+        if (isClockMeasured()) continue;
+      }
       const delivery = await deliver(next);
       await this.settleDelivery(delivery);
       // An answer that speaks of none of them is none of ours.
@@ -423,6 +443,18 @@ async function inTurn(lanes: readonly (() => Promise<void>)[]): Promise<unknown>
 
 const isBatch = (answer: Partial<BatchView> | null, id: string): answer is BatchView =>
   answer?.id === id && typeof answer.revision === 'number';
+
+const hasDeviceTime = (item: OutboxItem): boolean =>
+  item.kind === 'event' && item.deviceTime !== undefined;
+
+/** An item with the time it has once more is known of this clock; undefined where it is final. */
+function correctedItem(item: OutboxItem, change: ClockChange): OutboxItem | undefined {
+  if (item.kind !== 'event' || !item.deviceTime) return undefined;
+  const { deviceTime, ...rest } = item;
+  const after = deviceTimeAfter(deviceTime, change);
+  const event = stamped(item.event, after);
+  return { ...rest, event, ...(change.type !== 'known-until-now' && { deviceTime: after }) };
+}
 
 const withoutRefusal = (item: OutboxItem): OutboxItem => without(item) as OutboxItem;
 

@@ -9,6 +9,7 @@ import type {
   TransferJars,
 } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
+import type { DeviceTime } from './device-time.js';
 
 /** Why the server did not take something. It is set aside with it, and waits for the person. */
 export interface Refusal {
@@ -29,7 +30,13 @@ interface Queued {
 /** Something to tell the server; sending it twice is harmless. */
 export type OutboxItem = Queued &
   (
-    | { readonly kind: 'event'; readonly batchId: string; readonly event: BatchEvent }
+    | {
+        readonly kind: 'event';
+        readonly batchId: string;
+        readonly event: BatchEvent;
+        /** Of an event whose time may yet be found to be wrong: its time by this device's clock. */
+        readonly deviceTime?: DeviceTime;
+      }
     | { readonly kind: 'put'; readonly body: PutOnShelf }
     | { readonly kind: 'move'; readonly lotId: string; readonly body: MoveJars }
     | { readonly kind: 'transfer'; readonly lotId: string; readonly body: TransferJars }

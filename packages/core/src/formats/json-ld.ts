@@ -1,9 +1,15 @@
 import type { FormulaDocument } from '../formula/index.js';
 import { ingredientById, namesOf } from '../produce/index.js';
-import { readAmount, type WritingHabit } from '../quantity/index.js';
+import { cutText, readAmount, type WritingHabit } from '../quantity/index.js';
 import { readLine, WASTE_FORMS } from '../reading/index.js';
 import { readStatedFormula, statedFormula } from './stated-formula.js';
-import { MOST_LINES, withFoodsOfSteps, type FoundRecipe, type RecipeLine } from './recipe.js';
+import {
+  LONGEST_LINE,
+  MOST_LINES,
+  withFoodsOfSteps,
+  type FoundRecipe,
+  type RecipeLine,
+} from './recipe.js';
 
 type Json = Readonly<Record<string, unknown>>;
 const isObject = (value: unknown): value is Json =>
@@ -56,7 +62,7 @@ export function recipeFromJsonLd(
   // "8" and "8 half-pints" are often both given: the longer says which jars.
   const statedYield = yields.toSorted((a, b) => b.length - a.length)[0];
   const ingredients = list(recipe.recipeIngredient ?? recipe.ingredients)
-    .map((each) => clean(textOf(each)))
+    .map((each) => clean(cutText(textOf(each), LONGEST_LINE)))
     .filter((each) => each !== '')
     .slice(0, MOST_LINES);
   const steps = stepsOf(recipe.recipeInstructions)

@@ -16,7 +16,8 @@ import { textLines } from './text-lines.js';
 export const LARGEST_IMPORT = 2_000_000;
 /** More than any recipe has; what is beyond is kept as a remark, unread. */
 export const MOST_LINES = 400;
-const LONGEST_LINE = 1000;
+/** Letters of a line; a longer one is no ingredient and is not read. */
+export const LONGEST_LINE = 1000;
 const LONGEST_TITLE = 120;
 /** A line longer than this tells something; an ingredient with a remark is shorter. */
 const LONGEST_INGREDIENT = 160;

@@ -137,7 +137,7 @@ const LONGEST_LINE = 300;
  * @param habit the decimal mark and the measures of whoever wrote it
  */
 export function readLine(text: string, habit: Decimal | WritingHabit = '.'): LineReading {
-  const line = cutText(cleanLine(text), LONGEST_LINE);
+  const line = cutText(cleanLine(text.slice(0, 2 * LONGEST_LINE)), LONGEST_LINE);
   if (line === '')
     return {
       text,
