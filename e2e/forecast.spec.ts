@@ -31,7 +31,7 @@ test('time left, what to do next, and evidence that contradicts itself, from wha
   const events = [
     { type: 'light', at: at(20), body: { gelTemperature_C: 100.5, boilingPoint_C: 96.06 } },
     { type: 'sugar-in', at: at(14), body: {} },
-    ...[98.2, 98.2, 98.3, 98.3, 98.4, 98.5, 98.5, 98.6, 98.7, 98.8, 98.9, 99.0].map(
+    ...[98.4, 98.4, 98.5, 98.5, 98.6, 98.7, 98.8, 98.9, 99.0, 99.1, 99.3, 99.4].map(
       (temperature_C, i) => ({ type: 'reading', at: at(12 - i), body: { temperature_C } }),
     ),
   ].map((event) => ({ id: randomUUID(), device: 'probe', ...event }));

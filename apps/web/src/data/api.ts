@@ -8,7 +8,7 @@ import {
   type ProblemBody,
   type ProblemCode,
 } from '@idle-kettle/contract';
-import { deviceNow, noteServerTime } from './clock.js';
+import { APART_MS, deviceNow, isClockMeasured, noteServerTime } from './clock.js';
 import { asJson } from './json.js';
 import { noteAnswer, noteKeptAnswer, noteNoAnswer, type AwayReason } from './reachability.js';
 
@@ -45,7 +45,7 @@ export class ServerAway extends Error {
 
 const PATIENCE_MS = 8000;
 /** What is answered at once where anything is. */
-export const HEALTH = '/health';
+const HEALTH = '/health';
 
 /** Problems that are none of what was sent: the same may be taken later. */
 const LATER: Readonly<Partial<Record<ProblemCode, AwayReason>>> = {
@@ -75,9 +75,8 @@ function recognize({ headers, status }: Response, askedAt: number): void {
   noteAnswer(serverTime);
 }
 
-const ASK_AGAIN_MS = 1200;
 let asksAgain = false;
-/** A server whose answer was long on its way is asked once more for its time. */
+/** A server whose clock seems another is asked once more for its time. */
 function askAgainForTheTime(): void {
   if (asksAgain) return;
   asksAgain = true;
@@ -85,6 +84,20 @@ function askAgainForTheTime(): void {
     asksAgain = false;
     void get(HEALTH).catch(() => undefined);
   }, ASK_AGAIN_MS);
+}
+const ASK_AGAIN_MS = 1.2 * APART_MS;
+
+/**
+ * Compares the clock of this device with the server's, as far as it was not compared.
+ * @returns whether it is known now what the clock is off by
+ * @throws ServerAway as `request` does
+ */
+export async function compareClocks(): Promise<boolean> {
+  for (let i = 0; i < 2 && !isClockMeasured(); i++) {
+    if (i > 0) await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN_MS));
+    await get(HEALTH);
+  }
+  return isClockMeasured();
 }
 
 async function ask(

@@ -31,11 +31,17 @@ const answer = (way_ms = 20): boolean => {
   pass(way_ms / 2);
   return noteServerTime(told, askedAt, right + wrong_ms);
 };
+/** Two answers, apart. */
+const answers = (way_ms = 20): void => {
+  answer(way_ms);
+  pass(1500);
+  expect(answer(way_ms)).toBe(false);
+};
 /** Until the clock is known to be right. */
 const settle = (): void => {
   wrong_ms = 0;
   now();
-  answer();
+  answers();
   expect(now()).toBe(right);
 };
 /** Sets the clock, which is noticed when it is next looked at. */
@@ -77,10 +83,24 @@ test('a clock that is right, or wrong by less than matters, is believed', () => 
   expect(now()).toBe(right + 40_000);
 });
 
-test('a day ahead is corrected once an answer says so', () => {
+test('a day ahead is corrected once two answers say so', () => {
   settle();
   wrong_ms = DAY_MS;
   expect(now()).toBe(right + DAY_MS);
+  expect(answer()).toBe(true);
+  expect(now()).toBe(right + DAY_MS);
+  expect(answer()).toBe(true);
+  pass(1500);
+  expect(answer()).toBe(false);
+  expect(now()).toBe(right);
+});
+
+test('the clock of the server may jump too: one answer changes nothing', () => {
+  settle();
+  const ahead = right + 180_000;
+  expect(noteServerTime(ahead, right, right + 10)).toBe(true);
+  expect(now()).toBe(right);
+  pass(2000);
   expect(answer()).toBe(false);
   expect(now()).toBe(right);
 });
@@ -101,6 +121,8 @@ test('an answer that was long on its way, or during which the clock was set, tel
 test('the quickest answer tells best what a clock is off by', () => {
   settle();
   setClock(DAY_MS);
+  answer(200);
+  pass(1500);
   const askedAt = right + wrong_ms;
   pass(1000);
   // All of its way was the way there.
@@ -117,7 +139,7 @@ test('the quickest answer tells best what a clock is off by', () => {
 test('a clock that is set right is believed at once, before any answer', () => {
   settle();
   setClock(-DAY_MS);
-  answer();
+  answers();
   expect(now()).toBe(right);
   setClock(0);
   expect(now()).toBe(right);
@@ -132,7 +154,7 @@ test('a right clock that is set back is known to be wrong at once: nobody sleeps
 test('a machine that slept is no clock that was set', () => {
   settle();
   setClock(-DAY_MS);
-  answer();
+  answers();
   // Asleep, only the clock on the wall went on.
   right += 3 * 3_600_000;
   expect(now()).toBe(right);
@@ -146,7 +168,7 @@ describe('the time of what was typed comes right, though nothing could be sent m
     pass(2000);
     setClock(0);
     const after = new Typed();
-    answer();
+    answers();
     expect([typed.off_ms, after.off_ms]).toEqual([0, 0]);
   });
 
@@ -157,7 +179,7 @@ describe('the time of what was typed comes right, though nothing could be sent m
     const typed = new Typed();
     pass(2000);
     setClock(0);
-    answer();
+    answers();
     expect(typed.off_ms).toBe(0);
   });
 
@@ -169,7 +191,7 @@ describe('the time of what was typed comes right, though nothing could be sent m
         const typed = new Typed();
         setClock(off_ms);
         const after = new Typed();
-        answer();
+        answers();
         expect([typed.off_ms, after.off_ms]).toEqual([0, 0]);
       }
   });
@@ -181,7 +203,7 @@ describe('the time of what was typed comes right, though nothing could be sent m
     setClock(DAY_MS);
     const between = new Typed();
     setClock(0);
-    answer();
+    answers();
     expect([before.off_ms, between.off_ms]).toEqual([0, 0]);
   });
 
@@ -190,12 +212,12 @@ describe('the time of what was typed comes right, though nothing could be sent m
       for (const off_ms of [0, DAY_MS, -DAY_MS]) {
         settle();
         setClock(off_ms);
-        answer();
+        answers();
         if (!isMeasured) untilUnmeasured();
         const typed = new Typed();
         right += 9 * 3_600_000;
         now();
-        answer();
+        answers();
         expect(typed.off_ms).toBe(0);
       }
   });

@@ -14,6 +14,8 @@ const difference = browserStore<number>({
 
 /** A clock that jumps by less, ms, is taken to run on: a choice of ours. */
 const JUMP_MS = 5000;
+/** Two answers that tell the same are at least so far apart, ms. */
+export const APART_MS = 1000;
 /** An answer tells the difference to half its way there and back; a longer one, ms, tells nothing. */
 const LONGEST_WAY_MS = 5000;
 
@@ -55,12 +57,14 @@ const setDifference = (difference_ms: number): void => {
 
 /**
  * Takes note of the server's clock in an answer. An answer that was long on its way, or during
- * which the clock was set or the machine slept, tells nothing.
+ * which the clock was set or the machine slept, tells nothing. That this clock is off by something
+ * else than was known is believed when two answers say so, {@link APART_MS} apart: the server's
+ * clock may be set too.
  *
  * @param serverTime milliseconds since 1970, as the answer says
  * @param askedAt what this device's clock showed at the question
  * @param answeredAt what it showed at the answer
- * @returns whether another answer is wanted, because this one told nothing
+ * @returns whether another answer is wanted, to be sure
  */
 export function noteServerTime(serverTime: number, askedAt: number, answeredAt: number): boolean {
   const jumped = noticeJump();
@@ -69,13 +73,28 @@ export function noteServerTime(serverTime: number, askedAt: number, answeredAt: 
   const exact_ms = serverTime - (askedAt + answeredAt) / 2;
   const measured_ms = Math.abs(exact_ms) < CLOCKS_AGREE_MS ? 0 : exact_ms;
   const within_ms = way_ms / 2;
-  const isOtherClock =
-    Math.abs(measured_ms - difference.get()) > within_ms + (measuredWithin_ms ?? 0) + JUMP_MS;
-  if (measuredWithin_ms !== undefined && !isOtherClock && within_ms >= measuredWithin_ms)
+  if (Math.abs(measured_ms - difference.get()) > JUMP_MS) {
+    if (!isConfirmed(measured_ms, answeredAt)) return true;
+  } else if (measuredWithin_ms !== undefined && within_ms >= measuredWithin_ms) {
+    doubted = undefined;
     return false;
+  }
+  doubted = undefined;
   measuredWithin_ms = within_ms;
   setDifference(measured_ms);
   tellListeners({ type: 'measured', difference_ms: measured_ms });
+  return false;
+}
+
+/** A difference that one answer told and that is not believed yet, and when, by this clock. */
+let doubted: { readonly difference_ms: number; readonly at: number } | undefined;
+
+/** Whether an earlier answer said the same; if not, this one is remembered. */
+function isConfirmed(difference_ms: number, at: number): boolean {
+  const saysSame =
+    doubted !== undefined && Math.abs(doubted.difference_ms - difference_ms) <= JUMP_MS;
+  if (doubted && saysSame) return at - doubted.at >= APART_MS;
+  doubted = { difference_ms, at };
   return false;
 }
 
@@ -93,6 +112,7 @@ function noticeJump(): boolean {
   const wasMeasured = measuredWithin_ms !== undefined;
   const isSetRight = before_ms !== 0 && Math.abs(jump_ms - before_ms) < CLOCKS_AGREE_MS;
   measuredWithin_ms = undefined;
+  doubted = undefined;
   if (wasMeasured || isSetRight) {
     // Times read until now were off by what is known; the clock as it goes now may not be.
     tellListeners({ type: 'known-until-now', difference_ms: before_ms });

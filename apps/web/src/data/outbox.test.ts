@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import type { BatchEvent } from '@idle-kettle/core';
 import { SERVER_TIME_HEADER, type BatchView, type FormulaBody } from '@idle-kettle/contract';
 import { answerOf, refusalAnswer } from '../testing/answers.js';
+import { deviceTimeOf } from './clock.js';
 import { Outbox } from './outbox.js';
 import { store, type OutboxItem } from './store.js';
 
@@ -456,11 +457,7 @@ test('before an event is sent it is known what the clock it was read from is off
   const awake = jest.spyOn(performance, 'now').mockReturnValue(performance.now() - 60_000);
   const outbox = await start();
   const event = reading(97);
-  await outbox.addEvent('b1', event, {
-    shown_ms: Date.parse(event.at),
-    difference_ms: 0,
-    perhapsSet_ms: 0,
-  });
+  await outbox.addEvent('b1', event, deviceTimeOf(Date.parse(event.at)));
   await until(() => outbox.snapshot().items.length === 0);
   awake.mockRestore();
   expect(sent).toHaveLength(1);

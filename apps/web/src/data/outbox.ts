@@ -1,6 +1,6 @@
 import type { BatchView } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
-import { ApiProblem, HEALTH, request, ServerAway } from './api.js';
+import { ApiProblem, compareClocks, request, ServerAway } from './api.js';
 import { asSent, removeDraft, storeDraft, storedDrafts, wasSentHere } from './drafts.js';
 import {
   deliver,
@@ -386,11 +386,8 @@ export class Outbox {
         .filter((item) => isWaiting(item) && isOfLane(item))
         .slice(0, atOnce);
       if (next.length === 0) return;
-      if (!isClockMeasured() && next.some(hasDeviceTime)) {
-        // What the clock is off by goes with them, so that it may be set right meanwhile.
-        await request('GET', HEALTH);
-        if (isClockMeasured()) continue;
-      }
+      // What this clock is off by changes their times.
+      if (!isClockMeasured() && next.some(hasDeviceTime) && (await compareClocks())) continue;
       const delivery = await deliver(next);
       await this.settleDelivery(delivery);
       // An answer that speaks of none of them is none of ours.

@@ -1,4 +1,5 @@
 import { readFormula, type FormulaDocument } from '../formula/index.js';
+import type { Range } from '../range/index.js';
 import { STARTERS } from '../starters/index.js';
 import { logFrom } from '../testing/log.js';
 import { boilFrom, type BatchEvent } from '../boil-log/index.js';
@@ -129,25 +130,46 @@ describe('what goes in is asked for in time, by the setting method', () => {
   });
 });
 
-/** What is said of a damson jam so many minutes after its last reading. */
-function silentFor(minutes: number, last_C: number): Advice | undefined {
+const READY = ['Put two plates in the cold', 'Jars hot, canner near temperature?'];
+
+/**
+ * What is said of a damson jam so many minutes after its last reading.
+ * @param ready what has been made ready
+ * @param left_s in place of the forecast of the time left
+ */
+function silentFor(
+  minutes: number,
+  last_C: number,
+  { ready = READY, left_s }: { ready?: readonly string[]; left_s?: Range } = {},
+): Advice | undefined {
   const document = STARTERS.find(({ title }) => title.startsWith('Damson jam')) as FormulaDocument;
   const kitchen = { altitude_m: 1180 };
   const start_C = last_C - 0.9;
   const readings = Array.from({ length: 10 }, (_, i) => read(600 + i * 60, start_C + i * 0.1));
-  const notes = ['Put two plates in the cold', 'Jars hot, canner near temperature?'].map((text) =>
-    event('note', 700, { text }),
-  );
+  const notes = ready.map((text) => event('note', 700, { text }));
   const boil = boilFrom([LIGHT, event('sugar-in', 300, {}), ...readings, ...notes]);
   const now = START + (1140 + minutes * 60) * 1000;
+  const watched = watchBoil(boil, document, kitchen, now);
   return adviceFor({
     boil,
     formula: readFormula(document, kitchen).formula,
-    watched: watchBoil(boil, document, kitchen, now),
+    watched:
+      watched && left_s ? { ...watched, forecast: { ...watched.forecast, left_s } } : watched,
     evidence: undefined,
     now,
   });
 }
+
+// Common practice: a plate wants some minutes in the cold before the first test.
+test('plates and jars come before the first test while that is likely some minutes away', () => {
+  const soonAtBest = { low: 100, mid: 420, high: 900 };
+  const said = (ready: readonly string[], left_s: Range): string | undefined =>
+    silentFor(1, 99.3, { ready, left_s })?.code;
+  expect(said([], soonAtBest)).toBe('plates');
+  expect(said(READY.slice(0, 1), soonAtBest)).toBe('jars-hot');
+  expect(said(READY, soonAtBest)).toBe('test-soon');
+  expect(said([], { ...soonAtBest, mid: 200 })).toBe('test-soon');
+});
 
 test('near the end a reading is asked for after two minutes without one, until it may be there', () => {
   expect(silentFor(0, 99.3)?.text).not.toBe('Take a reading now');

@@ -116,6 +116,8 @@ const SUGAR_FOAMS_BELOW_K = 1;
 const RISE_OVER_MS = { least: 40 * SECOND_MS, most: 5 * MINUTE_MS } as const;
 /** The finish may be there within this: time to test, s. A choice of ours. */
 const TEST_WITHIN_S = 150;
+/** While it likely takes longer than this, s, there is time to make plates and jars ready first. */
+const READY_FIRST_S = 5 * MINUTE_S;
 /** Plates and jars are made ready this long before the finish, s. Common practice. */
 const READY_BEFORE_S = 15 * MINUTE_S;
 /** A curd counts as done this near to its finish, K: what a thermometer is read to. */
@@ -492,6 +494,12 @@ const hotJars: AdviceRule = {
   }),
 };
 
+/** What is made ready before the first test, as long as that is likely some minutes away. */
+const whileThereIsTime = (rule: AdviceRule): AdviceRule => ({
+  ...rule,
+  applies: (moment) => moment.timeLeft_s > READY_FIRST_S && rule.applies(moment),
+});
+
 /** The stage of the formula that runs, and the next one; undefined where it is elsewhere. */
 function stageNow({ boil, formula, startedAt }: StoveMoment) {
   const numbered = boil.places.findLast(({ stage }) => stage !== undefined);
@@ -628,6 +636,8 @@ const ON_HEAT_ADVICE: readonly AdviceRule[] = [
   boilOnToNextTest,
   testAgain,
   readingIsStale,
+  whileThereIsTime(coldPlates),
+  whileThereIsTime(hotJars),
   testSoon,
   coldPlates,
   hotJars,
