@@ -39,6 +39,7 @@ import {
   type StageWork,
   type WhereCooked,
   type AddWhen,
+  type SugarIn,
 } from '@idle-kettle/core';
 import { Day } from './moments.js';
 import { all, Text, IfPresent, PartOf, Count, EachAnObject } from './rules.js';
@@ -344,6 +345,9 @@ export class FormulaBody {
 
   @Optional('document', 'juiceBy')
   juiceBy?: JuiceMethod;
+
+  @Optional('document', 'sugarIn')
+  sugarIn?: SugarIn;
 
   @Optional('document', 'mixture')
   mixture?: string;

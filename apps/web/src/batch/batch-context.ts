@@ -26,6 +26,8 @@ export interface BenchBatch {
   readonly problems: readonly Problem[];
   /** Null while nothing in the pot is understood. */
   readonly balance: Balance | null;
+  /** While it stands off the heat and was weighed there: what comes of it as it is. */
+  readonly asWeighed: Balance | undefined;
   /** Before the jars are put away: how they will keep once processed; after: how they keep. */
   readonly keeping: Keeping;
   readonly events: readonly BatchEvent[];

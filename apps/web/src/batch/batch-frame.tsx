@@ -106,6 +106,7 @@ function Bench({ batchId }: { readonly batchId: string }) {
     formula: next?.formula ?? made.formula,
     problems: next?.problems ?? made.problems,
     balance: next ? next.balance : made.balance,
+    asWeighed: next ? undefined : made.asWeighed,
     keeping: made.keeping,
     events,
     isLogKnown,

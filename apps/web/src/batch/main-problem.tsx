@@ -56,6 +56,7 @@ const WARNING_TITLES: Readonly<Record<WarningCode, string>> = {
   'pan-too-small': 'The pan is too small',
   'liquid-pectin-first': 'Liquid pectin goes in last',
   'sugar-before-pectin': 'Pectin goes in before the sugar',
+  'sugar-by-degrees': 'All the sugar at once',
   'sugar-before-soft': 'Soften the fruit before the sugar',
   'pectin-in-long-boil': 'Added pectin in a long boil',
   'no-calcium-pectin': 'No calcium pectin in the pan',

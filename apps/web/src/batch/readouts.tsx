@@ -49,18 +49,26 @@ interface ReadoutsProps {
   readonly balance: Balance;
   readonly keeping: Keeping;
   readonly formula: PotFormula;
+  /** What comes of it as it was weighed off the heat. */
+  readonly asWeighed?: Balance | undefined;
   /** Jars of it are filled already. */
   readonly isFilled?: boolean;
 }
 
 /** Set, sharpness, solids, yield and keeping: each a word, its range, and why. */
-export function Readouts({ balance, keeping, formula, isFilled = false }: ReadoutsProps) {
+export function Readouts({
+  balance,
+  keeping,
+  formula,
+  asWeighed,
+  isFilled = false,
+}: ReadoutsProps) {
   return (
     <>
       <SetReadout {...balance} />
       <Sharpness balance={balance} formula={formula} />
       <Solids balance={balance} formula={formula} />
-      <Yield {...balance} />
+      <Yield balance={asWeighed ?? balance} isWeighed={asWeighed !== undefined} />
       <KeepingReadout
         keeping={keeping}
         balance={balance}
@@ -152,7 +160,13 @@ function Solids({
   );
 }
 
-function Yield({ jars, finish, yieldBracket }: Balance) {
+function Yield({
+  balance: { jars, finish, yieldBracket },
+  isWeighed,
+}: {
+  readonly balance: Balance;
+  readonly isWeighed: boolean;
+}) {
   const formats = useFormats();
   const filled = jars.filter((each) => each.count.mid > 0.05);
   const [jar] = filled.length > 0 ? filled : jars;
@@ -176,7 +190,7 @@ function Yield({ jars, finish, yieldBracket }: Balance) {
   return (
     <RangeBar
       name="Yield"
-      note={jarName(size, 2)}
+      note={isWeighed ? `${jarName(size, 2)}, as weighed` : jarName(size, 2)}
       word={jarWords(count.mid)}
       figures={range}
       range={count}

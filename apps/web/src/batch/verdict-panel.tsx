@@ -12,7 +12,8 @@ const WORTH_SAYING = 0.15;
  * bar.
  */
 export function VerdictPanel() {
-  const { balance, keeping, formula, boil } = useBatch();
+  const { balance, asWeighed, keeping, formula, boil } = useBatch();
+  const readyJars = (asWeighed ?? balance)?.readyJars ?? 0;
   return (
     <aside aria-label="What will come out" className="px-4 pb-6 sm:px-6 xl:px-5 xl:py-5">
       <h2 className="mb-1 text-xl">What will come out</h2>
@@ -21,14 +22,15 @@ export function VerdictPanel() {
           balance={balance}
           keeping={keeping}
           formula={formula}
+          asWeighed={asWeighed}
           isFilled={firstFilledAt(boil) !== undefined}
         />
       )}
       <div className="mt-4">
         <MainProblem />
-        {balance && balance.readyJars > 0 && (
+        {readyJars > 0 && (
           <p className="mt-3 text-soft">
-            Have <strong className="text-base-content">{balance.readyJars}</strong> clean hot jars
+            Have <strong className="text-base-content">{readyJars}</strong> clean hot jars
             ready; one is a spare.
           </p>
         )}

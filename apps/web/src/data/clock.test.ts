@@ -1,13 +1,12 @@
 import type { BatchEvent } from '@idle-kettle/core';
+import { deviceTimeOf, isClockMeasured, noteServerTime, now, onClockChange } from './clock.js';
 import {
-  deviceTimeOf,
-  isClockMeasured,
-  noteServerTime,
-  now,
-  onClockChange,
+  deviceTimeAfter,
+  householdTime,
+  stamped,
   type ClockChange,
-} from './clock.js';
-import { deviceTimeAfter, householdTime, stamped, type DeviceTime } from './device-time.js';
+  type DeviceTime,
+} from './device-time.js';
 
 const DAY_MS = 86_400_000;
 /** The right time; the clock of the device is off by `wrong_ms`, and both run on. */

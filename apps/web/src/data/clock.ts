@@ -1,6 +1,6 @@
 import { CLOCKS_AGREE_MS } from '@idle-kettle/contract';
 import { browserStore } from './browser-store.js';
-import type { DeviceTime } from './device-time.js';
+import type { ClockChange, DeviceTime } from './device-time.js';
 
 /** What the clock of this device shows: milliseconds since 1970, right or wrong. */
 export const deviceNow = (): number => Date.now();
@@ -18,17 +18,6 @@ const JUMP_MS = 5000;
 export const APART_MS = 1000;
 /** An answer tells the difference to half its way there and back; a longer one, ms, tells nothing. */
 const LONGEST_WAY_MS = 5000;
-
-/** What became known of the clock of this device. */
-export type ClockChange =
-  /** Compared with the server's: the clock, as it goes now, is off by this. */
-  | { readonly type: 'measured'; readonly difference_ms: number }
-  /** It was set, or the machine slept; until then it was off by this, and that is certain. */
-  | { readonly type: 'known-until-now'; readonly difference_ms: number }
-  /** It was set back (by less than 0), before it was compared with the server's. */
-  | { readonly type: 'set-back'; readonly by_ms: number }
-  /** It was set forward, or the machine slept, before it was compared with the server's. */
-  | { readonly type: 'set-forward-or-slept'; readonly by_ms: number };
 
 type Listener = (change: ClockChange) => void;
 const listeners = new Set<Listener>();

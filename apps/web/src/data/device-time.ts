@@ -1,6 +1,16 @@
 import { CLOCKS_AGREE_MS } from '@idle-kettle/contract';
 import type { BatchEvent } from '@idle-kettle/core';
-import type { ClockChange } from './clock.js';
+
+/** What became known of the clock of this device. */
+export type ClockChange =
+  /** Compared with the server's: the clock, as it goes now, is off by this. */
+  | { readonly type: 'measured'; readonly difference_ms: number }
+  /** It was set, or the machine slept; until then it was off by this, and that is certain. */
+  | { readonly type: 'known-until-now'; readonly difference_ms: number }
+  /** It was set back (by less than 0), before it was compared with the server's. */
+  | { readonly type: 'set-back'; readonly by_ms: number }
+  /** It was set forward, or the machine slept, before it was compared with the server's. */
+  | { readonly type: 'set-forward-or-slept'; readonly by_ms: number };
 
 /** A time read from a device's clock that may have been wrong, until what was wrong is known. */
 export interface DeviceTime {

@@ -13,8 +13,8 @@ import {
 import { newId } from './ids.js';
 import type { AwayReason } from './reachability.js';
 import type { Draft, OutboxItem } from './store.js';
-import { isClockMeasured, now, onClockChange, type ClockChange } from './clock.js';
-import { deviceTimeAfter, stamped, type DeviceTime } from './device-time.js';
+import { isClockMeasured, now, onClockChange } from './clock.js';
+import { deviceTimeAfter, stamped, type ClockChange, type DeviceTime } from './device-time.js';
 
 export interface Conflict {
   readonly batchId: string;

@@ -32,6 +32,7 @@ const URGENCY: Readonly<Record<CallOutCode, number>> = {
   plates: 1,
   'jars-hot': 1,
   sugar: 1,
+  'warm-sugar': 1,
   pectin: 1,
   trouble: 1,
   rewarm: 0,

@@ -164,6 +164,14 @@ const sugarBeforePectin: PotWarningRule = {
   },
 };
 
+const sugarByDegrees: PotWarningRule = {
+  code: 'sugar-by-degrees',
+  text: ({ formula: { method, sugarIn } }) =>
+    sugarIn === 'by-degrees' && (method === 'powdered-pectin' || method === 'jam-sugar')
+      ? 'with this pectin all the sugar goes in at once: by degrees the pectin is boiled too long, and the set is weak'
+      : undefined,
+};
+
 const liquidPectinFirst: PotWarningRule = {
   code: 'liquid-pectin-first',
   text: ({ formula }) => {
@@ -252,6 +260,7 @@ const POT_WARNINGS: readonly PotWarningRule[] = [
   noJamSugar,
   sweetWithoutSolids,
   sugarBeforePectin,
+  sugarByDegrees,
   liquidPectinFirst,
   sugarBeforeSoft,
   panTooSmall,

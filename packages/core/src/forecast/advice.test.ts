@@ -11,13 +11,20 @@ const event = logFrom(START);
 const LIGHT = event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 });
 const read = (seconds: number, temperature_C: number): BatchEvent =>
   event('reading', seconds, { temperature_C });
+const starter = (title: string): FormulaDocument =>
+  STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument;
 const next = (
   title: string,
   seconds: number,
   events: readonly BatchEvent[],
   fill?: number,
+): Advice | undefined => nextOf(starter(title), seconds, events, fill);
+const nextOf = (
+  document: FormulaDocument,
+  seconds: number,
+  events: readonly BatchEvent[],
+  fill?: number,
 ): Advice | undefined => {
-  const document = STARTERS.find((each) => each.title.startsWith(title)) as FormulaDocument;
   const { formula } = readFormula(document, { altitude_m: 1180 });
   return adviceFor({
     boil: boilFrom([LIGHT, ...events]),
@@ -62,6 +69,18 @@ test('while the pot boils like water its sugar is asked for, however many readin
   const many = Array.from({ length: 40 }, (_, i) => read(400 + i * 10, 96.2));
   expect(next('Damson jam', 800, many)?.code).toBe('sugar');
   expect(next('Damson jam', 800, [...many, read(795, 98.4)])?.code).not.toBe('sugar');
+});
+
+test('sugar is asked for as the formula has it: warmed beforehand, or a part at a time', () => {
+  const damson = starter('Damson jam');
+  const warmed: FormulaDocument = { ...damson, sugarIn: 'warmed' };
+  const put = nextOf(warmed, 30, []);
+  expect(put).toMatchObject({ code: 'warm-sugar', tick: 'note' });
+  const isWarm = event('note', 35, { text: put?.text ?? '' });
+  expect(nextOf(warmed, 60, [isWarm])?.code).not.toBe('warm-sugar');
+  expect(nextOf(warmed, 800, [isWarm, read(795, 96.2)])?.text).toMatch(/the warm sugar goes in/);
+  const byDegrees: FormulaDocument = { ...damson, sugarIn: 'by-degrees' };
+  expect(nextOf(byDegrees, 800, [read(795, 96.2)])?.text).toMatch(/goes in by degrees/);
 });
 
 test('stirring is asked for by the stage, and a tap puts it off', () => {
@@ -142,7 +161,7 @@ function silentFor(
   last_C: number,
   { ready = READY, left_s }: { ready?: readonly string[]; left_s?: Range } = {},
 ): Advice | undefined {
-  const document = STARTERS.find(({ title }) => title.startsWith('Damson jam')) as FormulaDocument;
+  const document = starter('Damson jam');
   const kitchen = { altitude_m: 1180 };
   const start_C = last_C - 0.9;
   const readings = Array.from({ length: 10 }, (_, i) => read(600 + i * 60, start_C + i * 0.1));

@@ -1,6 +1,12 @@
 import { FILL_BEFORE_FOAM } from '../balance/index.js';
 import type { Boil, TestVerdict } from '../boil-log/index.js';
-import { placeInWords, type AddWhen, type PotFormula, type PotLine } from '../formula/index.js';
+import {
+  placeInWords,
+  type AddWhen,
+  type PotFormula,
+  type PotLine,
+  type SugarIn,
+} from '../formula/index.js';
 import { laterSugar } from '../made-batch/index.js';
 import { MINUTE_MS, MINUTE_S, SECOND_MS } from '../quantity/index.js';
 import { cookOf } from '../thermal/index.js';
@@ -21,6 +27,7 @@ export type AdviceCode =
   | 'hold-boil'
   | 'off-now'
   | 'sugar'
+  | 'warm-sugar'
   | 'pectin'
   | 'done'
   | 'five-more'
@@ -375,10 +382,41 @@ const addSugar: AdviceRule = {
     minutesSince(startedAt, now) >= SOFT_AFTER_MIN &&
     // Without a reading it is infinitely far below the boil, and sugar is asked for all the same.
     belowBoiling_K > -UNSUGARED_RISE_K,
-  advice: () => ({
-    text: 'Skins soft? Then the sugar goes in',
-    why: 'It toughens skins that are not: 4 minutes or 15, by look. All at once, by degrees or warmed; no grains on the spoon before it boils fast.',
+  advice: ({ formula: { sugarIn } }) => ({
+    text: `Skins soft? Then ${SUGAR_GOES_IN[sugarIn].text}`,
+    why: `It toughens skins that are not: 4 minutes or 15, by look. ${SUGAR_GOES_IN[sugarIn].why}`,
     tick: 'sugar-in',
+  }),
+};
+
+/** How the sugar goes in, as it is told at the stove. Common practice. */
+const SUGAR_GOES_IN: Readonly<Record<SugarIn, { readonly text: string; readonly why: string }>> = {
+  'at-once': {
+    text: 'the sugar goes in',
+    why: 'All at once; fully dissolved before it boils fast.',
+  },
+  'by-degrees': {
+    text: 'the sugar goes in by degrees',
+    why: 'A third at a time, each fully dissolved before the next; log each part below.',
+  },
+  warmed: {
+    text: 'the warm sugar goes in',
+    why: 'All at once; fully dissolved before it boils fast. The dish is hot.',
+  },
+};
+
+const WARM_SUGAR = 'Put the sugar in a low oven to warm';
+const warmSugar: AdviceRule = {
+  code: 'warm-sugar',
+  applies: ({ boil, formula, notes }) =>
+    formula.sugarIn === 'warmed' &&
+    boil.sugarInAt === undefined &&
+    laterSugar(formula).length > 0 &&
+    !notes.has(WARM_SUGAR),
+  advice: () => ({
+    text: WARM_SUGAR,
+    why: 'In a shallow dish for 10 to 15 minutes: it dissolves faster and cools the pan less. It must not brown.',
+    tick: 'note',
   }),
 };
 
@@ -623,6 +661,7 @@ const ON_HEAT_ADVICE: readonly AdviceRule[] = [
   curdDone,
   foamRises,
   whiskCurd,
+  warmSugar,
   stirInPowder,
   sugarAtFullBoil,
   pouchLast,

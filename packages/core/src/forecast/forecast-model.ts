@@ -217,7 +217,7 @@ export class ForecastModel {
         } else factor *= Math.exp(deviation * CHANGE_SD);
       }
       for (let next = added[put]; next && next.time_s <= time; next = added[++put]) {
-        putInto(state, next.water_kg, next.soluble_kg);
+        putInto(state, next.water_kg, next.soluble_kg, next.temperature_C);
         if (next.cooledTo_C !== undefined) state.temperature_C = next.cooledTo_C;
       }
       if (!see(time, state, state.temperature_C + offset + drift_KPerS * time, pan)) return;

@@ -15,6 +15,7 @@ import { cleanLine, readLine, type LinePart, type LineReading } from '../reading
 import { ingredientTexts, jsonLdBlocks, plainText, recipeFromJsonLd } from './json-ld.js';
 import { habitOf } from './measures.js';
 import { claimsOf, yieldOf } from './recipe-claims.js';
+import { sugarInOf } from './sugar-steps.js';
 import {
   LARGEST_IMPORT,
   recipeFromText,
@@ -358,6 +359,7 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
   const claimed = yieldOf(recipe);
   const steps = recipe.lines.filter(({ role }) => role === 'step').map(({ text }) => text);
   const stages = kind === 'fruit-butter' ? stagesFromText(steps.join('\n'), habit.decimal) : [];
+  const sugarIn = sugarInOf(steps.join('\n'));
   const leftOut = recipe.lines
     .filter((line) => line.leftOut)
     .map(({ text }) => text.slice(0, LONGEST_INGREDIENT));
@@ -373,6 +375,7 @@ function draft(recipe: FoundRecipe, from: 'json-ld' | 'text'): Imported {
     ...(habit.measures !== undefined && { measures: habit.measures }),
     lines: kind === 'jelly' ? givingJuice(lines) : lines,
     ...(stages.length > 0 && stages.length <= MOST_STAGES && { stages }),
+    ...(sugarIn && { sugarIn }),
     ...(claimed?.type === 'jars' && { statedYield: claimed.text }),
     ...(steps.length > 0 && { steps: steps.map((step) => step.slice(0, 1000)) }),
     ...(recipe.notes !== undefined && { notes: recipe.notes.slice(0, 10_000) }),

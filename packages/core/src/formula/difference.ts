@@ -1,6 +1,6 @@
 import { displayName, ingredientById } from '../produce/index.js';
 import { findJar } from '../jars/index.js';
-import type { FormulaDocument, FormulaLine } from './document.js';
+import type { FormulaDocument, FormulaLine, SugarIn } from './document.js';
 
 const amountOf = ({ amount }: FormulaLine): string =>
   typeof amount === 'string' ? amount : `${amount.value} ${amount.unit}`;
@@ -51,6 +51,12 @@ const detailsOf = ({
   alsoStated,
 }: FormulaLine): string =>
   JSON.stringify([ripeness, variety, goesIn, gives, stage, overrides, composition, alsoStated]);
+
+const SUGAR_IN_WORDS: Readonly<Record<SugarIn, string>> = {
+  'at-once': 'in all at once',
+  'by-degrees': 'in by degrees',
+  warmed: 'warmed before it goes in',
+};
 
 type Difference = (before: FormulaDocument, after: FormulaDocument) => readonly string[];
 
@@ -115,6 +121,10 @@ const DIFFERENCES: readonly Difference[] = [
   where(
     ({ juiceBy }) => juiceBy,
     (is) => `juice by ${is ?? 'drip'}`,
+  ),
+  where(
+    ({ sugarIn }) => sugarIn,
+    (is) => `sugar ${SUGAR_IN_WORDS[is ?? 'at-once']}`,
   ),
   where(
     ({ mixture }) => mixture,

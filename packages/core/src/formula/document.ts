@@ -116,6 +116,10 @@ export interface DocumentStage {
   loss?: string;
 }
 
+/** How the sugar goes in once the skins are soft: all of it, a part at a time, or warmed before. */
+export const SUGAR_IN = ['at-once', 'by-degrees', 'warmed'] as const;
+export type SugarIn = (typeof SUGAR_IN)[number];
+
 /** What a fruit gives instead of going in itself. */
 export const GIVES = ['juice'] as const;
 export type Gives = (typeof GIVES)[number];
@@ -254,6 +258,8 @@ export interface FormulaDocument {
   lines: FormulaLine[];
   /** How the juice of lines that give theirs is won; dripped unless said. */
   juiceBy?: JuiceMethod;
+  /** How the sugar goes in; all at once unless said. */
+  sugarIn?: SugarIn;
   /** What is in the pan before the sugar, as it was measured, "18 cups": ratios of it wait for it. */
   mixture?: string;
   finish: DocumentFinish;

@@ -15,6 +15,7 @@ import {
   HEATS,
   LIDS,
   STAGE_WORK,
+  SUGAR_IN,
   type CustomComposition,
   type DocumentFinish,
   type DocumentJar,
@@ -143,6 +144,11 @@ export const FORMULA_FIELDS = {
       type: 'choice',
       of: JUICE_METHODS,
       description: 'how the juice of lines that give theirs is won; drip unless said',
+    },
+    sugarIn: {
+      type: 'choice',
+      of: SUGAR_IN,
+      description: 'how the sugar goes in once the skins are soft; at once unless said',
     },
     mixture: {
       type: 'text',

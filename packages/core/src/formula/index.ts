@@ -26,6 +26,8 @@ export {
   type Lid,
   LIDS,
   STAGE_WORK,
+  SUGAR_IN,
+  type SugarIn,
   type StageWork,
   WHERE_COOKED,
   type WhereCooked,

@@ -8,6 +8,8 @@ import {
   type FormulaDocument,
   type Kind,
   type Method,
+  SUGAR_IN,
+  type SugarIn,
 } from './document.js';
 import { FORMULA_FIELDS } from './fields.js';
 import {
@@ -34,6 +36,7 @@ export interface PotFormula {
   readonly method: Method;
   readonly lines: readonly PotLine[];
   readonly finish: Finish;
+  readonly sugarIn: SugarIn;
   /** How it cooks; empty where the document does not say. */
   readonly stages: readonly CookStage[];
   readonly place: Place;
@@ -189,6 +192,10 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   const lines = readLines(reader, doc, kind, kitchen);
   const wanted = readFinish(reader, doc.finish, kind, method);
   const stages = readStages(reader, doc.stages);
+  const sugarIn =
+    doc.sugarIn === undefined
+      ? 'at-once'
+      : reader.oneOf('sugarIn', doc.sugarIn, SUGAR_IN, 'at-once');
   const place = readPlace(reader, doc.place, placeIn(kitchen));
   const finish = finishAt(reader, wanted, place);
   const jars = readJars(reader, doc.jars, kind, kitchen.jars);
@@ -199,6 +206,7 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
     method,
     lines,
     finish,
+    sugarIn,
     stages,
     place,
     jars,

@@ -25,6 +25,7 @@ export type WarningCode =
   | 'pectin-in-long-boil'
   | 'sugar-before-pectin'
   | 'sugar-before-soft'
+  | 'sugar-by-degrees'
   | 'sugar-cut'
   | 'sweet-without-solids'
   // Of what a recipe claims.

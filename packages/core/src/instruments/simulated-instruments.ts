@@ -95,9 +95,9 @@ export function simulatedObservations(
     ...placeAt(time_s)?.heating.pan,
   });
   const changes: Change[] = [
-    ...pot.added.map(({ time_s, water_kg, soluble_kg }): Change => ({
+    ...pot.added.map(({ time_s, water_kg, soluble_kg, temperature_C }): Change => ({
       time_s,
-      make: (state) => putInto(state, water_kg, soluble_kg),
+      make: (state) => putInto(state, water_kg, soluble_kg, temperature_C),
     })),
     ...boil.pauses.flatMap(({ from, to }): Change[] => {
       const left = to === undefined ? 1 : Math.exp(-(to - from) / 1000 / COOLS_S);

@@ -9,7 +9,9 @@ export {
   isWithin,
   outcomeOf,
 } from './outcome.js';
-export { laterSugar, panContents } from './pan-contents.js';
+export { laterSugar } from './additions.js';
+export { panContents } from './pan-contents.js';
+export { sugarSoFar, type SugarSoFar } from './sugar-so-far.js';
 export { volumeFilled_ml, volumePlanned_ml } from './volumes.js';
 export { keepingAdviceNow } from './advice-now.js';
 export { heatReached } from './heat-reached.js';

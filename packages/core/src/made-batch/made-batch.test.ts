@@ -43,6 +43,24 @@ const made = (
 const said = ({ keeping }: MadeBatch): string =>
   `${keeping.verdict}: ${keeping.reasons[0]?.code ?? ''}`;
 
+test('weighed while it stands off the heat, it shows what would fill; back on the heat the plan counts', () => {
+  const lit = event('light', { gelTemperature_C: 100.5, boilingPoint_C: 96.1 });
+  const off = event('off-heat', {});
+  const weighed = event('weighed', { mass_kg: 4.2 });
+  const standing = made([lit, off, weighed]);
+  const planned = made([lit]);
+  expect(standing.asWeighed?.finish.mass_kg.mid).toBeCloseTo(4.2, 3);
+  expect(standing.asWeighed?.jars[0]?.count.mid).toBeGreaterThan(
+    planned.balance?.jars[0]?.count.mid ?? Infinity,
+  );
+  // Where to stop, and the verdict, stay those of the formula.
+  expect(standing.formula.finish).toEqual(planned.formula.finish);
+  expect(standing.balance).toEqual(planned.balance);
+  expect(made([lit, off, weighed, event('on-heat', {})]).asWeighed).toBeUndefined();
+  expect(made([lit, weighed, event('off-heat', {})]).asWeighed).toBeUndefined();
+  expect(made([lit, event('weighed', { mass_kg: 4.2 })]).asWeighed).toBeUndefined();
+});
+
 describe('what was added in the boil is in the batch', () => {
   test('each addition as a line, but not what was taken back', () => {
     const slip = added('1 kg melon');

@@ -39,6 +39,11 @@ export interface MadeBatch<D extends FormulaDocument = FormulaDocument> {
   /** Null while nothing in the pot is understood. */
   readonly balance: Balance | null;
   readonly keeping: Keeping;
+  /**
+   * While it stands off the heat and was weighed there: what comes of it as it is, should it be
+   * filled now.
+   */
+  readonly asWeighed?: Balance;
 }
 
 export interface MadeOptions {
@@ -139,7 +144,8 @@ function asLogged<D extends FormulaDocument>(
     });
   };
   const keeping = keepingOf(formula, made);
-  const result = { document, formula, problems, balance: made };
+  const asWeighed = balanceAsWeighed(boil, mixed, place);
+  const result = { document, formula, problems, balance: made, ...(asWeighed && { asWeighed }) };
   if (!finish) return { ...result, keeping };
   // Where it was really stopped can make the verdict, the process and the storage stricter, never
   // kinder: it is a measurement of the maker's.
@@ -154,6 +160,20 @@ function asLogged<D extends FormulaDocument>(
     strictness(asMeant) > strictness(keeping) ||
     (strictness(asMeant) === strictness(keeping) && !thinner);
   return { ...result, keeping: meant ? asMeant : keeping };
+}
+
+/** What comes of a batch that stands off the heat, by what it weighed there. */
+function balanceAsWeighed(
+  { phase, heat, weighings }: Boil,
+  document: FormulaDocument,
+  place: Kitchen,
+): Balance | undefined {
+  const offSince = heat.at(-1)?.to;
+  if (phase !== 'off-heat' || offSince === undefined) return undefined;
+  const weighed = weighings.findLast(({ at }) => at >= offSince);
+  if (!weighed) return undefined;
+  const finish = { type: 'weight', mass: `${weighed.value.toFixed(3)} kg` } as const;
+  return balance(readFormula(stoppedAt(document, finish), place).formula) ?? undefined;
 }
 
 /** The document as stopped at what was measured, however its stages were planned. */

@@ -1,3 +1,4 @@
+import type { FormulaDocument } from '../formula/index.js';
 import { documentOf } from '../testing/formula.js';
 import { logFrom } from '../testing/log.js';
 import { type BatchEvent, boilFrom, CookingClock } from '../boil-log/index.js';
@@ -11,11 +12,15 @@ const DAMSON = documentOf([
   ['300 ml', 'water'],
   ['1.8 kg', 'white-sugar'],
 ]);
-function potOf(events: readonly BatchEvent[], unsaid: 'in' | 'out' = 'in'): PanContents {
+function potOf(
+  events: readonly BatchEvent[],
+  unsaid: 'in' | 'out' = 'in',
+  document: FormulaDocument = DAMSON,
+): PanContents {
   const boil = boilFrom([LIGHT, ...events]);
   const pot = panContents(
     boil,
-    DAMSON,
+    document,
     { altitude_m: 300 },
     new CookingClock(boil, START),
     START,
@@ -32,6 +37,27 @@ test('sugar that waits for soft skins goes in when the log says so, by the potâ€
   expect(added).toHaveLength(1);
   expect(added[0]?.time_s).toBe(900);
   expect((added[0]?.soluble_kg ?? 0) + (added[0]?.water_kg ?? 0)).toBeCloseTo(1.8, 2);
+});
+
+test('by degrees each part goes in at its time, and at the last what is left of it', () => {
+  const part = event('addition', 10, { text: '600 g sugar', planned: true });
+  const { first, added } = potOf([part, event('sugar-in', 20, {})]);
+  expect(kg(first)).toBeCloseTo(2.3, 1);
+  expect(added.map(({ time_s }) => time_s)).toEqual([600, 1200]);
+  expect(added[0]?.soluble_kg).toBeCloseTo(0.6, 2);
+  expect(added[1]?.soluble_kg).toBeCloseTo(1.2, 2);
+  // While parts go in, the rest is not taken to be in.
+  expect(potOf([part]).added.map(({ soluble_kg }) => soluble_kg)).toEqual([expect.closeTo(0.6, 2)]);
+  // More than there is of it is all of it.
+  const much = event('addition', 12, { text: '1.5 kg sugar', planned: true });
+  const sum = potOf([part, much]).added.reduce((kg_, each) => kg_ + each.soluble_kg, 0);
+  expect(sum).toBeCloseTo(1.8, 2);
+});
+
+test('warmed sugar goes in warm', () => {
+  const warm = potOf([event('sugar-in', 15, {})], 'in', { ...DAMSON, sugarIn: 'warmed' });
+  expect(warm.added[0]?.temperature_C).toBe(80);
+  expect(potOf([event('sugar-in', 15, {})]).added[0]?.temperature_C).toBeUndefined();
 });
 
 test('where nothing is said of it, it is as asked; ticked in the plan beforehand, it is in', () => {

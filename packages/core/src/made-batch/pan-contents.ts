@@ -1,19 +1,8 @@
 import { preparePot, type PreparedPot } from '../balance/index.js';
-import {
-  linesFrom,
-  readFormula,
-  softeningIn,
-  ADD_WHEN,
-  usualAddWhen,
-  withoutPlace,
-  type FormulaDocument,
-  type Kitchen,
-  type PotFormula,
-  type PotLine,
-} from '../formula/index.js';
-import { readLine } from '../reading/index.js';
+import { readFormula, withoutPlace, type FormulaDocument, type Kitchen } from '../formula/index.js';
 import type { Boil, CookingClock, EventBodies } from '../boil-log/index.js';
 import type { AddedMidBoil } from '../thermal/index.js';
+import { additionsIn, laterSugar, type PanAddition } from './additions.js';
 
 /** What stands in the pot of a batch, and what went in after. */
 export interface PanContents {
@@ -23,16 +12,6 @@ export interface PanContents {
   readonly first: PreparedPot;
   /** What went in later, by the pot's clock. */
   readonly added: readonly AddedMidBoil[];
-}
-
-/** Lines of sweetener that wait for soft skins or for the full boil. */
-export function laterSugar({ kind, method, lines }: PotFormula): readonly PotLine[] {
-  const softening = softeningIn(lines);
-  return lines.filter(
-    ({ ingredient, goesIn }) =>
-      ingredient.category === 'sweetener' &&
-      ADD_WHEN.indexOf(goesIn ?? usualAddWhen(kind, method, ingredient, softening)) > 0,
-  );
 }
 
 /** The lines of a document that were put in, and what was left out without being one of them. */
@@ -94,47 +73,53 @@ export function panContents(
   const { formula } = readFormula(withoutOmitted(withoutPlace(written), boil).document, kitchen);
   const whole = preparePot(formula);
   const { sugarInAt } = boil;
-  const isIn = sugarInAt === undefined ? unsaid === 'in' : sugarInAt <= from_ms;
+  const additions = additionsIn(boil, written, kitchen);
+  const isByParts = additions.some(({ isPlanned, isSweetener }) => isPlanned && isSweetener);
+  const isIn = sugarInAt === undefined ? unsaid === 'in' && !isByParts : sugarInAt <= from_ms;
   const later = isIn ? [] : laterSugar(formula);
   const first =
     later.length === 0
       ? whole
       : preparePot({ ...formula, lines: formula.lines.filter((line) => !later.includes(line)) });
   if (!whole || !first) return undefined;
-  const added: AddedMidBoil[] = [];
-  if (sugarInAt !== undefined && later.length > 0) {
-    const soluble_kg = whole.contents.soluble - first.contents.soluble;
-    const insoluble = whole.contents.insoluble - first.contents.insoluble;
-    added.push({
-      time_s: clock.seconds(sugarInAt),
-      soluble_kg,
-      water_kg: whole.contents.mass - first.contents.mass - soluble_kg - insoluble,
-    });
-  }
-  for (const { event, at, undone } of boil.log)
-    if (!undone && event.type === 'addition' && !event.body.planned)
-      added.push({
-        time_s: Math.max(clock.seconds(at), 0),
-        ...additionOf(event.body.text, written, kitchen),
-      });
-  return { whole, first, added };
+  const timeOf_s = (at: number): number => Math.max(clock.seconds(at), 0);
+  const more = additions
+    .filter(({ isPlanned }) => !isPlanned)
+    .map(({ at, water_kg, soluble_kg }) => ({ time_s: timeOf_s(at), water_kg, soluble_kg }));
+  if (later.length === 0) return { whole, first, added: more };
+  const soluble_kg = whole.contents.soluble - first.contents.soluble;
+  const insoluble_kg = whole.contents.insoluble - first.contents.insoluble;
+  const water_kg = whole.contents.mass - first.contents.mass - soluble_kg - insoluble_kg;
+  const temperature_C = formula.sugarIn === 'warmed' ? WARMED_SUGAR_C : undefined;
+  const planned = partsOfSugar(additions, soluble_kg, sugarInAt).map(({ at, share }) => ({
+    time_s: timeOf_s(at),
+    soluble_kg: soluble_kg * share,
+    water_kg: water_kg * share,
+    ...(temperature_C !== undefined && { temperature_C }),
+  }));
+  return { whole, first, added: [...planned, ...more] };
 }
 
-/** What an addition in the log brings; what cannot be understood brings nothing here. */
-function additionOf(
-  text: string,
-  written: FormulaDocument,
-  kitchen: Kitchen,
-): Pick<AddedMidBoil, 'water_kg' | 'soluble_kg'> {
-  const { formula } = readFormula(
-    { ...withoutPlace(written), lines: [...linesFrom(readLine(text, written), written)] },
-    kitchen,
-  );
-  const contents = preparePot(formula)?.contents;
-  return contents
-    ? {
-        water_kg: contents.mass - contents.soluble - contents.insoluble,
-        soluble_kg: contents.soluble,
-      }
-    : { water_kg: 0, soluble_kg: 0 };
+/** Sugar that was warmed in a low oven is about so warm as it goes in, C. Common practice. */
+const WARMED_SUGAR_C = 80;
+
+/**
+ * When the planned sugar went in, and how much of it: the parts that were logged, and at "the sugar
+ * is in" what was left of it.
+ */
+function partsOfSugar(
+  additions: readonly PanAddition[],
+  planned_kg: number,
+  sugarInAt: number | undefined,
+): readonly { readonly at: number; readonly share: number }[] {
+  let left = 1;
+  const parts = additions
+    .filter(({ isPlanned, isSweetener }) => isPlanned && isSweetener)
+    .filter(({ at }) => sugarInAt === undefined || at <= sugarInAt)
+    .map(({ at, soluble_kg }) => {
+      const share = Math.min(soluble_kg / Math.max(planned_kg, 1e-9), left);
+      left -= share;
+      return { at, share };
+    });
+  return sugarInAt === undefined ? parts : [...parts, { at: sugarInAt, share: left }];
 }

@@ -18,6 +18,7 @@ export type StepCode =
   | 'soften'
   | 'pectin'
   | 'sugar'
+  | 'warm-sugar'
   | 'bring-up'
   | 'boil'
   | 'test'

@@ -53,6 +53,21 @@ describe('steps follow the way to a set', () => {
     const found = codes(steps(title));
     expect(found.filter((code) => wanted.includes(code))).toEqual(wanted);
   });
+  test('warmed sugar is put into the oven a quarter of an hour before it goes in', () => {
+    const { formula, balance, keeping } = computeFormula(
+      { ...starter('Damson jam'), sugarIn: 'warmed' },
+      { altitude_m: 1180 },
+    );
+    if (!balance) throw new Error('nothing in the pan');
+    const list = planSteps(formula, balance, keeping, {});
+    expect(list.find(({ code }) => code === 'warm-sugar')).toMatchObject({
+      attention: 'needs-watching',
+      before: { code: 'sugar', minutes: 15 },
+      caution: expect.stringMatching(/hot/),
+    });
+    expect(list.find(({ code }) => code === 'sugar')?.text).toMatch(/warm sugar/);
+    expect(codes(steps('Damson jam'))).not.toContain('warm-sugar');
+  });
   test('every line of the pot goes in once', () => {
     for (const document of STARTERS) {
       const { formula } = made(document.title);

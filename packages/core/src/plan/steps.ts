@@ -4,6 +4,7 @@ import {
   usualAddWhen,
   type AddWhen,
   type PotFormula,
+  type SugarIn,
 } from '../formula/index.js';
 import { FILL_WITHOUT_FOAM, type Balance } from '../balance/index.js';
 import type { Keeping, Process } from '../keeping/index.js';
@@ -178,12 +179,18 @@ const stirInPectin = step(
   (batch) => isGel(batch) && batch.linesAt('before-sugar').length > 0,
 );
 
+const SUGAR_TEXT: Readonly<Record<SugarIn, string>> = {
+  'at-once': 'stir the sugar in until it is fully dissolved',
+  'by-degrees': 'stir the sugar in a third at a time, each fully dissolved before the next',
+  warmed: 'stir the warm sugar in until it is fully dissolved; it takes half the time',
+};
+
 const addSugar = step(
   'sugar',
   'cannot-leave',
-  ({ linesAt }) => ({
-    text: 'take it down, stir the sugar in until no grain is felt on the spoon',
-    minutes: [4, 8],
+  ({ linesAt, formula: { sugarIn } }) => ({
+    text: `lower the heat; ${SUGAR_TEXT[sugarIn]}`,
+    minutes: sugarIn === 'by-degrees' ? [8, 16] : [4, 8],
     lines: linesAt('skins-soft'),
     cue: 'the spoon no longer grates',
   }),
@@ -426,6 +433,21 @@ const heatJars = step('jars-hot', 'hands-on', ({ process }) => ({
   },
 }));
 
+/** So long in a low oven, minutes. Common practice. */
+const WARM_SUGAR_MIN = 15;
+
+const warmSugar = step(
+  'warm-sugar',
+  'needs-watching',
+  ({ cooking }) => ({
+    text: 'warm the sugar in a shallow dish in a low oven: it dissolves faster and cools the pan less',
+    minutes: [10, WARM_SUGAR_MIN],
+    before: { code: cooking === 'softened-boil' ? 'sugar' : 'boil', minutes: WARM_SUGAR_MIN },
+    caution: 'the dish is hot: dry oven cloths; sugar that browns is too hot',
+  }),
+  (batch) => isBoiled(batch) && batch.formula.sugarIn === 'warmed' && !batch.macerated,
+);
+
 const coldPlates = step(
   'plates',
   'hands-on',
@@ -466,6 +488,7 @@ const STEP_RULES: readonly StepRule[] = [
   heatCanner,
   boilWater,
   heatJars,
+  warmSugar,
   coldPlates,
 ];
 

@@ -181,15 +181,22 @@ export interface AddedMidBoil {
   readonly time_s: number;
   readonly water_kg: number;
   readonly soluble_kg: number;
+  /** How warm it is as it goes in, C. @default PANTRY_C */
+  readonly temperature_C?: number;
   /** The whole pot is this warm then: it comes back from a pause. */
   readonly cooledTo_C?: number;
 }
 
-/** Something as warm as the kitchen goes into the pot, in place. */
-export function putInto(state: PotState, water_kg: number, soluble_kg: number): void {
+/** Something goes into the pot, in place; as warm as the kitchen unless said. */
+export function putInto(
+  state: PotState,
+  water_kg: number,
+  soluble_kg: number,
+  temperature_C = PANTRY_C,
+): void {
   const before = massOfPot(state);
   state.water += water_kg;
   state.soluble += soluble_kg;
   state.temperature_C =
-    (state.temperature_C * before + PANTRY_C * (water_kg + soluble_kg)) / massOfPot(state);
+    (state.temperature_C * before + temperature_C * (water_kg + soluble_kg)) / massOfPot(state);
 }

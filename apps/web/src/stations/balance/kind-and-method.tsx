@@ -4,6 +4,8 @@ import {
   KINDS,
   METHODS_OF_KIND,
   RISE_LIMITS_K,
+  SUGAR_IN,
+  type SugarIn,
   USUAL_FINISHES,
   type FinishType,
   type Kind,
@@ -24,6 +26,12 @@ const STARTING_FINISH: Readonly<Record<FinishType, FinishBody>> = {
   weight: { type: 'weight', mass: '' },
   consistency: { type: 'consistency' },
   curd: { type: 'curd' },
+};
+
+const SUGAR_IN_WORDS: Readonly<Record<SugarIn, string>> = {
+  'at-once': 'All at once',
+  'by-degrees': 'A part at a time',
+  warmed: 'Warmed, at once',
 };
 
 const usualFinish = (method: Method): FinishBody =>
@@ -49,7 +57,7 @@ interface ChoiceProps<T extends string> {
   readonly value: T;
   readonly options: readonly T[];
   readonly words: Readonly<Record<T, string>>;
-  readonly shortcut: ShortcutId;
+  readonly shortcut?: ShortcutId;
   readonly onChange: (value: T) => void;
 }
 
@@ -65,7 +73,7 @@ function Choice<T extends string>({
     <label className="flex min-w-[9rem] flex-1 flex-col gap-1 text-sm text-soft sm:flex-none">
       {label}
       <select
-        {...shortcutTarget(shortcut)}
+        {...(shortcut && shortcutTarget(shortcut))}
         className="select w-full text-base-content"
         value={value}
         onChange={(event) => onChange(event.target.value as T)}
@@ -164,6 +172,19 @@ export function KindAndMethod() {
             placeholder="77 °C"
             onChange={(temperature) =>
               setFinish({ type: 'curd', ...(temperature !== undefined && { temperature }) })
+            }
+          />
+        )}
+        {kind !== 'curd' && (
+          <Choice
+            label="Sugar goes in"
+            value={document.sugarIn ?? 'at-once'}
+            options={SUGAR_IN}
+            words={SUGAR_IN_WORDS}
+            onChange={(sugarIn) =>
+              change('sugar', ({ sugarIn: _, ...was }) =>
+                sugarIn === 'at-once' ? was : { ...was, sugarIn },
+              )
             }
           />
         )}

@@ -38,6 +38,7 @@ import { AdditionRow } from './addition-row.js';
 import { BoilActions, type Opened } from './boil-actions.js';
 import { ReadingEntry } from './reading-entry.js';
 import { Readouts } from './readouts.js';
+import { SugarSoFar } from './sugar-so-far.js';
 import { ThicknessRow } from './thickness-row.js';
 import { useWatched } from './use-watched.js';
 
@@ -151,6 +152,12 @@ function AtTheStove() {
       <OffHeatDue />
       {!big && <OtherBatches />}
       {!done && boil.sugarInAt === undefined && <MixtureField />}
+      {!done && (
+        <SugarSoFar
+          onPart={(text, planned) => log(id, 'addition', { text, planned })}
+          onAllIn={() => log(id, 'sugar-in', {})}
+        />
+      )}
       {!done && <CookingPlaceChoice />}
       {open === 'measure' && (
         <MeasureRow
