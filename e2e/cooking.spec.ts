@@ -127,6 +127,15 @@ test('an outdoor kettle with a crew, sugared to taste', async ({ page }) => {
   await page.getByRole('button', { name: /^I added…/ }).click();
   await page.getByRole('textbox', { name: 'I added…' }).fill('3 kg sugar');
   await page.getByRole('button', { name: /^Log$|^more than it$/ }).click();
+  // By degrees to taste: a tap a part, and their running sum.
+  const sugar = page.getByRole('region', { name: 'Sugar so far' });
+  await expect(sugar.getByRole('status')).toContainText('3.00 kg');
+  await sugar.getByRole('button', { name: '+ 500 g' }).click();
+  await expect(sugar.getByRole('status')).toContainText('3.50 kg in 2 parts');
+  await expect(page.getByLabel('Jars to have ready')).toContainText(/\d+ to \d+ × 340 g jars/);
+  await expect(
+    page.getByRole('img', { name: /^What is in the pan: .* now.*1 measured$/ }),
+  ).toBeVisible();
   await page.getByRole('button', { name: /^Thickness/ }).click();
   await page.getByRole('button', { name: 'mounds, no ring' }).click();
   await page.getByRole('button', { name: /^Finish cooking/ }).click();

@@ -19,6 +19,7 @@ export default defineConfig({
   use: {
     // A new browser would fetch the whole app beside every test; the file that is about it lets it.
     serviceWorkers: 'block',
+    contextOptions: { reducedMotion: 'reduce' },
     actionTimeout: 20_000,
     navigationTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
@@ -32,6 +33,8 @@ export default defineConfig({
         '--no-sandbox',
         '--disable-dev-shm-usage',
         '--disable-gpu',
+        '--disable-software-rasterizer',
+        '--in-process-gpu',
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',

@@ -314,6 +314,8 @@ export {
   unprocessedJars,
 } from './made-batch/index.js';
 export {
+  jarsAhead,
+  type JarsAhead,
   type Advice,
   type AdviceCode,
   adviceFor,

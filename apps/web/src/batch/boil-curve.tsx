@@ -16,6 +16,7 @@ import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Boil, WatchedBoil } from '@idle-kettle/core';
 import type { Theme } from '../ui/theme.js';
+import { CHART_FONT, CHART_INK } from './chart-ink.js';
 import { useFormats } from '../ui/preferences.js';
 import { MINUTE_MS } from '@idle-kettle/core';
 
@@ -30,28 +31,6 @@ Chart.register(
   Decimation,
   annotation,
 );
-
-const INK = {
-  day: {
-    soft: '#6d5a62',
-    line: '#dfd2bc',
-    dot: '#a9531f',
-    gel: '#33692f',
-    curdles: '#a3262f',
-    ahead: '#6e2a4f',
-    band: '#6e2a4f2e',
-  },
-  night: {
-    soft: '#b9a6ac',
-    line: '#4a3a43',
-    dot: '#efa467',
-    gel: '#8ccb7e',
-    curdles: '#ff9b8f',
-    ahead: '#e39bc2',
-    band: '#e39bc240',
-  },
-} as const;
-const FONT = { family: 'Atkinson Hyperlegible Next Variable', size: 13 };
 
 /** Degrees between two lines of the scale, so that a handful of them fit. */
 function stepFor(degrees: number): number {
@@ -93,7 +72,7 @@ function ahead(
   gel_C: number,
   now: number,
   toUnit: (celsius: number) => number,
-  ink: (typeof INK)['day'] | (typeof INK)['night'],
+  ink: (typeof CHART_INK)[Theme],
 ) {
   if (!watched || watched.path.length < 2) return [];
   const { low, mid, high } = watched.forecast.left_s;
@@ -156,7 +135,7 @@ export default function Curve({
   watched,
 }: CurveProps) {
   const formats = useFormats();
-  const ink = INK[theme];
+  const ink = CHART_INK[theme];
   const start = boil.startedAt ?? 0;
   const { toUnit } = formats;
   const data = useMemo<ChartData<'line', { x: number; y: number }[]>>(
@@ -209,7 +188,7 @@ export default function Curve({
         border: { color: ink.line },
         ticks: {
           color: ink.soft,
-          font: FONT,
+          font: CHART_FONT,
           callback: (value) => `${value} min`,
           stepSize: longest / 4,
         },
@@ -219,7 +198,12 @@ export default function Curve({
         max: Math.ceil(toUnit(most) / step) * step,
         grid: { color: ink.line },
         border: { display: false },
-        ticks: { color: ink.soft, font: FONT, callback: (value) => `${value}°`, stepSize: step },
+        ticks: {
+          color: ink.soft,
+          font: CHART_FONT,
+          callback: (value) => `${value}°`,
+          stepSize: step,
+        },
       },
     },
     plugins: {
@@ -246,7 +230,7 @@ export default function Curve({
               yAdjust: -13,
               backgroundColor: 'transparent',
               color: ink.gel,
-              font: { ...FONT, size: 15, weight: 'bold' },
+              font: { ...CHART_FONT, size: 15, weight: 'bold' },
             },
           },
           ...(curdles_C !== undefined && {
@@ -264,7 +248,7 @@ export default function Curve({
                 yAdjust: -13,
                 backgroundColor: 'transparent',
                 color: ink.curdles,
-                font: { ...FONT, size: 15, weight: 'bold' },
+                font: { ...CHART_FONT, size: 15, weight: 'bold' },
               },
             },
           }),

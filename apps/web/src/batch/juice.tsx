@@ -12,6 +12,7 @@ import { useBatch } from './batch-context.js';
 
 const JUICE_WORDS: Readonly<Record<JuiceMethod, string>> = {
   drip: 'dripped through a cloth, clear',
+  'drip-twice': 'dripped twice, with fresh water on the pulp',
   press: 'pressed or squeezed, more and cloudy',
   steam: 'by a steam juicer',
   raw: 'ground raw and dripped',

@@ -30,8 +30,8 @@ export function VerdictPanel() {
         <MainProblem />
         {readyJars > 0 && (
           <p className="mt-3 text-soft">
-            Have <strong className="text-base-content">{readyJars}</strong> clean hot jars
-            ready; one is a spare.
+            Have <strong className="text-base-content">{readyJars}</strong> clean hot jars ready;
+            one is a spare.
           </p>
         )}
         {balance && boil.phase !== 'done' && <ToBeSurer balance={balance} />}

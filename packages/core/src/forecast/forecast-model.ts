@@ -292,16 +292,23 @@ export class ForecastModel {
     return last;
   }
 
-  /** What the thermometer shows from the start to `until_s`, for a curve to draw. */
-  path(parameters: Float64Array, until_s: number): { time_s: number; reading_C: number }[] {
-    const points: { time_s: number; reading_C: number }[] = [];
+  /** What thermometer and scale show from the start to `until_s`, for a curve to draw. */
+  path(parameters: Float64Array, until_s: number): PathPoint[] {
+    const points: PathPoint[] = [];
     const every = Math.max(Math.round(until_s / this.step_s / PATH_POINTS), 1) * this.step_s;
-    this.follow(parameters, until_s, (time_s, _, reading_C) => {
-      if (time_s % every === 0) points.push({ time_s, reading_C });
+    this.follow(parameters, until_s, (time_s, state, reading_C) => {
+      if (time_s % every === 0) points.push({ time_s, reading_C, mass_kg: massOfPot(state) });
       return true;
     });
     return points;
   }
+}
+
+/** What the instruments show at a time of the model. */
+export interface PathPoint {
+  readonly time_s: number;
+  readonly reading_C: number;
+  readonly mass_kg: number;
 }
 
 /** How far the pan is from its target, in the target's unit; 0 or less when it is there. */

@@ -8,6 +8,7 @@ import {
   MOST_AHEAD_S,
   type ForecastInput,
   type Fitted,
+  type PathPoint,
 } from './forecast-model.js';
 
 export interface Forecast {
@@ -29,7 +30,9 @@ export interface Forecast {
   /** What will be in the pan at the times that were asked for. */
   readonly looks: readonly { readonly time_s: number; readonly mass_kg: Range }[];
   /** Where the curve is going: reading against time, for the band that is drawn. */
-  readonly path: readonly { readonly time_s: number; readonly reading_C: number }[];
+  readonly path: readonly PathPoint[];
+  /** In the pan at the likely end, of a cook that is looked ahead for hours. */
+  readonly atEnd_kg?: Range;
   /** Root mean square of what the fit leaves, in standard deviations of the instruments. */
   readonly misfit: number;
 }
@@ -179,6 +182,9 @@ export function forecast(input: ForecastInput): Forecast {
       time_s,
       mass_kg: massAt_kg(model, fit, now_s, time_s),
     })),
+    ...(input.mostAhead_s !== undefined && {
+      atEnd_kg: massAt_kg(model, fit, now_s, Math.min(end_s, now_s + mostAhead_s)),
+    }),
     path: model.path(fit.parameters, Math.min(end_s + DRAWN_PAST_S, now_s + mostAhead_s)),
     misfit:
       observations.length > 0 ? Math.sqrt(sumOfSquares(fit.residuals) / observations.length) : 0,

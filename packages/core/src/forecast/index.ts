@@ -8,6 +8,7 @@ export {
 } from './evidence.js';
 export type { ForecastInput } from './forecast-model.js';
 export { forecast, type Forecast } from './forecast.js';
+export { jarsAhead, type JarsAhead } from './jars-ahead.js';
 export { simulateFormula } from './formula-boil.js';
 export type { Observation } from './observations.js';
 export { type PlaceInTime, placesSoFar } from './places-in-time.js';

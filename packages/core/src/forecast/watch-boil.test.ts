@@ -183,6 +183,26 @@ test('what was left out is not in the pot that is watched', () => {
   expect(mass([...log, event('omission', 10, { ingredient: 'honey' })])).toBeCloseTo(whole, 6);
 });
 
+test('what is added beyond the formula is in the finish: sugar with its water, water not', () => {
+  const log = [
+    event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 }),
+    event('reading', 300, { temperature_C: 60 }),
+  ];
+  const finish = (...texts: string[]): WatchedBoil | undefined =>
+    at(
+      [...log, ...texts.map((text) => event('addition', 200, { text }))],
+      DAMSON,
+      TRIAL_KITCHEN.kitchen,
+      310,
+    );
+  const { finishMass_kg = NaN, finishSolidsPercent = NaN } = finish() ?? {};
+  expect(finish('250 ml water')?.finishMass_kg).toBeCloseTo(finishMass_kg, 6);
+  expect(finish('500 g sugar')?.finishMass_kg).toBeCloseTo(
+    finishMass_kg + 0.5 / (finishSolidsPercent / 100),
+    2,
+  );
+});
+
 test('sugar that goes in late is not in the pot before', () => {
   const log = [
     event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 }),

@@ -28,7 +28,13 @@ export interface WatchedBoil {
   readonly now: number;
   readonly forecast: Forecast;
   /** Where the thermometer will go, against time in milliseconds since 1970. */
-  readonly path: readonly { readonly at: number; readonly reading_C: number }[];
+  readonly path: readonly {
+    readonly at: number;
+    readonly reading_C: number;
+    readonly mass_kg: number;
+  }[];
+  /** Weights and depths of the log, as what was in the pan, kg. */
+  readonly weighed: readonly { readonly at: number; readonly mass_kg: number }[];
   /** Kilograms in the pot at the finish, for the scale. */
   readonly finishMass_kg: number;
   /** What the refractometer shows at the finish, per cent. */
@@ -147,11 +153,32 @@ export function watchBoil(
     forecast: byClock
       ? { ...made, left_s: { low: clockLeft_s, mid: clockLeft_s, high: clockLeft_s } }
       : made,
-    path: made.path.map(({ time_s, reading_C }) => ({ at: clock.at(time_s), reading_C })),
-    finishMass_kg: whole.outcome.finished,
+    path: made.path.map(({ time_s, reading_C, mass_kg }) => ({
+      at: clock.at(time_s),
+      reading_C,
+      mass_kg,
+    })),
+    weighed: input.observations.flatMap((each) =>
+      'mass_kg' in each ? [{ at: clock.at(each.time_s), mass_kg: each.mass_kg }] : [],
+    ),
+    finishMass_kg: finishMass_kg(whole, pot.more),
     finishSolidsPercent: whole.outcome.solids,
     ...(then && { leftThen_kg: then.mass_kg }),
   };
+}
+
+/** What is in the pan at the finish: by the formula, and what was added to it. */
+function finishMass_kg(
+  { formula: { finish }, outcome, rule }: PreparedPot,
+  more: readonly AddedMidBoil[],
+): number {
+  const soluble_kg = more.reduce((sum, each) => sum + each.soluble_kg, 0);
+  const water_kg = more.reduce((sum, each) => sum + each.water_kg, 0);
+  if (finish.type === 'weight') return outcome.finished;
+  const isByClock = rule.type === 'stages' || ['hard-boil', 'curd'].includes(finish.type);
+  // A finish by concentration is reached with all sugar in it; the water added is boiled off again.
+  const added_kg = isByClock ? soluble_kg + water_kg : soluble_kg / (outcome.solids / 100);
+  return outcome.finished + added_kg;
 }
 
 /** How well a depth tells the mass in the pan, share, standard deviation: an uneven base. A guess. */
@@ -209,6 +236,8 @@ function steamedBefore(start: PotState, onHeat_s: number, pot_kg: number, net_W:
 /** A boil as the kettle model takes it. */
 export interface ModelledPot {
   readonly whole: PreparedPot;
+  /** What went in beyond the formula. */
+  readonly more: readonly AddedMidBoil[];
   readonly clock: CookingClock;
   readonly input: ForecastInput;
 }
@@ -281,7 +310,7 @@ export function modelledPot(
     ...(isGentleThroughout && { step_s: GENTLE_STEP_S }),
     now_s: Math.max(clock.seconds(now), 0),
   };
-  return { whole, clock, input };
+  return { whole, more: pot.more, clock, input };
 }
 
 /**

@@ -1,4 +1,10 @@
-import { ingredientById, isProduce, JUICE_METHODS, namesOf } from '../produce/index.js';
+import {
+  ingredientById,
+  isProduce,
+  JUICE_METHODS,
+  namesOf,
+  type JuiceMethod,
+} from '../produce/index.js';
 import { MEASURES, parseAmount, type WritingHabit } from '../quantity/index.js';
 import type { Place } from '../water/index.js';
 import {
@@ -35,6 +41,8 @@ export interface PotFormula {
   readonly kind: Kind;
   readonly method: Method;
   readonly lines: readonly PotLine[];
+  /** How the juice of fruit that gives it is won. */
+  readonly juiceBy: JuiceMethod;
   readonly finish: Finish;
   readonly sugarIn: SugarIn;
   /** How it cooks; empty where the document does not say. */
@@ -120,7 +128,16 @@ function readMixture(reader: Reader, value: unknown): number | undefined {
   return undefined;
 }
 
-function readLines(reader: Reader, doc: Json, kind: Kind, kitchen: Kitchen): PotLine[] {
+const readJuiceBy = (reader: Reader, value: unknown): JuiceMethod =>
+  value === undefined ? 'drip' : reader.oneOf('juiceBy', value, JUICE_METHODS, 'drip');
+
+function readLines(
+  reader: Reader,
+  doc: Json,
+  kind: Kind,
+  kitchen: Kitchen,
+  juiceBy: JuiceMethod,
+): PotLine[] {
   const given = doc.lines;
   if (!Array.isArray(given)) {
     reader.problem('lines', `${quoted(given)}: write a list of { "ingredient", "amount" }`);
@@ -135,10 +152,6 @@ function readLines(reader: Reader, doc: Json, kind: Kind, kitchen: Kitchen): Pot
   const written = some.flatMap((line, index) =>
     ratios[index] ? [] : (readLine(reader, index, line, kitchen) ?? []),
   );
-  const juiceBy =
-    doc.juiceBy === undefined
-      ? 'drip'
-      : reader.oneOf('juiceBy', doc.juiceBy, JUICE_METHODS, 'drip');
   const lines = juicedLines(written, juiceBy);
   const mixture_ml = readMixture(reader, doc.mixture);
   const context: RatioContext = {
@@ -189,7 +202,8 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
   const reader = new Reader();
   const doc = readEnvelope(reader, document);
   const { kind, method } = readKind(reader, doc);
-  const lines = readLines(reader, doc, kind, kitchen);
+  const juiceBy = readJuiceBy(reader, doc.juiceBy);
+  const lines = readLines(reader, doc, kind, kitchen, juiceBy);
   const wanted = readFinish(reader, doc.finish, kind, method);
   const stages = readStages(reader, doc.stages);
   const sugarIn =
@@ -205,6 +219,7 @@ export function readFormula(document: unknown, kitchen: Kitchen = {}): Reading {
     kind,
     method,
     lines,
+    juiceBy,
     finish,
     sugarIn,
     stages,

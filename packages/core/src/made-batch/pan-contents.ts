@@ -12,6 +12,8 @@ export interface PanContents {
   readonly first: PreparedPot;
   /** What went in later, by the pot's clock. */
   readonly added: readonly AddedMidBoil[];
+  /** Of that, what is more than the formula has. */
+  readonly more: readonly AddedMidBoil[];
 }
 
 /** The lines of a document that were put in, and what was left out without being one of them. */
@@ -86,7 +88,7 @@ export function panContents(
   const more = additions
     .filter(({ isPlanned }) => !isPlanned)
     .map(({ at, water_kg, soluble_kg }) => ({ time_s: timeOf_s(at), water_kg, soluble_kg }));
-  if (later.length === 0) return { whole, first, added: more };
+  if (later.length === 0) return { whole, first, added: more, more };
   const soluble_kg = whole.contents.soluble - first.contents.soluble;
   const insoluble_kg = whole.contents.insoluble - first.contents.insoluble;
   const water_kg = whole.contents.mass - first.contents.mass - soluble_kg - insoluble_kg;
@@ -97,7 +99,7 @@ export function panContents(
     water_kg: water_kg * share,
     ...(temperature_C !== undefined && { temperature_C }),
   }));
-  return { whole, first, added: [...planned, ...more] };
+  return { whole, first, added: [...planned, ...more], more };
 }
 
 /** Sugar that was warmed in a low oven is about so warm as it goes in, C. Common practice. */

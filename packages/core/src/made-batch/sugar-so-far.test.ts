@@ -1,7 +1,7 @@
 import { documentOf } from '../testing/formula.js';
 import { logFrom } from '../testing/log.js';
 import { boilFrom, type BatchEvent } from '../boil-log/index.js';
-import { readFormula, type FormulaDocument } from '../formula/index.js';
+import type { FormulaDocument } from '../formula/index.js';
 import { sugarSoFar, type SugarSoFar } from './sugar-so-far.js';
 
 const START = Date.parse('2026-10-03T15:00:00.000Z');
@@ -16,8 +16,11 @@ const TASTED = documentOf([
 ]);
 
 function sumOf(document: FormulaDocument, ...events: readonly BatchEvent[]): SugarSoFar {
-  const boil = boilFrom([event('light', 0, { gelTemperature_C: 104, boilingPoint_C: 99.6 }), ...events]);
-  return sugarSoFar(boil, document, readFormula(document).formula, {});
+  const boil = boilFrom([
+    event('light', 0, { gelTemperature_C: 104, boilingPoint_C: 99.6 }),
+    ...events,
+  ]);
+  return sugarSoFar(boil, document, {});
 }
 const part = (minute: number, text: string): BatchEvent =>
   event('addition', minute, { text, planned: true });

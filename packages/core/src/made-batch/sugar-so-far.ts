@@ -1,8 +1,9 @@
 import {
   isToTaste,
+  readFormula,
+  withoutPlace,
   type FormulaDocument,
   type Kitchen,
-  type PotFormula,
 } from '../formula/index.js';
 import { ingredientById } from '../produce/index.js';
 import type { Boil } from '../boil-log/index.js';
@@ -23,16 +24,19 @@ export interface SugarSoFar {
   readonly isToTaste: boolean;
 }
 
-/** The sugar that went in so far, from the log. */
+/**
+ * The sugar that went in so far, from the log.
+ * @param written the formula as it is written, without what the log adds
+ */
 export function sugarSoFar(
   boil: Pick<Boil, 'log' | 'sugarInAt'>,
   written: FormulaDocument,
-  formula: PotFormula,
   kitchen: Kitchen,
 ): SugarSoFar {
   const parts = additionsIn(boil, written, kitchen).filter(({ isSweetener }) => isSweetener);
   const sumOf = (some: readonly PanAddition[]): number =>
     some.reduce((sum, { mass_kg }) => sum + mass_kg, 0);
+  const { formula } = readFormula(withoutPlace(written), kitchen);
   const planned_kg = laterSugar(formula).reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
   const plannedIn_kg = sumOf(parts.filter(({ isPlanned }) => isPlanned));
   const toGo_kg = boil.sugarInAt === undefined ? Math.max(planned_kg - plannedIn_kg, 0) : 0;

@@ -57,6 +57,23 @@ test('a jelly is dripped, and grape juice settles too', () => {
     ),
   ).toBeUndefined();
 });
+test.each([
+  ['drip', ['simmer', 'drip']],
+  ['drip-twice', ['simmer', 'drip', 'simmer-again', 'drip-again']],
+  ['press', ['simmer', 'press']],
+  ['steam', ['steam-juice']],
+  ['raw', ['grind', 'drip']],
+] as const)('juice by %s takes the steps of it, and no others', (juiceBy, wanted) => {
+  const steps = of(
+    [
+      ['1 l', 'redcurrant', 'juice'],
+      ['800 g', 'white-sugar'],
+    ],
+    { kind: 'jelly', juiceBy },
+  );
+  const all = /^(?:simmer|drip|press|grind|steam)/;
+  expect(steps.map(({ code }) => code).filter((code) => all.test(code))).toEqual(wanted);
+});
 test('an infusion stands cold for 15 to 24 hours', () => {
   const infuse = find(
     of(

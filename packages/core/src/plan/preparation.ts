@@ -1,5 +1,5 @@
 import type { PotFormula, PotLine } from '../formula/index.js';
-import { isProduce, type Form } from '../produce/index.js';
+import { isProduce, settlesOvernight, type Form, type JuiceMethod } from '../produce/index.js';
 import { DAY_MIN, HOUR_MIN } from '../quantity/index.js';
 
 /** What is done before cooking; preparing and thawing are of one ingredient. */
@@ -7,7 +7,12 @@ export type PreparationCode =
   | `prepare-${string}`
   | `thaw-${string}`
   | 'simmer'
+  | 'steam-juice'
+  | 'grind'
   | 'drip'
+  | 'press'
+  | 'simmer-again'
+  | 'drip-again'
   | 'settle'
   | 'soak'
   | 'soften-peel'
@@ -96,11 +101,13 @@ const SQUEEZED: ReadonlySet<string> = new Set([
   'mandarin',
   'grapefruit',
 ]);
-const givesJuice = ({ produce }: Prepared, ...ids: readonly string[]): boolean =>
-  produce.some(
-    ({ form, ingredient: { id } }) =>
-      form === 'juice' && !SQUEEZED.has(id) && (ids.length === 0 || ids.includes(id)),
-  );
+/** Fruit gives its juice, and by one of these. */
+const isJuicedBy = (
+  { produce, formula: { juiceBy } }: Prepared,
+  ...methods: readonly JuiceMethod[]
+): boolean =>
+  methods.includes(juiceBy) &&
+  produce.some(({ form, ingredient: { id } }) => form === 'juice' && !SQUEEZED.has(id));
 /** Fruit that is left whole, or nearly: it stays whole in its sugar. */
 const WHOLE_FORMS: ReadonlySet<Form> = new Set<Form>(['hulled', 'pitted', 'whole']);
 
@@ -112,7 +119,33 @@ const PREPARATION_RULES: readonly PreparationRule[] = [
     minutes: { least: 15, most: 40 },
     handsOff: false,
     optional: false,
-    needed: (prepared) => givesJuice(prepared),
+    needed: (prepared) => isJuicedBy(prepared, 'drip', 'drip-twice', 'press'),
+  },
+  {
+    code: 'steam-juice',
+    text: 'steam the fruit until its juice has run',
+    minutes: { least: 45, most: 90 },
+    handsOff: false,
+    optional: false,
+    caution: 'steam burns, and so does the juice; a pan that boils dry is ruined: top up its water',
+    needed: (prepared) => isJuicedBy(prepared, 'steam'),
+  },
+  {
+    code: 'grind',
+    text: 'grind the fruit raw',
+    minutes: { least: 10, most: 25 },
+    handsOff: false,
+    optional: false,
+    needed: (prepared) => isJuicedBy(prepared, 'raw'),
+  },
+  {
+    code: 'press',
+    text: 'press it through the cloth: more juice, and cloudy',
+    minutes: { least: 10, most: 25 },
+    handsOff: false,
+    optional: false,
+    caution: 'hot pulp scalds: let it cool until it can be held',
+    needed: (prepared) => isJuicedBy(prepared, 'press'),
   },
   {
     code: 'drip',
@@ -120,15 +153,32 @@ const PREPARATION_RULES: readonly PreparationRule[] = [
     minutes: { least: 2 * HOUR_MIN, most: 12 * HOUR_MIN },
     handsOff: true,
     optional: false,
-    needed: (prepared) => givesJuice(prepared),
+    needed: (prepared) => isJuicedBy(prepared, 'drip', 'drip-twice', 'raw'),
+  },
+  {
+    code: 'simmer-again',
+    text: 'put the pulp back in the pan with the last third of the water, and simmer it again',
+    minutes: { least: 20, most: 30 },
+    handsOff: false,
+    optional: false,
+    needed: (prepared) => isJuicedBy(prepared, 'drip-twice'),
+  },
+  {
+    code: 'drip-again',
+    text: 'let it drip a second time, and add that juice to the first',
+    minutes: { least: 2 * HOUR_MIN, most: 12 * HOUR_MIN },
+    handsOff: true,
+    optional: false,
+    needed: (prepared) => isJuicedBy(prepared, 'drip-twice'),
   },
   {
     code: 'settle',
-    text: 'let grape juice settle in the cold, and pour it off its crystals',
+    text: 'let the juice settle overnight in the cold, and pour it off its crystals; a little stays behind',
     minutes: { least: 12 * HOUR_MIN, most: DAY_MIN },
     handsOff: true,
     optional: false,
-    needed: (prepared) => givesJuice(prepared, 'grape', 'slip-skin-grape'),
+    needed: ({ produce }) =>
+      produce.some(({ form, ingredient }) => form === 'juice' && settlesOvernight(ingredient)),
   },
   {
     code: 'soak',

@@ -16,6 +16,7 @@ export {
   juiceOf,
   juiceVolume_ml,
   MASHED_CUPS,
+  settlesOvernight,
   waterForJuice,
 } from './juice.js';
 export { type Composition, compositionOf, isProduce, knownForms, massOf } from './mass.js';

@@ -2,7 +2,13 @@ import { parseAmount } from '../quantity/index.js';
 import { ingredientById } from './find.js';
 import type { Ingredient } from './ingredient.js';
 import { massOf } from './mass.js';
-import { fruitForJuice, juiceOf, juiceVolume_ml, waterForJuice } from './juice.js';
+import {
+  fruitForJuice,
+  juiceOf,
+  juiceVolume_ml,
+  settlesOvernight,
+  waterForJuice,
+} from './juice.js';
 
 const POUND_KG = 0.45359237;
 const CUP_ML = 236.588;
@@ -44,6 +50,24 @@ test('pressed fruit gives more, and there and back is the same', () => {
   const pressed = juiceOf([{ ingredient: apple, mass_kg: one }], waterForJuice(apple), 'press');
   expect(pressed.juice_kg.mid).toBeGreaterThan(dripped.juice_kg.mid * 1.2);
   expect(fruitForJuice(apple, dripped.juice_kg.mid).fruit_kg.mid).toBeCloseTo(1, 9);
+});
+
+// Common practice: fresh water on the pulp wins back much of what it holds.
+test('dripped twice the same water wins more of the sugar, and little less juice', () => {
+  const quince = fruit('quince');
+  const fruits = [{ ingredient: quince, mass_kg: { low: 1, mid: 1, high: 1 } }];
+  const once = juiceOf(fruits, 1.04);
+  const twice = juiceOf(fruits, 1.04, 'drip-twice');
+  expect(twice.dissolvedShare).toBeGreaterThan(once.dissolvedShare + 0.1);
+  expect(twice.dissolvedShare).toBeLessThan(1);
+  expect(twice.juice_kg.mid / once.juice_kg.mid).toBeGreaterThan(0.7);
+  expect(twice.juice_kg.mid).toBeLessThan(once.juice_kg.mid);
+});
+
+test('grape juice is poured off its crystals: a little of it stays behind', () => {
+  const grape = fruit('slip-skin-grape');
+  const damson = fruit('damson');
+  expect([settlesOvernight(grape), settlesOvernight(damson)]).toEqual([true, false]);
 });
 
 // Weights of trade, from memory: apples 42-48 lb a bushel, pears and peaches 48-50, plums 50-56, grapes 44-48.

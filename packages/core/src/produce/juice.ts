@@ -3,8 +3,18 @@ import { compositionOf } from './mass.js';
 import type { Ingredient } from './ingredient.js';
 
 /** How juice is won from softened fruit. */
-export const JUICE_METHODS = ['drip', 'press', 'steam', 'raw'] as const;
+export const JUICE_METHODS = ['drip', 'drip-twice', 'press', 'steam', 'raw'] as const;
 export type JuiceMethod = (typeof JUICE_METHODS)[number];
+
+/**
+ * Of the water of a fruit that is dripped twice so much goes on its pulp for the second drip: about
+ * half as much as at first. Common practice.
+ */
+export const SECOND_WATER = 1 / 3;
+/** The pulp is simmered again half as long as the fruit. Common practice. */
+const SECOND_SIMMER = 0.5;
+/** Grape juice that stood overnight is poured off its crystals; so much stays behind, share. A guess. */
+const SETTLED_LOSS = 0.03;
 
 /** What one kilogram of a fruit needs and holds back. */
 interface JuiceFigures {
@@ -14,12 +24,15 @@ interface JuiceFigures {
   readonly pulp_kg: Range;
   /** Of fruit and water together so much boils off while it softens, share. */
   readonly boiledOff: number;
+  /** Its juice stands overnight and is poured off its crystals. */
+  readonly settles: boolean;
 }
 
 const figures = (water_kg: number, pulp: number, boiledOff = 0.04): JuiceFigures => ({
   water_kg,
   pulp_kg: { low: pulp * 0.8, mid: pulp, high: pulp * 1.2 },
   boiledOff,
+  settles: false,
 });
 
 /**
@@ -34,8 +47,8 @@ const FIGURES: Readonly<Record<string, JuiceFigures>> = {
   'crab-apple': figures(0.52, 0.72),
   quince: figures(1.04, 0.78, 0.3),
   japonica: figures(1.04, 0.78, 0.3),
-  grape: figures(0.15, 0.32),
-  'slip-skin-grape': figures(0.15, 0.32),
+  grape: { ...figures(0.15, 0.32), settles: true },
+  'slip-skin-grape': { ...figures(0.15, 0.32), settles: true },
   plum: figures(0.16, 0.5),
   damson: figures(0.16, 0.5),
   'sour-cherry': figures(0.09, 0.41),
@@ -50,10 +63,14 @@ const OTHERS: JuiceFigures = figures(0.12, 0.4);
 /** Of the wet pulp of a free drip so much stays, by what is done. Common practice and a guess. */
 const PULP_BY_METHOD: Readonly<Record<JuiceMethod, number>> = {
   drip: 1,
+  'drip-twice': 1,
   press: 0.6,
   steam: 0.8,
   raw: 1.1,
 };
+
+/** Fruit whose juice is left to settle overnight, for its crystals. */
+export const settlesOvernight = (ingredient: Ingredient): boolean => figuresOf(ingredient).settles;
 
 const figuresOf = ({ id }: Ingredient): JuiceFigures => FIGURES[id] ?? OTHERS;
 
@@ -89,18 +106,19 @@ export function juiceOf(
   const all = total('mid');
   const weighted = (of: (fruit: JuicedFruit) => number): number =>
     fruits.reduce((sum, fruit) => sum + of(fruit) * fruit.mass_kg.mid, 0);
-  // Raw fruit is ground and pressed cold: nothing boils off.
-  const boiledOff =
-    method === 'raw'
-      ? 0
-      : weighted(({ ingredient }) => figuresOf(ingredient).boiledOff) /
-        Math.max(all - water_kg, 1e-9);
-  const shareAt = (end: keyof Range): number => {
-    const pulp = weighted(
-      ({ ingredient }) => figuresOf(ingredient).pulp_kg[end] * PULP_BY_METHOD[method],
-    );
-    return Math.max(1 - boiledOff - pulp / Math.max(all, 1e-9), LEAST_SHARE);
-  };
+  const ofFruit = (of: (figures: JuiceFigures) => number): number =>
+    weighted(({ ingredient }) => of(figuresOf(ingredient))) / Math.max(all - water_kg, 1e-9);
+  const stays = 1 - ofFruit(({ settles }) => (settles ? SETTLED_LOSS : 0));
+  const pulpAt = (end: keyof Range): number =>
+    weighted(({ ingredient }) => figuresOf(ingredient).pulp_kg[end] * PULP_BY_METHOD[method]);
+  const again_kg = pulpAt('mid') + water_kg * SECOND_WATER;
+  const simmerings =
+    method === 'drip-twice'
+      ? 1 + (SECOND_SIMMER * again_kg) / Math.max(all, 1e-9)
+      : SIMMERINGS[method];
+  const boiledOff = ofFruit((each) => each.boiledOff) * simmerings;
+  const shareAt = (end: keyof Range): number =>
+    Math.max((1 - boiledOff - pulpAt(end) / Math.max(all, 1e-9)) * stays, LEAST_SHARE);
   const share = { low: shareAt('high'), mid: shareAt('mid'), high: shareAt('low') };
   return {
     juice_kg: {
@@ -109,9 +127,31 @@ export function juiceOf(
       high: total('high') * share.high,
     },
     share,
-    dissolvedShare: Math.min(share.mid / (1 - boiledOff), 1),
+    dissolvedShare:
+      method === 'drip-twice'
+        ? (1 - heldTwice(all, water_kg, pulpAt('mid'))) * stays
+        : Math.min(share.mid / (1 - boiledOff), 1),
   };
 }
+
+/** Raw fruit is ground and dripped cold: nothing boils off. */
+const SIMMERINGS: Readonly<Record<Exclude<JuiceMethod, 'drip-twice'>, number>> = {
+  drip: 1,
+  press: 1,
+  steam: 1,
+  raw: 0,
+};
+
+/**
+ * Of what is dissolved so much stays in pulp that was dripped twice, share: the second water thins
+ * what the pulp holds of the first.
+ */
+function heldTwice(all_kg: number, water_kg: number, pulp_kg: number): number {
+  const second_kg = water_kg * SECOND_WATER;
+  const first = Math.min(pulp_kg / Math.max(all_kg - second_kg, 1e-9), 1);
+  return first * (pulp_kg / Math.max(pulp_kg + second_kg, 1e-9));
+}
+
 /** Even dry fruit gives this much of it. A guess. */
 const LEAST_SHARE = 0.1;
 

@@ -47,6 +47,7 @@ import { useWatched } from './use-watched.js';
 const curve = import('../../batch/boil-curve.js');
 curve.catch(() => undefined);
 const Curve = lazy(() => curve);
+const CookCurve = lazy(() => import('./cook-curve.js'));
 
 /** The boil: how far, how long, what now. */
 export function Boil() {
@@ -106,22 +107,18 @@ function AtTheStove() {
   const bench = (
     <div className="flex flex-col gap-3">
       {/* On a phone the figures and the keys come first, the curve after them. */}
-      <div
-        className={
-          isLongCook
-            ? 'contents'
-            : 'contents lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] lg:gap-3'
-        }
-      >
-        {!isLongCook && (
-          <section
-            aria-label="The boil"
-            className="panel relative order-2 h-[240px] sm:h-[280px] lg:order-1 lg:h-auto lg:min-h-[280px]"
-          >
-            {/* Out of the flow: a drawing that fits itself to a place that fits itself to the drawing
+      <div className="contents lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] lg:gap-3">
+        <section
+          aria-label={isLongCook ? 'The cook' : 'The boil'}
+          className="panel relative order-2 h-[240px] sm:h-[280px] lg:order-1 lg:h-auto lg:min-h-[280px]"
+        >
+          {/* Out of the flow: a drawing that fits itself to a place that fits itself to the drawing
              never comes to rest. */}
-            <div className="absolute inset-3">
-              <Suspense fallback={<p className="p-4 text-soft">Drawing the curve…</p>}>
+          <div className="absolute inset-3">
+            <Suspense fallback={<p className="p-4 text-soft">Drawing the curve…</p>}>
+              {isLongCook ? (
+                <CookCurveNow watched={watched} theme={big ? bigTheme : pageTheme} />
+              ) : (
                 <CurveNow
                   gel_C={gel_C}
                   boilingPoint_C={boilingPoint_C}
@@ -129,11 +126,11 @@ function AtTheStove() {
                   watched={boil.phase === 'on-heat' ? watched : undefined}
                   curdles_C={curdles_C}
                 />
-              </Suspense>
-            </div>
-          </section>
-        )}
-        <div className={isLongCook ? '-order-1' : '-order-1 lg:order-2'}>
+              )}
+            </Suspense>
+          </div>
+        </section>
+        <div className="-order-1 lg:order-2">
           {isLongCook ? (
             <CookReadouts watched={watched} />
           ) : (
@@ -228,6 +225,27 @@ function AtTheStove() {
     >
       {bench}
     </BigView>
+  );
+}
+
+function CookCurveNow({
+  watched,
+  theme,
+}: {
+  readonly watched: WatchedBoil | undefined;
+  readonly theme: Theme;
+}) {
+  const { boil, formula } = useBatch();
+  if (!watched || boil.startedAt === undefined)
+    return <p className="p-4 text-soft">The curve is drawn while it cooks.</p>;
+  const isByClock = formula.stages.at(-1)?.end.type === 'time';
+  return (
+    <CookCurve
+      startedAt={boil.startedAt}
+      watched={watched}
+      finish_kg={isByClock ? undefined : watched.finishMass_kg}
+      theme={theme}
+    />
   );
 }
 

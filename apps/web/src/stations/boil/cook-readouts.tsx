@@ -1,6 +1,7 @@
 import { format } from 'date-fns';
-import { timeOnHeat_ms, type WatchedBoil } from '@idle-kettle/core';
+import { jarsAhead, timeOnHeat_ms, type JarsAhead, type WatchedBoil } from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
+import { jarsOf } from '../../ui/jar-picture.js';
 import { clock } from '../../ui/now.js';
 import { spanWords } from '../../ui/length-words.js';
 import { useFormats } from '../../ui/preferences.js';
@@ -18,6 +19,8 @@ export function CookReadouts({ watched }: { readonly watched: WatchedBoil | unde
     mass_kg === undefined || finish_kg === undefined ? undefined : Math.max(mass_kg - finish_kg, 0);
   const isByClock = formula.stages.length > 0 && formula.stages.at(-1)?.end.type === 'time';
   const done = boil.phase === 'done';
+  const ahead = !done && watched && balance ? jarsAhead(balance, formula, watched) : undefined;
+  const depthsOrWeights = boil.depths.length + boil.weighings.length;
   return (
     <section
       aria-label="Where it stands"
@@ -26,10 +29,7 @@ export function CookReadouts({ watched }: { readonly watched: WatchedBoil | unde
       <div className="col-span-2">
         <p className="text-soft">{told === undefined ? 'on the heat' : 'time left'}</p>
         {told !== undefined && (
-          <p
-            aria-label={`Time left: ${told}`}
-            className="display text-[50px] leading-none whitespace-nowrap sm:text-[62px]"
-          >
+          <p aria-label={`Time left: ${told}`} className="display text-[40px] leading-[1.05]">
             {told}
           </p>
         )}
@@ -48,6 +48,14 @@ export function CookReadouts({ watched }: { readonly watched: WatchedBoil | unde
         name={isByClock ? 'will still lose' : 'still to lose'}
         value={done || over_kg === undefined ? '–' : formats.mass(over_kg)}
       />
+      {ahead && (
+        <p aria-label="Jars to have ready" className="col-span-2">
+          <strong className="text-[22px]">{jarsToHave(ahead)}</strong>{' '}
+          <span className="text-soft">
+            as it looks now{depthsOrWeights > 0 ? '' : '; a weight or a depth narrows it'}
+          </span>
+        </p>
+      )}
       {balance && (
         <p className="col-span-2 text-soft">
           {isByClock
@@ -58,6 +66,14 @@ export function CookReadouts({ watched }: { readonly watched: WatchedBoil | unde
       )}
     </section>
   );
+}
+
+/** "7 to 9 half-pints", in whole jars: a started one wants a jar too. */
+function jarsToHave({ size, count }: JarsAhead): string {
+  const least = Math.max(Math.floor(count.low), 1);
+  const most = Math.max(Math.ceil(count.high), 1);
+  const jars = jarsOf(String(most), size, most);
+  return least === most ? jars : `${least} to ${jars}`;
 }
 
 const Figure = ({ name, value }: { readonly name: string; readonly value: string }) => (

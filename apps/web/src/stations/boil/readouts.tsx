@@ -30,7 +30,8 @@ function Readout({
 }
 
 /**
- * "5 to 8 min", "about there", "3 to 5 h", "not at this heat": what is left by now, since it was worked out a moment ago.
+ * "5 to 8 min", "about there", "50 min to 2.5 h", "3 to 5 h", "not at this heat": what is left by now,
+ * since it was worked out a moment ago.
  * @param now by the batch's clock
  */
 export function timeLeft(watched: WatchedBoil | undefined, now: number): string | undefined {
@@ -40,10 +41,15 @@ export function timeLeft(watched: WatchedBoil | undefined, now: number): string 
   const { low, high } = watched.forecast.left_s;
   const [least, most] = [Math.max(low - since_s, 0) / 60, Math.max(high - since_s, 0) / 60];
   if (most < 1) return 'about there';
-  const [from, to] = [Math.floor(least), Math.ceil(most)];
-  if (least > 100) return `${Math.floor(least / 60)} to ${Math.ceil(most / 60)} h`;
-  return to > 180 ? `${from} min up` : `${from} to ${to} min`;
+  if (most < IN_HOURS_FROM_MIN) return `${Math.floor(least)} to ${Math.ceil(most)} min`;
+  const to = `${Math.ceil(most / HALF_HOUR_MIN) / 2} h`;
+  if (least < 60) return `${Math.floor(least)} min to ${to}`;
+  return `${Math.floor(least / HALF_HOUR_MIN) / 2} to ${to}`;
 }
+
+/** Times from here on are told in hours, to the half. */
+const IN_HOURS_FROM_MIN = 120;
+const HALF_HOUR_MIN = 30;
 
 /** Nearer to its line than this a reading has reached it, K. */
 const REACHED_K = 0.05;
@@ -117,7 +123,7 @@ export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C 
         {told !== undefined && minuteLeft <= 0 && (
           <p
             aria-label={`Time left: ${told}`}
-            className={`display text-[44px] leading-none whitespace-nowrap sm:text-[54px] ${isStale ? 'opacity-50' : ''}`}
+            className={`display text-[44px] leading-[1.05] sm:text-[54px] ${isStale ? 'opacity-50' : ''}`}
           >
             {told}
           </p>

@@ -17,7 +17,6 @@ export function SugarSoFar({ onPart, onAllIn }: SugarSoFarProps) {
   const { parts, in_kg, planned_kg, toGo_kg, isToTaste, name } = sugarSoFar(
     boil,
     document,
-    formula,
     kitchen,
   );
   const isByDegrees = formula.sugarIn === 'by-degrees' && planned_kg > 0;
