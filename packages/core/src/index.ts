@@ -94,6 +94,7 @@ export {
   jarWords,
   QUARTER_INCH_MM,
   smallerJarFor,
+  jarsToHaveHot,
 } from './jars/index.js';
 export {
   differences,

@@ -5,6 +5,7 @@ import {
   type Balance,
   type BatchEvent,
   type Boil,
+  type JarsAhead,
   type Keeping,
   type PotFormula,
   type Problem,
@@ -28,6 +29,10 @@ export interface BenchBatch {
   readonly balance: Balance | null;
   /** While it stands off the heat and was weighed there: what comes of it as it is. */
   readonly asWeighed: Balance | undefined;
+  /** While it cooks for hours: the jars it will fill, as far as its log tells so far. */
+  readonly jarsNow: JarsAhead | undefined;
+  /** Says so, from where the cook is watched. */
+  readonly tellJarsNow: (jars: JarsAhead | undefined) => void;
   /** Before the jars are put away: how they will keep once processed; after: how they keep. */
   readonly keeping: Keeping;
   readonly events: readonly BatchEvent[];

@@ -7,6 +7,7 @@ import {
   firstFilledAt,
   firstFruit,
   madeBatch,
+  type JarsAhead,
   withoutPlace,
 } from '@idle-kettle/core';
 import { useTheme } from '../ui/theme.js';
@@ -54,6 +55,7 @@ function Bench({ batchId }: { readonly batchId: string }) {
     () => (document && isNext ? computeFormula(withoutPlace(document), kitchen) : undefined),
     [document, isNext, kitchen],
   );
+  const [jarsNow, tellJarsNow] = useState<JarsAhead>();
   const theme = useTheme();
   useSimulatedStove(batchId, boil, document, kitchen);
 
@@ -107,6 +109,8 @@ function Bench({ batchId }: { readonly batchId: string }) {
     problems: next?.problems ?? made.problems,
     balance: next ? next.balance : made.balance,
     asWeighed: next ? undefined : made.asWeighed,
+    jarsNow,
+    tellJarsNow,
     keeping: made.keeping,
     events,
     isLogKnown,

@@ -9,6 +9,7 @@ import {
   wantedSolids,
   type Balance,
   type FirmnessWord,
+  type JarsAhead,
   type Keeping,
   type KeepingVerdict,
   type PotFormula,
@@ -51,6 +52,8 @@ interface ReadoutsProps {
   readonly formula: PotFormula;
   /** What comes of it as it was weighed off the heat. */
   readonly asWeighed?: Balance | undefined;
+  /** The jars a cook of hours will fill, as far as its log tells. */
+  readonly jarsNow?: JarsAhead | undefined;
   /** Jars of it are filled already. */
   readonly isFilled?: boolean;
 }
@@ -61,6 +64,7 @@ export function Readouts({
   keeping,
   formula,
   asWeighed,
+  jarsNow,
   isFilled = false,
 }: ReadoutsProps) {
   return (
@@ -68,7 +72,11 @@ export function Readouts({
       <SetReadout {...balance} />
       <Sharpness balance={balance} formula={formula} />
       <Solids balance={balance} formula={formula} />
-      <Yield balance={asWeighed ?? balance} isWeighed={asWeighed !== undefined} />
+      <Yield
+        balance={asWeighed ?? balance}
+        isWeighed={asWeighed !== undefined}
+        jarsNow={asWeighed ? undefined : jarsNow}
+      />
       <KeepingReadout
         keeping={keeping}
         balance={balance}
@@ -163,13 +171,16 @@ function Solids({
 function Yield({
   balance: { jars, finish, yieldBracket },
   isWeighed,
+  jarsNow,
 }: {
   readonly balance: Balance;
   readonly isWeighed: boolean;
+  readonly jarsNow: JarsAhead | undefined;
 }) {
   const formats = useFormats();
   const filled = jars.filter((each) => each.count.mid > 0.05);
-  const [jar] = filled.length > 0 ? filled : jars;
+  const [planned] = filled.length > 0 ? filled : jars;
+  const jar = jarsNow ?? planned;
   if (!jar) return null;
   if (filled.length > 1)
     return (
@@ -190,7 +201,7 @@ function Yield({
   return (
     <RangeBar
       name="Yield"
-      note={isWeighed ? `${jarName(size, 2)}, as weighed` : jarName(size, 2)}
+      note={`${jarName(size, 2)}${noteOf(isWeighed, jarsNow)}`}
       word={jarWords(count.mid)}
       figures={range}
       range={count}
@@ -199,6 +210,11 @@ function Yield({
     />
   );
 }
+
+const noteOf = (isWeighed: boolean, jarsNow: JarsAhead | undefined): string => {
+  if (isWeighed) return ', as weighed';
+  return jarsNow ? ', as it cooks' : '';
+};
 
 function KeepingReadout({
   keeping,

@@ -1,4 +1,4 @@
-import { firstFilledAt, worthMeasuring, type Balance } from '@idle-kettle/core';
+import { firstFilledAt, jarsToHaveHot, worthMeasuring, type Balance } from '@idle-kettle/core';
 import { shareWords } from '../ui/share-words.js';
 import { useBatch } from './batch-context.js';
 import { MainProblem } from './main-problem.js';
@@ -12,8 +12,10 @@ const WORTH_SAYING = 0.15;
  * bar.
  */
 export function VerdictPanel() {
-  const { balance, asWeighed, keeping, formula, boil } = useBatch();
-  const readyJars = (asWeighed ?? balance)?.readyJars ?? 0;
+  const { balance, asWeighed, jarsNow, keeping, formula, boil } = useBatch();
+  const readyJars = jarsNow
+    ? jarsToHaveHot([jarsNow.count])
+    : ((asWeighed ?? balance)?.readyJars ?? 0);
   return (
     <aside aria-label="What will come out" className="px-4 pb-6 sm:px-6 xl:px-5 xl:py-5">
       <h2 className="mb-1 text-xl">What will come out</h2>
@@ -23,6 +25,7 @@ export function VerdictPanel() {
           keeping={keeping}
           formula={formula}
           asWeighed={asWeighed}
+          jarsNow={jarsNow}
           isFilled={firstFilledAt(boil) !== undefined}
         />
       )}

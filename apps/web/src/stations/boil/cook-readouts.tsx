@@ -1,4 +1,5 @@
 import { format } from 'date-fns';
+import { useEffect } from 'react';
 import { jarsAhead, timeOnHeat_ms, type JarsAhead, type WatchedBoil } from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { jarsOf } from '../../ui/jar-picture.js';
@@ -9,7 +10,7 @@ import { timeLeft } from './readouts.js';
 
 /** The figures of a long cook from two metres: how long, what is in it, what is still to lose. */
 export function CookReadouts({ watched }: { readonly watched: WatchedBoil | undefined }) {
-  const { boil, balance, formula } = useBatch();
+  const { boil, balance, formula, tellJarsNow } = useBatch();
   const now = useBatchNow();
   const formats = useFormats();
   const told = boil.phase === 'on-heat' ? timeLeft(watched, now) : undefined;
@@ -20,6 +21,13 @@ export function CookReadouts({ watched }: { readonly watched: WatchedBoil | unde
   const isByClock = formula.stages.length > 0 && formula.stages.at(-1)?.end.type === 'time';
   const done = boil.phase === 'done';
   const ahead = !done && watched && balance ? jarsAhead(balance, formula, watched) : undefined;
+  // One yield on a screen: the panel beside shows the same.
+  const { size, count } = ahead ?? {};
+  const { low = 0, mid = 0, high = 0 } = count ?? {};
+  useEffect(() => {
+    tellJarsNow(size === undefined ? undefined : { size, count: { low, mid, high } });
+    return () => tellJarsNow(undefined);
+  }, [size, low, mid, high, tellJarsNow]);
   const depthsOrWeights = boil.depths.length + boil.weighings.length;
   return (
     <section
