@@ -52,14 +52,14 @@ test('what cannot be understood is named at its line, stays as typed, and the re
   await expect(page.locator('main')).not.toContainText('NaN');
 });
 
-test('sugar past the finish, no fruit, an empty pot: said in the panel', async ({ page }) => {
+test('sugar past the finish, no fruit, an empty pan: said in the panel', async ({ page }) => {
   await page.goto(kettle.address);
   await layOut(page, 'Candy', ['200 g pears', '2 kg sugar']);
   await expect(panel(page).getByText('Too much sugar for the water')).toBeVisible();
   await page.getByRole('button', { name: 'Take out pears' }).click();
-  await expect(panel(page).getByText(/Too much sugar|No fruit in the pot/)).toBeVisible();
+  await expect(panel(page).getByText(/Too much sugar|No fruit in the pan/)).toBeVisible();
   await page.getByRole('button', { name: 'Take out white sugar' }).click();
-  await expect(panel(page).getByText('The pot is empty')).toBeVisible();
+  await expect(panel(page).getByText('The pan is empty')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Amount of pears, peeled and cored')).toHaveValue('200 g');
@@ -75,7 +75,7 @@ test('a kitchen at 12,000 m or in words is refused at the field, and what was ty
     ['up high', /"up high" is not a height/],
   ] as const) {
     await altitude.fill(text);
-    await page.getByRole('button', { name: 'Set the kitchen' }).click();
+    await page.getByRole('button', { name: 'Save kitchen' }).click();
     await expect(page.getByText(message)).toBeVisible();
     await expect(altitude).toHaveValue(text);
   }
@@ -86,7 +86,7 @@ test('a kitchen at 12,000 m or in words is refused at the field, and what was ty
   await expect(page.getByText('Altitude and thermometer disagree')).toBeVisible();
 });
 
-test('a reading that no pot has is kept but set apart; one that is no number is not taken', async ({
+test('a reading that no pan has is kept but set apart; one that is no number is not taken', async ({
   page,
 }) => {
   await page.goto(kettle.address);

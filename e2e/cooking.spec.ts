@@ -90,7 +90,7 @@ test('a closed slow cooker overnight, then the lid off', async ({ page }) => {
   await evening.skip(2 * 60 + 5);
   await expect(evening.whatNow).toContainText('The time is up');
   await page.getByRole('button', { name: /^Finish cooking/ }).click();
-  await expect(panel(page).getByRole('region', { name: /^Keeping: Shelf/ })).toBeVisible();
+  await expect(panel(page).getByRole('region', { name: /^Storage: Shelf/ })).toBeVisible();
   await evening.jar('340 g', 3, /^The jars went through \d+ min/);
   const types = (await log(id)).map(({ type }) => type);
   expect(types).toEqual(expect.arrayContaining(['light', 'depth', 'cooking', 'done', 'jarred']));
@@ -111,7 +111,7 @@ test('an outdoor kettle with a crew, sugared to taste', async ({ page }) => {
   expect(onBalance[0]).toBeGreaterThan(1);
   expect(onBalance[1]).toBeLessThan(30);
   // What is to taste is not known yet: no verdict rests on it.
-  await expect(panel(page).getByRole('region', { name: /^Keeping: Shelf/ })).toHaveCount(0);
+  await expect(panel(page).getByRole('region', { name: /^Storage: Shelf/ })).toHaveCount(0);
   await page.getByRole('link', { name: 'Plan it' }).click();
   expectSame(await cookOnPlan(page), onBalance);
   await page.getByLabel(/pairs of hands|people/).fill('4');
@@ -139,7 +139,7 @@ test('an outdoor kettle with a crew, sugared to taste', async ({ page }) => {
   await page.getByRole('button', { name: /^Thickness/ }).click();
   await page.getByRole('button', { name: 'mounds, no ring' }).click();
   await page.getByRole('button', { name: /^Finish cooking/ }).click();
-  await expect(panel(page).getByRole('region', { name: /^Keeping: Shelf/ })).toBeVisible();
+  await expect(panel(page).getByRole('region', { name: /^Storage: Shelf/ })).toBeVisible();
   await evening.jar('340 g', 3, /^The jars went through \d+ min/);
 });
 
@@ -168,7 +168,7 @@ test('a marmalade measured cup for cup after its night', async ({ page }) => {
   await page.getByRole('button', { name: /^Set test/ }).click();
   await page.getByRole('button', { name: 'wrinkles' }).click();
   await page.getByRole('button', { name: /^Finish cooking/ }).click();
-  await expect(panel(page).getByRole('region', { name: /^Keeping: Shelf/ })).toBeVisible();
+  await expect(panel(page).getByRole('region', { name: /^Storage: Shelf/ })).toBeVisible();
   await evening.jar('340 g', 3, /^The jars went through \d+ min/);
   expect((await log(id)).map(({ type }) => type)).toContain('sugar-in');
 });
@@ -202,7 +202,7 @@ test('a jelly from fruit: simmered, dripped overnight, sugared cup for cup', asy
   await page.getByRole('button', { name: /^Set test/ }).click();
   await page.getByRole('button', { name: 'wrinkles' }).click();
   await page.getByRole('button', { name: /^Finish cooking/ }).click();
-  await expect(panel(page).getByRole('region', { name: /^Keeping: Shelf/ })).toBeVisible();
+  await expect(panel(page).getByRole('region', { name: /^Storage: Shelf/ })).toBeVisible();
   await evening.jar('340 g', 2, /^The jars went through \d+ min/);
 });
 

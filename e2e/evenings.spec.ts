@@ -16,7 +16,7 @@ test.afterAll(() => kettle.end());
 const log = async (id: string): Promise<StoredEvent[]> =>
   (await kettle.get<{ events?: StoredEvent[] }>(`/api/batches/${id}/events`)).events ?? [];
 
-test('a jam: fruit stands in its sugar overnight, is boiled to the gel line, jarred, processed and lifted', async ({
+test('a jam: fruit stands in its sugar overnight, is boiled to the setting point, jarred, processed and lifted', async ({
   page,
 }) => {
   const evening = await Evening.begin(page, kettle, '2026-09-12T17:00:00.000Z');
@@ -109,7 +109,7 @@ test('a powdered-pectin jelly: dripped, brought to a full rolling boil, one minu
     '1.3 kg sugar',
   ]);
   await page.getByLabel('Kind').selectOption('Jelly');
-  await page.getByLabel('Way to a set').selectOption('powdered pectin');
+  await page.getByLabel('Setting method').selectOption('powdered pectin');
   await page.getByRole('link', { name: 'Plan it' }).click();
   await evening.tick(/^Done: sort and wash/);
   await evening.tick(/^Done: simmer the fruit/);
@@ -158,7 +158,7 @@ test('a slow butter: hours on a low flame, put off overnight in the fridge, fini
   await expect(page.getByLabel(/^Time left: /)).toHaveText(/h$|min$/);
   await evening.followUntil(/Stir/, 30, 120);
   await evening.whatNow.getByRole('button', { name: 'Stirred' }).click();
-  await page.getByRole('button', { name: 'Put it off…' }).click();
+  await page.getByRole('button', { name: 'Pause…' }).click();
   await page.getByRole('button', { name: 'In the fridge, overnight' }).click();
   await expect(evening.whatNow).toContainText('Rewarm it slowly');
   await evening.skip(22 * 60);
@@ -167,7 +167,7 @@ test('a slow butter: hours on a low flame, put off overnight in the fridge, fini
   await page.getByRole('button', { name: /^Thickness/ }).click();
   await page.getByRole('button', { name: 'mounds, no ring' }).click();
   await page.getByRole('button', { name: /^Finish cooking/ }).click();
-  await expect(panel(page).getByRole('region', { name: /^Keeping: Shelf/ })).toBeVisible();
+  await expect(panel(page).getByRole('region', { name: /^Storage: Shelf/ })).toBeVisible();
   await evening.jar('340 g', 2, /^The jars went through \d+ min/);
   await evening.station('Plan');
   await evening.tick(/^Done: lift the jars out/);
@@ -193,11 +193,11 @@ test('a curd: whisked over water to its finish, never to where it curdles, and i
   await evening.tick(/^Done: clear the kitchen/);
   await evening.station('Boil');
   await evening.light();
-  await expect(evening.whatNow).toContainText('Whisk without stop');
+  await expect(evening.whatNow).toContainText('Whisk constantly');
   await expect(page.getByText(/it curdles from 8\d/)).toBeVisible();
   await evening.followUntil(/It is done/, evening.watchCurd, 90);
   await page.getByRole('button', { name: /^Finish cooking/ }).click();
-  await expect(panel(page).getByRole('region', { name: /^Keeping: Fridge/ })).toBeVisible();
+  await expect(panel(page).getByRole('region', { name: /^Storage: Refrigerate/ })).toBeVisible();
   await evening.jar('340 g', 2, undefined);
   await evening.station('Plan');
   await evening.tick(/^Done: close the jars/);

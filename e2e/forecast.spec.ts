@@ -62,9 +62,9 @@ test('time left, what to do next, and evidence that contradicts itself, from wha
   await page.getByRole('button', { name: /^Set test/ }).click();
   await page.getByRole('button', { name: 'runs' }).click();
   await expect(next).toContainText(/believe the scale/);
-  await page.getByRole('button', { name: /^Flame turned/ }).click();
+  await page.getByRole('button', { name: /^Heat changed/ }).click();
   await page.getByRole('button', { name: 'down', exact: true }).click();
-  await expect(log.getByText('Flame turned down')).toBeVisible();
+  await expect(log.getByText('Heat down')).toBeVisible();
   await page.getByRole('button', { name: /^Off the heat/ }).click();
   await expect(next).toContainText('Test it now');
 });

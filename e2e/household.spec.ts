@@ -18,7 +18,7 @@ test('everything goes out to a file and comes in on another machine; what no fil
     expect(download.suggestedFilename()).toBe('household.json');
     const file = info.outputPath('household.json');
     await download.saveAs(file);
-    const lessons = page.getByRole('region', { name: 'What this kitchen has taught' });
+    const lessons = page.getByRole('region', { name: 'Learned from your boils' });
     await expect(lessons.getByText(/^[2-9] boils$/).first()).toBeVisible();
     const taught = await lessons.getByRole('table').textContent();
 
@@ -57,7 +57,7 @@ test('everything goes out to a file and comes in on another machine; what no fil
             ?.gear.learning?.used,
       )
       .toBe(false);
-    await lessons.getByRole('button', { name: 'Begin anew' }).click();
+    await lessons.getByRole('button', { name: 'Reset learning' }).click();
     await expect(lessons).toContainText('No boil to learn from yet');
     await page.getByRole('button', { name: 'Count the old ones again' }).click();
     await expect(lessons.getByRole('table')).toHaveText(taught ?? '');

@@ -28,7 +28,7 @@ async function onTheHeat(page: Page, title: string): Promise<string> {
   return id;
 }
 
-test('a probe gets its token at Kitchen, stands in the pot, speaks, and is called out when it slips out or falls silent', async ({
+test('a probe gets its token at Kitchen, stands in the pan, speaks, and is called out when it slips out or falls silent', async ({
   page,
 }) => {
   await page.goto(`${kettle.address}/kitchen`);
@@ -41,8 +41,8 @@ test('a probe gets its token at Kitchen, stands in the pot, speaks, and is calle
   await kitchen.getByLabel('name').press('Enter');
   await onTheHeat(page, 'Redcurrant jelly');
   const pot = page.getByRole('region', { name: 'Instruments' });
-  await pot.getByRole('button', { name: 'Put it in this pot' }).click();
-  await expect(pot.getByText('in this pot')).toBeVisible();
+  await pot.getByRole('button', { name: 'Put it in this pan' }).click();
+  await expect(pot.getByText('in this pan')).toBeVisible();
 
   const now = Date.now();
   const at = (secondsAgo: number): string => new Date(now - secondsAgo * 1000).toISOString();
@@ -63,11 +63,11 @@ test('a probe gets its token at Kitchen, stands in the pot, speaks, and is calle
   await expect(log.getByText('Probe by the window, 3 readings')).toBeVisible();
   await send(token, [{ at: at(2), temperature_C: 41 }]);
   await expect(pot.getByRole('alert')).toContainText(
-    /fell from 97 to 41 °C in 38 s: is the tip out of the pot/i,
+    /fell from 97 to 41 °C in 38 s: is the tip out of the pan/i,
   );
   await expect(log.getByText(/Set apart: it fell/)).toBeVisible();
   await expect(page.getByRole('status', { name: 'What now' })).toContainText(
-    'is the tip out of the pot',
+    'is the tip out of the pan',
   );
   await pot.getByRole('button', { name: 'Take it out' }).click();
   await expect
@@ -138,9 +138,9 @@ test('without a stove: the batch boils sixty times as fast, a second kettle is i
   await onTheHeat(page, 'Blackcurrant jelly');
   await onTheHeat(page, 'Quince jelly');
   const pot = page.getByRole('region', { name: 'Instruments' });
-  await pot.getByRole('button', { name: 'Without a stove' }).click();
+  await pot.getByRole('button', { name: 'Simulated boil' }).click();
   await pot.getByRole('button', { name: '60 times as fast' }).click();
-  await page.getByRole('button', { name: 'Calls: Rings. Change to: Rings and speaks' }).click();
+  await page.getByRole('button', { name: 'Alerts: sound. Change to: sound and voice' }).click();
   const heard = (): Promise<{ notes: number; words: string[] }> =>
     page.evaluate(() => (window as unknown as { heard: { notes: number; words: string[] } }).heard);
   expect(await heard()).toEqual({ notes: 1, words: ['I will tell you'] });

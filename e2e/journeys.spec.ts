@@ -60,8 +60,8 @@ test('a long-boil damson jam from a weight', async ({ page }) => {
   const hands = await emptyScreen(page);
   for (const line of ['2.4 kg damsons, pitted', '300 ml water', '2.2 kg sugar'])
     await hands.line(line);
-  await expect(readout(page, /^Set: firm/)).toBeVisible();
-  await expect(readout(page, /^Keeping: Shelf, 15 min/)).toBeVisible();
+  await expect(readout(page, /^Firmness: firm/)).toBeVisible();
+  await expect(readout(page, /^Storage: Shelf, if processed 15 min/)).toBeVisible();
   hands.done();
 });
 
@@ -70,8 +70,8 @@ test('a redcurrant jelly from measured juice', async ({ page }) => {
   await hands.choose('k', 'Jelly');
   await hands.press('Alt+l');
   for (const line of ['1.3 l redcurrant juice', '1.05 kg sugar']) await hands.line(line);
-  await expect(readout(page, /^Set: (good|firm)/)).toBeVisible();
-  await expect(readout(page, /^Keeping: Shelf/)).toBeVisible();
+  await expect(readout(page, /^Firmness: (medium|firm)/)).toBeVisible();
+  await expect(readout(page, /^Storage: Shelf/)).toBeVisible();
   hands.done();
 });
 
@@ -84,9 +84,9 @@ test('bitter-orange marmalade by cups of soaked mixture', async ({ page }) => {
   await hands.choose('j', 'half');
   // Common practice, no source: 18 + 18 cups boiled to 220 F fill about 18 half-pints.
   await expect(
-    readout(page, /^Yield: (nearly )?(18|19|20)( and a bit|½)?, .*half-pints$/),
+    readout(page, /^Yield: (17¾|(about )?(18|19|20)[¼½¾]?), .*half-pints$/),
   ).toBeVisible();
-  await expect(readout(page, /^Keeping: Shelf/)).toBeVisible();
+  await expect(readout(page, /^Storage: Shelf/)).toBeVisible();
   hands.done();
 });
 
@@ -102,8 +102,8 @@ test('a calcium-pectin apricot jam at one third sugar', async ({ page }) => {
   ])
     await hands.line(line);
   await hands.remedy(/lemon juice/);
-  await expect(readout(page, /^Keeping: Shelf/)).toBeVisible();
-  await expect(readout(page, /^Set: (good|firm)/)).toBeVisible();
+  await expect(readout(page, /^Storage: Shelf/)).toBeVisible();
+  await expect(readout(page, /^Firmness: (medium|firm)/)).toBeVisible();
   hands.done();
 });
 
@@ -113,12 +113,12 @@ test('a no-sugar pear butter', async ({ page }) => {
   await hands.press('Alt+l');
   for (const line of ['3 kg pears, chopped', '300 ml water']) await hands.line(line);
   await hands.remedy(/lemon juice/);
-  await expect(readout(page, /^Keeping: Shelf/)).toBeVisible();
-  await expect(readout(page, /^Set: good/)).toBeVisible();
+  await expect(readout(page, /^Storage: Shelf/)).toBeVisible();
+  await expect(readout(page, /^Firmness: spreadable/)).toBeVisible();
   hands.done();
 });
 
-test('a plum butter for a 40-litre outdoor pot, cut down to a slow cooker', async ({ page }) => {
+test('a plum butter for a 40-litre outdoor pan, cut down to a slow cooker', async ({ page }) => {
   const hands = await emptyScreen(page);
   await hands.choose('k', 'Fruit');
   await hands.press('Alt+l');
@@ -128,7 +128,7 @@ test('a plum butter for a 40-litre outdoor pot, cut down to a slow cooker', asyn
   await hands.press('Alt+i');
   await hands.fit('my 6 litre slow cooker');
   await expect(page.getByLabel('Amount of plums, pitted')).toHaveValue(/^4\.\d+ kg$/);
-  await expect(readout(page, /^Keeping: Shelf/)).toBeVisible();
+  await expect(readout(page, /^Storage: Shelf/)).toBeVisible();
   hands.done();
 });
 
@@ -145,8 +145,8 @@ test('a rosemary and wine-vinegar jelly that keeps', async ({ page }) => {
     '1 pouch liquid pectin',
   ])
     await hands.line(line);
-  await expect(readout(page, /^Keeping: Shelf/)).toBeVisible();
-  await expect(readout(page, /^Set: (good|firm)/)).toBeVisible();
+  await expect(readout(page, /^Storage: Shelf/)).toBeVisible();
+  await expect(readout(page, /^Firmness: (medium|firm)/)).toBeVisible();
   await expect(page.getByText('surely edible kinds, unsprayed').first()).toBeVisible();
   hands.done();
 });
@@ -164,8 +164,8 @@ test('a passion-fruit curd for the fridge', async ({ page }) => {
     '120 g butter',
   ])
     await hands.line(line);
-  await expect(readout(page, /^Keeping: Fridge/)).toBeVisible();
-  await expect(readout(page, /^Set: good/)).toBeVisible();
+  await expect(readout(page, /^Storage: Refrigerate/)).toBeVisible();
+  await expect(readout(page, /^Firmness: thickened/)).toBeVisible();
   await expect(
     page.getByText('stop at 77.0 °C').or(page.getByText('stop at 76.7 °C')).first(),
   ).toBeVisible();
@@ -185,7 +185,7 @@ test('sugar cut in a powdered-pectin sour-cherry jam: why not, and what instead'
     '1.25 kg sugar',
   ])
     await hands.line(line);
-  await expect(readout(page, /^Set: (good|firm)/)).toBeVisible();
+  await expect(readout(page, /^Firmness: (medium|firm)/)).toBeVisible();
   await page.getByLabel('Amount of white sugar').focus();
   await page.keyboard.press('Control+a');
   await page.keyboard.type('450 g');
@@ -194,8 +194,8 @@ test('sugar cut in a powdered-pectin sour-cherry jam: why not, and what instead'
   const instead = panel(page).getByRole('button', { name: /^Set it with calcium pectin instead/ });
   await expect(instead).toBeEnabled();
   await instead.press('Enter');
-  await expect(page.getByLabel('Way to a set')).toHaveValue('calcium-pectin');
-  await expect(readout(page, /^Set: (good|firm)/)).toBeVisible();
+  await expect(page.getByLabel('Setting method')).toHaveValue('calcium-pectin');
+  await expect(readout(page, /^Firmness: (medium|firm)/)).toBeVisible();
   await expect(page.getByLabel('Amount of white sugar')).toHaveValue('450 g');
   hands.done();
 });
@@ -206,8 +206,8 @@ test('eleven half-pints turned into 4-oz gift jars', async ({ page }) => {
     await hands.line(line);
   await hands.press('Alt+i');
   await hands.fit('11 half-pints');
-  await expect(readout(page, /^Yield: (11|nearly 11|11 and a bit), .*half-pints$/)).toBeVisible();
+  await expect(readout(page, /^Yield: (10¾|(about )?11|11¼), .*half-pints$/)).toBeVisible();
   await hands.choose('j', '4-oz');
-  await expect(readout(page, /^Yield: (nearly 22|22|22 and a bit), .*4-oz jars$/)).toBeVisible();
+  await expect(readout(page, /^Yield: (about 22), .*4-oz jars$/)).toBeVisible();
   hands.done();
 });

@@ -8,17 +8,19 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => kettle.end());
 
-const keeping = (page: Page) => panel(page).getByRole('region', { name: /^Keeping:/ });
+const keeping = (page: Page) => panel(page).getByRole('region', { name: /^Storage:/ });
 
 test('without an altitude there is no process time; stating it gives one', async ({ page }) => {
   await page.goto(kettle.address);
   await layOut(page, 'Plum jam', ['2 kg plums', '1.8 kg sugar']);
-  await expect(keeping(page)).toHaveAccessibleName('Keeping: Fridge, not for the shelf');
+  await expect(keeping(page)).toHaveAccessibleName('Storage: Refrigerate, not for the shelf');
   await expect(page.getByText(/\d+ min in (boiling water|steam)/)).toHaveCount(0);
-  await panel(page).getByRole('link', { name: 'State the altitude' }).click();
+  await panel(page).getByRole('link', { name: 'Enter your altitude' }).click();
   await setAltitude(page, '1180 m');
   await page.goBack();
-  await expect(keeping(page)).toHaveAccessibleName('Keeping: Shelf, 15 min in boiling water');
+  await expect(keeping(page)).toHaveAccessibleName(
+    'Storage: Shelf, if processed 15 min in boiling water',
+  );
 });
 
 test('too little acid: the remedy is computed, put in with one tap, and taken back', async ({
@@ -27,16 +29,20 @@ test('too little acid: the remedy is computed, put in with one tap, and taken ba
   await page.goto(`${kettle.address}/kitchen`);
   await setAltitude(page, '1180 m');
   await layOut(page, 'Apricot jam', ['1.6 kg apricots', '1.3 kg sugar']);
-  await expect(keeping(page)).toHaveAccessibleName('Keeping: Fridge, not for the shelf');
+  await expect(keeping(page)).toHaveAccessibleName('Storage: Refrigerate, not for the shelf');
   await expect(panel(page).getByText('Not acid enough for the shelf')).toBeVisible();
-  await expect(panel(page).getByText(/keeping fridge → shelf, pH \d\.\d → \d\.\d/)).toBeVisible();
+  await expect(
+    panel(page).getByText(/storage refrigerate → shelf, pH \d\.\d → \d\.\d/),
+  ).toBeVisible();
   await panel(page)
     .getByRole('button', { name: /^Add \d+ ml lemon juice, bottled$/ })
     .click();
-  await expect(keeping(page)).toHaveAccessibleName('Keeping: Shelf, 15 min in boiling water');
+  await expect(keeping(page)).toHaveAccessibleName(
+    'Storage: Shelf, if processed 15 min in boiling water',
+  );
   await expect(page.getByLabel('Amount of lemon juice, bottled')).toHaveValue(/^\d+ ml$/);
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
-  await expect(keeping(page)).toHaveAccessibleName('Keeping: Fridge, not for the shelf');
+  await expect(keeping(page)).toHaveAccessibleName('Storage: Refrigerate, not for the shelf');
 });
 
 test('every kind and way is offered, and what is not for the shelf says so', async ({ page }) => {
@@ -56,7 +62,7 @@ test('every kind and way is offered, and what is not for the shelf says so', asy
   ).toBeVisible();
   await expect(page.getByLabel('Kind').locator('option')).toHaveCount(9);
   await page.getByLabel('Kind').selectOption('Jam');
-  await expect(page.getByLabel('Way to a set').locator('option')).toHaveCount(5);
+  await expect(page.getByLabel('Setting method').locator('option')).toHaveCount(5);
 });
 
 test('the verdict is of the batch as made: what goes in during the boil counts, on the shelf too', async ({
@@ -68,11 +74,13 @@ test('the verdict is of the batch as made: what goes in during the boil counts, 
   await page.getByRole('link', { name: 'To the stove' }).click();
   await page.getByRole('button', { name: 'Start cooking' }).click();
   await typeReading(page, '98.4');
-  await expect(keeping(page)).toHaveAccessibleName('Keeping: Shelf, 15 min in boiling water');
+  await expect(keeping(page)).toHaveAccessibleName(
+    'Storage: Shelf, if processed 15 min in boiling water',
+  );
   await page.getByRole('button', { name: /^I added/ }).click();
   await page.getByPlaceholder('1 tbsp lemon juice').fill('700 g cantaloupe');
   await page.keyboard.press('Enter');
-  await expect(keeping(page)).toHaveAccessibleName('Keeping: Fridge, not for the shelf');
+  await expect(keeping(page)).toHaveAccessibleName('Storage: Refrigerate, not for the shelf');
   await expect(keeping(page)).toContainText(/may reach pH 4.6/);
   await page.getByRole('button', { name: /^I added/ }).click();
   await page.getByRole('button', { name: 'Left out: water' }).click();

@@ -15,7 +15,7 @@ test('an empty library begins with the starter set; it is searched, marked, put 
   page,
 }) => {
   await page.getByRole('link', { name: 'Formulas' }).click();
-  await page.getByRole('button', { name: 'Lay in a starter set' }).click();
+  await page.getByRole('button', { name: 'Add starter formulas' }).click();
   const cards = page.getByRole('article');
   await expect(cards).toHaveCount(19);
   await page.getByLabel('Kind', { exact: true }).selectOption('Fruit butter');
@@ -125,7 +125,7 @@ test('a measured jar, a pan too small and another place change what is expected'
   await expect(page.getByLabel('Name of the kitchen')).toHaveValue('New place');
   await page.getByLabel('Name of the kitchen').fill('The hut');
   await page.getByLabel('Altitude', { exact: true }).fill('2010 m');
-  await page.getByRole('button', { name: 'Set the kitchen' }).click();
+  await page.getByRole('button', { name: 'Save kitchen' }).click();
   await expect(page.getByRole('button', { name: 'The hut 2010 m' })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -169,7 +169,7 @@ test('lines are moved by key, put in at another time, and the jars dragged; ever
     '1 box powdered pectin',
     '1.25 kg sugar',
   ]);
-  await page.getByLabel('Way to a set').selectOption('powdered pectin');
+  await page.getByLabel('Setting method').selectOption('powdered pectin');
   await expect(page.getByLabel('When powdered pectin goes in')).toHaveValue('before-sugar');
   await page.getByLabel('When white sugar goes in').selectOption('at the start');
   await expect(panel(page).getByText(/sugar goes in before the powdered pectin/)).toBeVisible();

@@ -51,11 +51,11 @@ const VIEWS = [
   ['formula', () => `/formulas/${kept}`, 'What comes of it here'],
   ['card', () => `/formulas/${kept}/card`, 'It burns at over'],
   ['shelf', () => '/shelf', 'Pear butter'],
-  ['kitchen', () => '/kitchen', 'Set the kitchen'],
+  ['kitchen', () => '/kitchen', 'Save kitchen'],
   ['fruit', () => `/batches/${onHeat}/fruit`, 'On the table'],
-  ['balance', () => `/batches/${onHeat}/balance`, 'What goes where'],
-  ['balance of a cold low-acid pot', () => `/batches/${COLD}/balance`, 'Steer it'],
-  ['plan', () => `/batches/${COLD}/plan`, 'Standing ready'],
+  ['balance', () => `/batches/${onHeat}/balance`, 'Where the weight goes'],
+  ['balance of a cold low-acid pan', () => `/batches/${COLD}/balance`, 'Steer it'],
+  ['plan', () => `/batches/${COLD}/plan`, 'Equipment'],
   ['boil', () => `/batches/${onHeat}/boil`, 'Tap what the thermometer says'],
   ['jar', () => `/batches/${onHeat}/jar`, 'Jars filled'],
   ['batch shelf', () => `/batches/${onHeat}/shelf`, 'No jars from this batch yet'],
@@ -145,8 +145,38 @@ for (const [name, path, text] of VIEWS) {
   });
 }
 
+test('the five readouts are in view at 1280x720, what is most important above them', async () => {
+  await page.setViewportSize({ width: 1280, height: 720 });
+  const answers = page.getByRole('complementary', { name: 'What will come out' });
+  const readouts = /^(?:Firmness|Acidity|Concentration|Yield|Storage):/;
+  await open(`/batches/${onHeat}/balance`, 'Where the weight goes');
+  await expect(answers.getByRole('region', { name: readouts })).toHaveCount(5);
+  for (const region of await answers.getByRole('region', { name: readouts }).all()) {
+    const box = await region.boundingBox();
+    expect((box?.y ?? Infinity) + (box?.height ?? Infinity)).toBeLessThanOrEqual(720);
+  }
+  await open(`/batches/${COLD}/balance`, 'Steer it');
+  const problem = await answers.getByRole('heading', { level: 3 }).first().boundingBox();
+  const first = await answers.getByRole('region', { name: readouts }).first().boundingBox();
+  expect(problem?.y ?? Infinity).toBeLessThanOrEqual(first?.y ?? 0);
+});
+
+for (const width of [820, 1024, 1280])
+  test(`no name on Balance is cut at ${width} px`, async () => {
+    await page.setViewportSize({ width, height: 900 });
+    await open(`/batches/${onHeat}/balance`, 'Where the weight goes');
+    const cut = await page
+      .getByLabel(/^Ingredient \d+$/)
+      .evaluateAll((fields) =>
+        fields
+          .filter((field) => field.scrollWidth > field.clientWidth)
+          .map((field) => (field as HTMLInputElement).value),
+      );
+    expect(cut).toEqual([]);
+  });
+
 test('by keyboard alone: skip link, rail, a line typed, a reading logged', async () => {
-  await open(`/batches/${onHeat}/balance`, 'What goes where');
+  await open(`/batches/${onHeat}/balance`, 'Where the weight goes');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'Skip to the bench' })).toBeFocused();
   await page.getByLabel('New line: amount and ingredient').focus();

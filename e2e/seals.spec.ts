@@ -32,7 +32,7 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
   await kettle.put(`/api/batches/${id}`, { document, revision: 0 });
   await page.goto(`${kettle.address}/batches/${id}/jar`);
 
-  await test.step('more jars than the pot can fill, and a lid too many', async () => {
+  await test.step('more jars than the pan can fill, and a lid too many', async () => {
     const more = page.getByRole('button', { name: 'One 340 g jar more' });
     for (let i = 0; i < 5; i++) await more.click();
     await page.getByLabel('flats laid out').fill('9');
@@ -41,7 +41,7 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
     await page.getByLabel('flats left').fill('4');
     await page.keyboard.press('Tab');
     await expect(page.getByText('5 used, 5 jars: one on each.')).toBeVisible();
-    await expect(page.getByText(/hold .*; this pot can fill .* at most/)).toHaveCount(0);
+    await expect(page.getByText(/hold .*; this pan can fill .* at most/)).toHaveCount(0);
   });
 
   const seals = page.getByRole('region', { name: 'Seals' });
@@ -56,7 +56,7 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
     await expect(page.getByLabel('5 left')).toBeVisible();
     await evening.station('Jar');
     await evening.skip(HOUR);
-    await seals.getByRole('button', { name: 'Press them now all the same' }).click();
+    await seals.getByRole('button', { name: 'Check anyway' }).click();
     await seals.getByRole('button', { name: 'All 5 are down' }).click();
     await expect(seals).toContainText('pressed before they had cooled');
   });
@@ -114,9 +114,7 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
       .click();
     await expect(page.getByText('5 jars, 1 of them for the fridge')).toBeVisible();
     const store = page.getByRole('region', { name: 'The jars' });
-    await expect(page.getByRole('region', { name: 'Eat first' })).toContainText(
-      'Kept in the fridge',
-    );
+    await expect(page.getByRole('region', { name: 'Eat first' })).toContainText('Refrigerated');
     await store.getByRole('button', { name: 'More for Damson jam' }).click();
     const more = page.getByRole('group', { name: 'More for Damson jam' });
     await more.getByLabel('how many').fill('9');

@@ -42,7 +42,7 @@ test('photos of a batch: added, named, taken out and brought back; what is none 
 }) => {
   await page.goto(`${kettle.address}/logbook`);
   const picture = await page.screenshot();
-  await page.getByRole('button', { name: 'How right were the forecasts?' }).click();
+  await page.getByRole('button', { name: 'Forecast accuracy' }).click();
   await expect(page.getByRole('region', { name: 'Foretold and come, in jars' })).toContainText(
     /\d of 5 came out within what was foretold/,
   );

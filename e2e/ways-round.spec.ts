@@ -73,7 +73,7 @@ const PROCESSED = [
 const at = (page: Page, id: string, station: string) =>
   page.goto(`${kettle.address}/batches/${id}/${station}`);
 const keeping = (page: Page, word: string) =>
-  panel(page).getByRole('region', { name: new RegExp(`^Keeping: ${word}`) });
+  panel(page).getByRole('region', { name: new RegExp(`^Storage: ${word}`) });
 const startClock = (page: Page) =>
   page.getByRole('button', { name: /full rolling boil: start the 15 min/ });
 
@@ -83,13 +83,13 @@ test('a finished batch whose formula is edited keeps what was in its jars', asyn
   await evening.skip(30);
   await at(page, id, 'balance');
   await expect(page.getByText('Its jars are filled')).toBeVisible();
-  await expect(keeping(page, 'Fridge')).toContainText(/highest likely pH/);
+  await expect(keeping(page, 'Refrigerate')).toContainText(/highest likely pH/);
   await page.getByLabel('New line: amount and ingredient').fill('150 ml bottled lemon juice');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Amount of lemon juice, bottled')).toBeVisible();
-  await expect(keeping(page, 'Fridge')).toBeVisible();
+  await expect(keeping(page, 'Refrigerate')).toBeVisible();
   await at(page, id, 'jar');
-  await expect(keeping(page, 'Fridge')).toBeVisible();
+  await expect(keeping(page, 'Refrigerate')).toBeVisible();
   await expect(page.getByText('Processed: for the shelf')).toHaveCount(0);
 });
 
@@ -107,12 +107,12 @@ test('lemon logged after the jars were filled changes nothing; melon does', asyn
     ).toBeVisible();
   };
   await add('150 ml bottled lemon juice');
-  await expect(keeping(page, 'Fridge')).toContainText(/not acid enough|above 4.20/);
+  await expect(keeping(page, 'Refrigerate')).toContainText(/not acid enough|above 4.20/);
   const good = await filled('Honest melon', DAMSON, PROCESSED);
   await at(page, good, 'boil');
   await expect(keeping(page, 'Shelf')).toBeVisible();
   await add('1 kg cantaloupe');
-  await expect(keeping(page, 'Fridge')).toContainText(/cantaloupe/);
+  await expect(keeping(page, 'Refrigerate')).toContainText(/cantaloupe/);
 });
 
 test('a process begun hours after the jars were filled is none', async ({ page }) => {
@@ -137,7 +137,7 @@ test('a boil that stops starts from zero, and nothing can be recorded until then
   await at(page, id, 'jar');
   await startClock(page).click();
   await evening.skip(10);
-  await page.getByRole('button', { name: 'The boil was lost' }).click();
+  await page.getByRole('button', { name: 'Boil stopped: restart the timer' }).click();
   await expect(page.getByText(/and from zero again/)).toBeVisible();
   await expect(page.getByRole('button', { name: /went through|Stopped early/ })).toHaveCount(0);
   await startClock(page).click();
@@ -169,7 +169,7 @@ test('looking at another kitchen leaves the minutes of a batch as they are', asy
   await page.getByRole('button', { name: 'Seaside 5 m' }).click();
   await expect(page.getByLabel('Altitude', { exact: true })).toHaveValue('5 m');
   await at(page, id, 'jar');
-  const process = page.getByRole('region', { name: 'Process' });
+  const process = page.getByRole('region', { name: 'Process', exact: true });
   await expect(process.getByText('15 min', { exact: true })).toBeVisible();
   await expect(process).toContainText('Made at 1180 m');
   await page.goto(`${kettle.address}/kitchen`);

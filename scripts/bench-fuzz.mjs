@@ -301,6 +301,8 @@ function send(port, { method, path, headers, body }) {
     );
     asked.on('timeout', () => asked.destroy(new Error(`no answer in ${PATIENCE_MS} ms`)));
     asked.on('error', reject);
+    // Whatever else became of it: once settled this changes nothing.
+    asked.on('close', () => reject(new Error('closed without a whole answer')));
     asked.end(body);
   });
 }

@@ -17,15 +17,15 @@ export async function setAltitude(page: Page, text: string): Promise<void> {
   await expect(field).toBeEnabled();
   if ((await field.inputValue()) === text) return;
   await field.fill(text);
-  await page.getByRole('button', { name: 'Set the kitchen' }).click();
-  await expect(page.getByText('The kitchen is set')).toBeVisible();
+  await page.getByRole('button', { name: 'Save kitchen' }).click();
+  await expect(page.getByText('Kitchen saved')).toBeVisible();
 }
 
 /** Lays a new batch with these lines on the bench. @returns its id */
 export async function layOut(page: Page, title: string, lines: readonly string[]): Promise<string> {
   await page.getByRole('link', { name: 'Today' }).click();
   await page.getByRole('button', { name: 'New batch' }).first().click();
-  await expect(page.getByText('The pot is empty')).toBeVisible();
+  await expect(page.getByText('The pan is empty')).toBeVisible();
   await page.getByLabel('Name of the batch').fill(title);
   for (const line of lines) {
     await page.getByLabel('New line: amount and ingredient').fill(line);

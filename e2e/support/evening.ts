@@ -116,11 +116,11 @@ export class Evening {
   /** On the heat, with the simulated instruments in the pot. */
   async light(...speak: ('scale' | 'refractometer')[]): Promise<void> {
     await this.page.getByRole('button', { name: 'Start cooking' }).click();
-    await this.page.getByRole('button', { name: 'Without a stove' }).click();
+    await this.page.getByRole('button', { name: 'Simulated boil' }).click();
     for (const each of speak) await this.page.getByLabel(`${each} too`).check();
     await this.page.getByRole('button', { name: 'As it is' }).click();
     await expect(
-      this.page.getByRole('region', { name: 'Instruments' }).getByText('in this pot'),
+      this.page.getByRole('region', { name: 'Instruments' }).getByText('in this pan'),
     ).toBeVisible();
   }
 
@@ -137,7 +137,7 @@ export class Evening {
       await this.skip(10);
       await start.click();
       await this.skip(3);
-      await clock.getByRole('button', { name: 'The boil was lost' }).click();
+      await clock.getByRole('button', { name: 'Boil stopped: restart the timer' }).click();
       await expect(clock).toContainText('from zero again');
       await start.click();
       await this.skip(10);

@@ -84,7 +84,7 @@ export class LightBody {
   pan?: string;
 
   @IfPresent()
-  @IsUUID(undefined, { message: 'write the id of the ring it is on' })
+  @IsUUID(undefined, { message: 'write the id of the burner it is on' })
   ring?: string;
 }
 
@@ -193,7 +193,7 @@ export class SimulatedBody {
 }
 
 export class UndoBody {
-  @IsUUID(undefined, { message: 'write the id of the event to take back' }) eventId!: string;
+  @IsUUID(undefined, { message: 'write the id of the event to undo' }) eventId!: string;
 }
 
 export class NothingBody {}

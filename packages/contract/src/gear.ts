@@ -177,7 +177,7 @@ export class LearningBody {
   used!: boolean;
 
   @IfPresent()
-  @Moment('write when to begin anew, as 2026-09-12T18:00:00Z')
+  @Moment('write when to start again, as 2026-09-12T18:00:00Z')
   since?: string;
 }
 

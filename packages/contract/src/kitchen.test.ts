@@ -27,7 +27,7 @@ test('a barometer counts for a day', () => {
   expect(at('2026-09-11T08:00:00.000Z')).not.toHaveProperty('pressure_kPa');
 });
 
-test('the usual pan, with the strongest ring under it; other vessels do not count', () => {
+test('the usual pan, with the strongest burner under it; other vessels do not count', () => {
   const burners = [
     { id: 'a', name: 'Small', kind: 'gas', power_kW: 1.8 },
     { id: 'b', name: 'Big', kind: 'gas', power_kW: 3.5 },

@@ -45,7 +45,7 @@ export class KitchenSettings {
     message: 'water does not boil this cool where people live; write 75 to 108 °C (167 to 226 °F)',
   })
   @Max(BOILING_POINT_LIMITS_C.most, {
-    message: 'water does not boil this hot in an open pot; write 75 to 108 °C (167 to 226 °F)',
+    message: 'water does not boil this hot in an open pan; write 75 to 108 °C (167 to 226 °F)',
   })
   boilingPoint_C!: number | null;
 

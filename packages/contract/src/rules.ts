@@ -61,7 +61,7 @@ export const JarNumbers = (): PropertyDecorator => {
 };
 const POT_VALUE_WORDS: Readonly<Record<ValueName, string>> = {
   temperature_C: 'write a temperature in °C, -100 to 1000',
-  mass_kg: 'write the weight of what is in the pot, 0.01 to 200 kg',
+  mass_kg: 'write the weight of what is in the pan, 0.01 to 200 kg',
   percent: 'write soluble solids as the refractometer shows them, 0 to 95 %',
 };
 

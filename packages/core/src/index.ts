@@ -42,7 +42,7 @@ export {
   thermometerOffset_K,
 } from './water/index.js';
 export { syrupDensity_kgPerM3 } from './syrup/index.js';
-export { PECTIN_PH, sharpnessWord } from './acid/index.js';
+export { PECTIN_PH, sharpnessWord, tasteWord } from './acid/index.js';
 export {
   ALCOHOL_TEST_RESULTS,
   type AlcoholTestResult,
@@ -174,7 +174,8 @@ export {
   type Balance,
   type CookForecast,
   preparePot,
-  solidsWord,
+  concentrationWord,
+  firmnessSaid,
   wantedSolids,
 } from './balance/index.js';
 export {
@@ -204,6 +205,7 @@ export {
   processBand,
   type ProcessRow,
   withOpenLids,
+  STORAGE_SAID,
 } from './keeping/index.js';
 export { sampleBalance, type Sampled, worthMeasuring } from './uncertainty/index.js';
 export {
@@ -223,6 +225,7 @@ export {
   type Steered,
   steeredValue,
   swapped,
+  mostImportant,
 } from './adjust/index.js';
 export { rescueOf } from './rescue/index.js';
 export {

@@ -144,7 +144,7 @@ test('every wrong event is named with its place, and nothing of the message is s
   expect((await stored(id)).events).toHaveLength(0);
 });
 
-test('a reading no pot can have is kept as it was sent', async () => {
+test('a reading no pan can have is kept as it was sent', async () => {
   const id = await newBatch(kitchen.http);
   await append(id, [reading(500)]).expect(200);
   const boil = boilFrom((await stored(id)).events);

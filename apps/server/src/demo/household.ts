@@ -56,7 +56,7 @@ export const DEMO_GEAR: KitchenGear = {
       capacity_l: 16,
       evaporation_kgPerH: 2.1,
     },
-    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e12', name: 'Steel pot', kind: 'pan', capacity_l: 8 },
+    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e12', name: 'Steel pan', kind: 'pan', capacity_l: 8 },
     {
       id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e13',
       name: 'Slow cooker',
@@ -67,7 +67,7 @@ export const DEMO_GEAR: KitchenGear = {
   ],
   usualPanId: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e11',
   burners: [
-    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e21', name: 'Big ring', kind: 'gas', power_kW: 3.5 },
+    { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e21', name: 'Big burner', kind: 'gas', power_kW: 3.5 },
     { id: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e22', name: 'Left back', kind: 'gas', power_kW: 1.8 },
   ],
   canners: [

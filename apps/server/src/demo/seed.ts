@@ -62,7 +62,7 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
   const { formula } = readFormula(batch.document, DEMO_KITCHEN);
   const ready = preparePot(formula);
   const pot = balance(formula);
-  if (!ready || !pot) throw new Error('a demo formula has nothing in the pot');
+  if (!ready || !pot) throw new Error('a demo formula has nothing in the pan');
   const start = now.getTime() - batch.minutesAgo * MINUTE_MS;
   const events: BatchEvent[] = [];
   const add = <T extends EventType>(type: T, minute: number, body: EventBodies[T]): void => {

@@ -44,7 +44,7 @@ const boilOf = async (batchId: string) =>
       .events,
   );
 
-test('what a probe sends is in the log of its pot, under its name, with when it was heard', async () => {
+test('what a probe sends is in the log of its pan, under its name, with when it was heard', async () => {
   const batch = await newBatch(kitchen.http);
   const { id, token } = await add(batch, 'Probe by the window');
   await send(token, climb(3)).expect(200, { kept: 3 });
@@ -94,7 +94,7 @@ test('a token nobody has, none, or one that was renewed: 401, and what it would 
   await send(renewed.token, climb(1)).expect(200);
 });
 
-test('a probe in no pot is told so; put into another pot, what it measured before stays with the first', async () => {
+test('a probe in no pan is told so; put into another pan, what it measured before stays with the first', async () => {
   const [first, second] = [await newBatch(kitchen.http), await newBatch(kitchen.http)];
   const { id, token } = await add();
   await send(token, climb(1)).expect(409);

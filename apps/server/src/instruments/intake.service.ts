@@ -128,7 +128,7 @@ export class IntakeService implements OnModuleInit, OnModuleDestroy {
       if (!batchId)
         throw new ProblemException(
           'not-now',
-          `“${known.name}” stands in no pot; put it into one at the Boil station of the batch`,
+          `“${known.name}” stands in no pan; put it into one at the Boil station of the batch`,
         );
       return valueEvents(value).map(({ type, body }) => ({
         id: nameUuid(`${type} ${at.toISOString()}`, known.id),

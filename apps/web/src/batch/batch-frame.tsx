@@ -22,7 +22,7 @@ import { Loading, Page, useTitle } from '../ui/page.js';
 import { BatchContext, useBatch, type BenchBatch } from './batch-context.js';
 import { BringBack } from './bring-back.js';
 import { Rail } from './rail.js';
-import { KEEPING_WORDS } from './readouts.js';
+import { STORAGE_WORDS } from './readouts.js';
 import { useDocument } from './use-document.js';
 import { useSimulatedStove } from './use-simulated-stove.js';
 import { VerdictPanel } from './verdict-panel.js';
@@ -74,7 +74,7 @@ function Bench({ batchId }: { readonly batchId: string }) {
     }
     if (error instanceof ApiProblem && error.code === 'not-found') {
       return (
-        <Page title="No such batch" lead="It may have been removed, or the address is not whole.">
+        <Page title="No such batch" lead="It may have been removed, or the link is incomplete.">
           <Link to="/" className="btn btn-primary">
             Back to today
           </Link>
@@ -249,7 +249,7 @@ function PhoneStrip() {
         <strong>{jars.toFixed(1)}</strong> jars, <strong>{balance.readyJars}</strong> hot
       </span>
       <span className={keeping.verdict === 'shelf' ? 'text-good' : 'text-watch'}>
-        {KEEPING_WORDS[keeping.verdict].word.toLowerCase()}
+        {STORAGE_WORDS[keeping.verdict].word.toLowerCase()}
         {keeping.process && ` ${keeping.process.minutes} min`}
       </span>
     </div>

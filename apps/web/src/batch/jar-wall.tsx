@@ -40,7 +40,7 @@ export function JarWall({
       </div>
       {last && last.fill < 1 && verdict !== 'stop' && (
         <figcaption className="mt-1.5 text-sm text-soft">
-          The last one is {partWords(last.fill)}: a fridge jar, eaten first.
+          Last jar {partWords(last.fill)}: refrigerate, use first.
         </figcaption>
       )}
     </figure>

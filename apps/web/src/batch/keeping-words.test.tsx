@@ -11,7 +11,7 @@ import { JarWall } from './jar-wall.js';
 import { Readouts } from './readouts.js';
 
 const made = (change: Partial<FormulaDocument>) => {
-  const document: FormulaDocument = { ...emptyFormula('Pot', 'half-pint'), ...change };
+  const document: FormulaDocument = { ...emptyFormula('Pan', 'half-pint'), ...change };
   const computed = computeFormula(document, { altitude_m: 1180 });
   const pot = balance(readFormula(document, { altitude_m: 1180 }).formula);
   if (!pot) throw new Error('nothing in the pan');
@@ -44,9 +44,7 @@ test.each(Object.entries(POTS))('%s: nothing on the panel says to keep it', (_, 
     expect(container.textContent).not.toMatch(
       /fridge|refrigerate|freeze|best within|for the shelf/i,
     );
-    expect(container.textContent).toContain(
-      isFilled ? 'throw away, do not taste' : 'do not make it',
-    );
+    expect(container.textContent).toContain(isFilled ? 'Throw away, do not taste' : 'Do not make');
   }
 });
 

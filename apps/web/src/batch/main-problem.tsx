@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import {
   edited,
   ingredientById,
+  mostImportant,
   type Remedy,
   type RemedyCode,
   type WarningCode,
@@ -39,7 +40,7 @@ const REMEDY_TITLES: Readonly<Record<RemedyCode, string>> = {
 const WARNING_TITLES: Readonly<Record<WarningCode, string>> = {
   'already-past-finish': 'Too much sugar for the water',
   'boils-dry': 'It would boil dry',
-  'no-fruit': 'No fruit in the pot',
+  'no-fruit': 'No fruit in the pan',
   'oz-is-weight': 'Ounces are weight here',
   'stop-off-the-point': 'Not the setting point here',
   'unusual-finish': 'An unusual finish',
@@ -75,7 +76,7 @@ export function MainProblem() {
   const [first] = problems;
   if (document.lines.length === 0)
     return (
-      <Notice title="The pot is empty">
+      <Notice title="The pan is empty">
         Add the fruit and its amount, and everything here fills in as you type.
       </Notice>
     );
@@ -96,24 +97,21 @@ export function MainProblem() {
   if (warnings.some(({ code }) => PLACE_WARNINGS.has(code)))
     return (
       <Notice
-        title="Where is the kettle?"
+        title="No altitude yet"
         actions={
           <Link to="/kitchen" className="btn btn-primary">
-            State the altitude
+            Enter your altitude
           </Link>
         }
       >
-        The process time comes from the altitude alone, and higher up the pot boils cooler. Until it
-        is stated there is no process time.
+        The processing time depends on your altitude alone, and higher up the pan boils cooler.
+        Until you enter it there is no processing time.
       </Notice>
     );
   return <Remedies />;
 }
 
-/**
- * The most useful change with its effect, the others behind a tap; else the first thing worth
- * knowing.
- */
+/** The most important problem and what mends it; what else would help, behind a tap. */
 function Remedies() {
   const { balance, boil, asMade } = useBatch();
   const { kitchen: place, units } = usePreferences();
@@ -123,27 +121,23 @@ function Remedies() {
     units,
     onHeat: boil.startedAt !== undefined,
   });
-  const [others, setOthers] = useState(false);
-  const over = boil.phase === 'done';
-  const [best, ...rest] = over ? [] : remedies;
-  if (!best) {
-    const warning = [...(balance?.warnings ?? [])].sort(
-      (a, b) => Number(b.code === 'already-past-finish') - Number(a.code === 'already-past-finish'),
-    )[0];
-    const [why] = balance?.set.reasons ?? [];
-    if (!warning && balance?.set.verdict === 'none' && balance.set.model !== 'none' && why)
-      return (
-        <Notice title="It will not set" tone="care">
-          {sentence(why.text)} Nothing small changes that.
-        </Notice>
-      );
-    if (!warning) return null;
+  const offered = boil.phase === 'done' ? [] : remedies;
+  const first = mostImportant(offered, balance?.warnings ?? []);
+  if (!first) return <WillNotSet />;
+  if (first.type === 'warning')
     return (
-      <Notice title={WARNING_TITLES[warning.code]} tone="care">
-        {sentence(warning.text)}
+      <Notice
+        title={WARNING_TITLES[first.warning.code]}
+        tone="care"
+        {...(offered.length > 0 && {
+          actions: <OtherRemedies name="What else would help" remedies={offered} stale={stale} />,
+        })}
+      >
+        {sentence(first.warning.text)}
       </Notice>
     );
-  }
+  const best = first.remedy;
+  const others = offered.filter((remedy) => remedy !== best);
   return (
     <Notice
       title={REMEDY_TITLES[best.code]}
@@ -151,32 +145,54 @@ function Remedies() {
       actions={
         <>
           <Apply remedy={best} primary disabled={stale} />
-          {rest.length > 0 && (
-            <button
-              type="button"
-              className="btn"
-              aria-expanded={others}
-              onClick={() => setOthers(!others)}
-            >
-              {others ? 'Fewer ways' : 'Other ways'}
-            </button>
-          )}
-          {others && (
-            <ul className="w-full divide-y divide-line">
-              {rest.map((remedy) => (
-                <li key={remedy.code} className="py-2">
-                  <p className="mb-1.5 text-sm">
-                    {sentence(remedy.effect === '' ? remedy.text : remedy.effect)}
-                  </p>
-                  <Apply remedy={remedy} disabled={stale} />
-                </li>
-              ))}
-            </ul>
-          )}
+          {others.length > 0 && <OtherRemedies name="Other ways" remedies={others} stale={stale} />}
         </>
       }
     >
       {best.text}: {best.effect === '' ? 'it helps' : best.effect}.
+    </Notice>
+  );
+}
+
+function OtherRemedies({
+  name,
+  remedies,
+  stale,
+}: {
+  readonly name: string;
+  readonly remedies: readonly Remedy[];
+  readonly stale: boolean;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button type="button" className="btn" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {open ? 'Fewer ways' : name}
+      </button>
+      {open && (
+        <ul className="w-full divide-y divide-line">
+          {remedies.map((remedy) => (
+            <li key={remedy.code} className="py-2">
+              <p className="mb-1.5 text-sm">
+                {sentence(remedy.effect === '' ? remedy.text : remedy.effect)}
+              </p>
+              <Apply remedy={remedy} disabled={stale} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
+/** Where nothing is warned of and nothing helps: that it will not set, and why. */
+function WillNotSet() {
+  const { balance } = useBatch();
+  const [why] = balance?.set.reasons ?? [];
+  if (balance?.set.verdict !== 'none' || balance.set.model === 'none' || !why) return null;
+  return (
+    <Notice title="It will not set" tone="care">
+      {sentence(why.text)} Nothing small changes that.
     </Notice>
   );
 }

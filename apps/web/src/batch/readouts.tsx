@@ -1,11 +1,14 @@
 import {
   bestWords,
+  concentrationWord,
   decidingPH,
   FIRMNESS_BANDS,
+  firmnessSaid,
+  firmnessWord,
   jarWords,
   PECTIN_PH,
-  sharpnessWord,
-  solidsWord,
+  STORAGE_SAID,
+  tasteWord,
   wantedSolids,
   type Balance,
   type FirmnessWord,
@@ -20,28 +23,31 @@ import { useFormats } from '../ui/preferences.js';
 import { capital, sentence } from '../ui/sentence.js';
 import { PROCESS_WORDS } from './words.js';
 
-const figures = (low: number, high: number, places: number): string => {
+/** "3.1 to 3.4", "65". */
+const spread = (low: number, high: number, places: number): string => {
   const [a, b] = [low.toFixed(places), high.toFixed(places)];
-  return a === b ? a : `${a} – ${b}`;
+  return a === b ? a : `${a} to ${b}`;
 };
 
-export const SET_WORDS: Readonly<Record<FirmnessWord, { word: string; tone: Tone }>> = {
-  none: { word: 'Runny', tone: 'bad' },
-  soft: { word: 'Soft', tone: 'watch' },
-  good: { word: 'Good', tone: 'plain' },
-  firm: { word: 'Firm', tone: 'plain' },
-  stiff: { word: 'Stiff', tone: 'watch' },
+/** How a firmness looks on the panel. */
+export const FIRMNESS_TONE: Readonly<Record<FirmnessWord, Tone>> = {
+  none: 'bad',
+  soft: 'watch',
+  good: 'plain',
+  firm: 'plain',
+  stiff: 'watch',
 };
 
-export const KEEPING_WORDS: Readonly<Record<KeepingVerdict, { word: string; tone: Tone }>> = {
-  shelf: { word: 'Shelf', tone: 'good' },
-  fridge: { word: 'Fridge', tone: 'watch' },
-  freezer: { word: 'Freezer', tone: 'watch' },
-  stop: { word: 'Stop', tone: 'bad' },
+/** Storage as it is said of a batch that is planned, and its colour. */
+export const STORAGE_WORDS: Readonly<Record<KeepingVerdict, { word: string; tone: Tone }>> = {
+  shelf: { word: capital(STORAGE_SAID.shelf), tone: 'good' },
+  fridge: { word: capital(STORAGE_SAID.fridge), tone: 'watch' },
+  freezer: { word: capital(STORAGE_SAID.freezer), tone: 'watch' },
+  stop: { word: capital(STORAGE_SAID.stop), tone: 'bad' },
 };
 
 /**
- * The ends of the track solids are drawn on, per cent: some room on either side of what is wanted.
+ * The ends of the track concentration is drawn on, per cent: some room on either side of what is wanted.
  */
 const solidsTrack = ([least, most]: readonly [number, number]): readonly [number, number] =>
   least >= 50 ? [least - 15, most + 7] : [least - 10, most + 17];
@@ -56,9 +62,11 @@ interface ReadoutsProps {
   readonly jarsNow?: JarsAhead | undefined;
   /** Jars of it are filled already. */
   readonly isFilled?: boolean;
+  /** Its jars went through their process. */
+  readonly isProcessed?: boolean;
 }
 
-/** Set, sharpness, solids, yield and keeping: each a word, its range, and why. */
+/** Firmness, acidity, concentration, yield and storage: each a word, its range, and why. */
 export function Readouts({
   balance,
   keeping,
@@ -66,83 +74,107 @@ export function Readouts({
   asWeighed,
   jarsNow,
   isFilled = false,
+  isProcessed = false,
 }: ReadoutsProps) {
   return (
     <>
-      <SetReadout {...balance} />
-      <Sharpness balance={balance} formula={formula} />
-      <Solids balance={balance} formula={formula} />
+      <Firmness {...balance} formula={formula} />
+      <Acidity balance={balance} formula={formula} />
+      <Concentration balance={balance} formula={formula} />
       <Yield
         balance={asWeighed ?? balance}
         isWeighed={asWeighed !== undefined}
         jarsNow={asWeighed ? undefined : jarsNow}
       />
-      <KeepingReadout
+      <Storage
         keeping={keeping}
         balance={balance}
         altitude_m={formula.place.altitude_m}
         isFilled={isFilled}
+        isProcessed={isProcessed}
       />
     </>
   );
 }
 
-function SetReadout({ set }: Balance) {
-  const pours = set.model === 'none';
-  const { word, tone } = pours
-    ? ({ word: 'Pours', tone: 'plain' } as const)
-    : SET_WORDS[set.verdict];
-  const range = figures(set.firmness.low, set.firmness.high, 1);
+/** "soft to firm"; empty where both ends are the same word. */
+function betweenWords(low: string, high: string): string {
+  return low === high ? '' : `${low} to ${high}`;
+}
+
+function Firmness({ set, formula }: Balance & { readonly formula: PotFormula }) {
+  const formats = useFormats();
+  const { model, verdict, firmness } = set;
+  if (model === 'none')
+    return (
+      <RangeBar
+        name="Firmness"
+        note="a syrup"
+        word="Pours"
+        figures=""
+        spoken="Firmness: a syrup, it pours"
+      />
+    );
+  const said = (value: number): string => firmnessSaid(firmnessWord(value), model);
+  const word = firmnessSaid(verdict, model);
+  const between = betweenWords(said(firmness.low), said(firmness.high));
+  const wanted = firmnessSaid('good', model);
   const [reason] = set.reasons;
   return (
     <RangeBar
-      name="Set"
-      note={pours ? 'a syrup' : '1 is a good set'}
-      word={word}
-      tone={tone}
-      figures={pours ? '' : range}
-      {...(!pours && {
-        range: set.firmness,
-        scale: [0, 2.5] as const,
-        wanted: [FIRMNESS_BANDS.soft, FIRMNESS_BANDS.good] as const,
-      })}
-      reason={reason && sentence(reason.text)}
-      spoken={
-        pours
-          ? 'Set: a syrup, it pours'
-          : `Set: ${word.toLowerCase()}, ${range}, wanted ${FIRMNESS_BANDS.soft} to ${FIRMNESS_BANDS.good}`
+      name="Firmness"
+      note={
+        formula.finish.type === 'curd'
+          ? `thickened at ${formats.temperature(formula.finish.temperature_C)}`
+          : `wanted: ${wanted}`
       }
+      word={capital(word)}
+      tone={FIRMNESS_TONE[verdict]}
+      figures={between}
+      range={firmness}
+      scale={[0, 2.5]}
+      wanted={[FIRMNESS_BANDS.soft, FIRMNESS_BANDS.good]}
+      reason={reason && sentence(reason.text)}
+      spoken={`Firmness: ${word}, ${between === '' ? '' : `${between}, `}wanted ${wanted}`}
     />
   );
 }
 
-function Sharpness({
+/** What the acidity does to the set: pH beside what pectin wants. */
+function acidityForSet(pH: number): string {
+  if (pH > PECTIN_PH[1]) return 'too little for the set';
+  return pH < PECTIN_PH[0] ? 'too much for the set' : 'right for the set';
+}
+
+function Acidity({
   balance: { pH, titratableAcidityPercent: acid },
   formula,
 }: {
   readonly balance: Balance;
   readonly formula: PotFormula;
 }) {
-  const word = capital(sharpnessWord(pH.mid));
+  const taste = tasteWord(acid.mid);
   const gels =
     formula.method !== 'no-gel' && formula.method !== 'egg' && formula.method !== 'calcium-pectin';
-  const off = gels && (pH.mid < PECTIN_PH[0] || pH.mid > PECTIN_PH[1]);
+  const forSet = acidityForSet(pH.mid);
+  const isOff = gels && (pH.mid < PECTIN_PH[0] || pH.mid > PECTIN_PH[1]);
+  const range = `pH ${spread(pH.low, pH.high, 1)}`;
   return (
     <RangeBar
-      name="Sharpness"
-      note={`pH · acid ${acid.mid.toFixed(acid.mid < 0.95 ? 1 : 0)} %`}
-      word={word}
-      tone={off ? 'watch' : 'plain'}
-      figures={figures(pH.low, pH.high, 1)}
+      name="Acidity"
+      note={gels ? forSet : `${acid.mid.toFixed(acid.mid < 0.95 ? 1 : 0)} % acid`}
+      word={`Tastes ${taste}`}
+      tone={isOff ? 'watch' : 'plain'}
+      figures={range}
       range={pH}
       scale={[2.4, 4.8]}
       {...(gels && { wanted: PECTIN_PH })}
-      spoken={`Sharpness: ${word.toLowerCase()}, pH ${figures(pH.low, pH.high, 1)}${gels ? `, wanted ${PECTIN_PH.join(' to ')}` : ''}`}
+      spoken={`Acidity: tastes ${taste}, ${range}${gels ? `, ${forSet}, wanted ${PECTIN_PH.join(' to ')}` : ''}`}
     />
   );
 }
 
-function Solids({
+function Concentration({
   balance: { finish },
   formula,
 }: {
@@ -150,20 +182,20 @@ function Solids({
   readonly formula: PotFormula;
 }) {
   const wanted = wantedSolids(formula.kind, formula.method);
-  const said = solidsWord(finish.solubleSolidsPercent.mid, wanted);
-  const word = capital(said);
-  const percent = `${figures(finish.solubleSolidsPercent.low, finish.solubleSolidsPercent.high, 0)} %`;
+  const { low, mid, high } = finish.solubleSolidsPercent;
+  const isUsual = concentrationWord(mid, wanted) === 'usual';
+  const range = spread(low, high, 0);
   return (
     <RangeBar
-      name="Solids"
-      note="at the finish"
-      word={word}
-      tone={said === 'full' ? 'plain' : 'watch'}
-      figures={percent}
+      name="Concentration"
+      note={`wanted: ${wanted.join(' to ')}`}
+      word={`${mid.toFixed(0)} °Brix`}
+      tone={isUsual ? 'plain' : 'watch'}
+      figures={range}
       range={finish.solubleSolidsPercent}
       scale={solidsTrack(wanted)}
       wanted={wanted}
-      spoken={`Solids: ${word}, ${percent}, wanted ${wanted.join(' to ')} %`}
+      spoken={`Concentration: ${mid.toFixed(0)} degrees Brix, ${range}, wanted ${wanted.join(' to ')}`}
     />
   );
 }
@@ -186,18 +218,16 @@ function Yield({
     return (
       <RangeBar
         name="Yield"
-        note={`${yieldBracket.least.toFixed(0)} to ${yieldBracket.most.toFixed(0)} half-pints at the very limits`}
+        note={`between ${yieldBracket.least.toFixed(0)} and ${yieldBracket.most.toFixed(0)} half-pints`}
         word={formats.mass(finish.mass_kg.mid)}
         figures={filled
-          .map(
-            (each) => `${figures(each.count.low, each.count.high, 1)} × ${jarName(each.size, 2)}`,
-          )
+          .map((each) => `${spread(each.count.low, each.count.high, 1)} × ${jarName(each.size, 2)}`)
           .join(', ')}
         spoken={`Yield: ${filled.map((each) => jarsOf(jarWords(each.count.mid), each.size)).join(', ')}`}
       />
     );
   const { count, size } = jar;
-  const range = figures(count.low, count.high, 1);
+  const range = spread(count.low, count.high, 1);
   return (
     <RangeBar
       name="Yield"
@@ -216,28 +246,43 @@ const noteOf = (isWeighed: boolean, jarsNow: JarsAhead | undefined): string => {
   return jarsNow ? ', as it cooks' : '';
 };
 
-function KeepingReadout({
+/** A process makes the shelf; what is refrigerated all the same is processed first. */
+function processWord(verdict: KeepingVerdict, isProcessed: boolean): string {
+  if (isProcessed) return 'processed';
+  return verdict === 'shelf' ? 'if processed' : 'process first:';
+}
+
+function notForShelf(verdict: KeepingVerdict, isFilled: boolean): string {
+  if (verdict !== 'stop') return 'not for the shelf';
+  return isFilled ? '' : 'not safe to keep';
+}
+
+function Storage({
   keeping,
   balance: { pH },
   altitude_m,
   isFilled,
+  isProcessed,
 }: {
   readonly keeping: Keeping;
   readonly balance: Balance;
   readonly altitude_m: number | undefined;
   readonly isFilled: boolean;
+  readonly isProcessed: boolean;
 }) {
   const { verdict, reasons, process, worstPH, limitPH, storage } = keeping;
-  const { word, tone } = KEEPING_WORDS[verdict];
+  const { word: planned, tone } = STORAGE_WORDS[verdict];
   const formats = useFormats();
-  const stopWords = isFilled ? 'throw away, do not taste' : 'do not make it';
-  const notKept = verdict === 'stop' ? stopWords : 'not for the shelf';
+  const isThrown = verdict === 'stop' && isFilled;
+  const word = isThrown ? 'Throw away, do not taste' : planned;
   const isTested = reasons[0]?.code === 'tested-source';
-  const told = process ? `${process.minutes} min ${PROCESS_WORDS[process.method]}` : notKept;
+  const told = process
+    ? `${processWord(verdict, isProcessed)} ${process.minutes} min ${PROCESS_WORDS[process.method]}`
+    : notForShelf(verdict, isFilled);
   const [first, ...rest] = reasons;
   return (
     <RangeBar
-      name="Keeping"
+      name="Storage"
       note={
         limitPH === null
           ? ''
@@ -257,8 +302,8 @@ function KeepingReadout({
           {process && verdict === 'shelf' && !isTested ? (
             <>
               {altitude_m !== undefined && `At ${formats.altitude(altitude_m)}, `}
-              {process.preSterilise ? 'jars boiled sterile first' : 'clean hot jars'},{' '}
-              {process.headspace_mm.toFixed(0)} mm headspace. Best within
+              {process.preSterilise ? 'jars sterilised first' : 'clean hot jars'},{' '}
+              {formats.headspace(process.headspace_mm)} headspace. Best within
               {` ${bestWords(storage.best)}`}.
             </>
           ) : (
@@ -284,7 +329,7 @@ function KeepingReadout({
           </details>
         </>
       }
-      spoken={`Keeping: ${word}, ${told}`}
+      spoken={`Storage: ${told === '' ? word : `${word}, ${told}`}`}
     />
   );
 }

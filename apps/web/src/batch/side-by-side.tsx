@@ -4,14 +4,16 @@ import {
   computeFormula,
   differences,
   jarWords,
-  sharpnessWord,
+  firmnessSaid,
+  firmnessWord,
+  tasteWord,
   withoutPlace,
   type Computed,
 } from '@idle-kettle/core';
 import { useFormats, usePreferences, type Formats } from '../ui/preferences.js';
 import { jarsOf } from '../ui/jar-picture.js';
 import { capital, sentence } from '../ui/sentence.js';
-import { KEEPING_WORDS, SET_WORDS } from './readouts.js';
+import { STORAGE_WORDS } from './readouts.js';
 import { FINISH_WORDS, METHOD_WORDS, PROCESS_WORDS, stopWords } from './words.js';
 
 export interface Side {
@@ -32,26 +34,27 @@ const ROWS: readonly (readonly [string, (made: Computed, formats: Formats) => st
     ({ formula, balance }, formats) => (balance ? stopWords(formula, balance, formats).words : '–'),
   ],
   [
-    'set',
+    'firmness',
     ({ balance }) => {
       if (!balance) return '–';
-      const { model, verdict, firmness } = balance.set;
-      if (model === 'none') return 'pours';
-      return `${SET_WORDS[verdict].word}, ${firmness.low.toFixed(1)} – ${firmness.high.toFixed(1)}`;
+      const { model, firmness } = balance.set;
+      const said = (value: number): string => firmnessSaid(firmnessWord(value), model);
+      const [low, mid, high] = [said(firmness.low), said(firmness.mid), said(firmness.high)];
+      return low === high ? capital(mid) : `${capital(mid)}, ${low} to ${high}`;
     },
   ],
   [
-    'sharpness',
+    'acidity',
     ({ balance }) =>
       balance
-        ? `${capital(sharpnessWord(balance.pH.mid))}, pH ${balance.pH.low.toFixed(1)} – ${balance.pH.high.toFixed(1)}`
+        ? `Tastes ${tasteWord(balance.titratableAcidityPercent.mid)}, pH ${balance.pH.low.toFixed(1)} to ${balance.pH.high.toFixed(1)}`
         : '–',
   ],
   [
-    'solids',
+    'concentration',
     ({ balance }) =>
       balance
-        ? `${balance.finish.solubleSolidsPercent.low.toFixed(0)} – ${balance.finish.solubleSolidsPercent.high.toFixed(0)} %`
+        ? `${balance.finish.solubleSolidsPercent.low.toFixed(0)} to ${balance.finish.solubleSolidsPercent.high.toFixed(0)} °Brix`
         : '–',
   ],
   [
@@ -63,9 +66,9 @@ const ROWS: readonly (readonly [string, (made: Computed, formats: Formats) => st
         .join(', ') ?? '–',
   ],
   [
-    'keeping',
+    'storage',
     ({ keeping }) =>
-      `${KEEPING_WORDS[keeping.verdict].word}${keeping.process ? `, ${keeping.process.minutes} min ${PROCESS_WORDS[keeping.process.method]}` : ''}`,
+      `${STORAGE_WORDS[keeping.verdict].word}${keeping.process ? `, ${keeping.process.minutes} min ${PROCESS_WORDS[keeping.process.method]}` : ''}`,
   ],
 ];
 

@@ -17,8 +17,9 @@ export function VerdictPanel() {
     ? jarsToHaveHot([jarsNow.count])
     : ((asWeighed ?? balance)?.readyJars ?? 0);
   return (
-    <aside aria-label="What will come out" className="px-4 pb-6 sm:px-6 xl:px-5 xl:py-5">
-      <h2 className="mb-1 text-xl">What will come out</h2>
+    <aside aria-label="What will come out" className="px-4 pb-6 sm:px-6 xl:px-5 xl:py-4">
+      <h2 className="sr-only">What will come out</h2>
+      <MainProblem />
       {balance && (
         <Readouts
           balance={balance}
@@ -27,18 +28,15 @@ export function VerdictPanel() {
           asWeighed={asWeighed}
           jarsNow={jarsNow}
           isFilled={firstFilledAt(boil) !== undefined}
+          isProcessed={boil.processRuns.length > 0}
         />
       )}
-      <div className="mt-4">
-        <MainProblem />
-        {readyJars > 0 && (
-          <p className="mt-3 text-soft">
-            Have <strong className="text-base-content">{readyJars}</strong> clean hot jars ready;
-            one is a spare.
-          </p>
-        )}
-        {balance && boil.phase !== 'done' && <ToBeSurer balance={balance} />}
-      </div>
+      {readyJars > 0 && (
+        <p className="mt-3 text-soft">
+          Heat <strong className="text-base-content">{readyJars}</strong> jars; one is a spare.
+        </p>
+      )}
+      {balance && boil.phase !== 'done' && <ToBeSurer balance={balance} />}
     </aside>
   );
 }
@@ -51,8 +49,8 @@ function ToBeSurer({ balance }: { readonly balance: Balance }) {
   if (!most || most.narrows < WORTH_SAYING) return null;
   return (
     <p className="mt-2 text-soft">
-      To be surer: {most.text.charAt(0).toLowerCase() + most.text.slice(1)}. It narrows the{' '}
-      {most.of} by {shareWords(most.narrows)}.
+      For a tighter estimate: {most.text.charAt(0).toLowerCase() + most.text.slice(1)}. It narrows
+      the {most.of} by {shareWords(most.narrows)}.
     </p>
   );
 }

@@ -54,7 +54,7 @@ export const FINISH_WORDS: Readonly<Record<FinishType, string>> = {
   'gel-temperature': 'gel temperature',
   'soluble-solids': 'soluble solids',
   'hard-boil': 'timed hard boil',
-  weight: 'weight of the pot',
+  weight: 'weight of the pan',
   consistency: 'consistency',
   curd: 'curd temperature',
 };
@@ -120,7 +120,7 @@ export const isByTemperature = ({ type }: { readonly type: FinishType }): boolea
 export const finishLineName = (
   finish: { readonly type: FinishType },
   when: 'here' | 'then',
-): string => (isByTemperature(finish) ? `gel line ${when}` : 'finish near');
+): string => (isByTemperature(finish) ? `setting point ${when}` : 'finish near');
 
 /**
  * Where to stop, as "stop at" and "100.5 °C", "stop after" and "1 min of hard boil", "stop when"

@@ -37,6 +37,14 @@ export const PreferencesContext = createContext<Preferences>({
   foodNames: [],
 });
 
+const MM_PER_INCH = 25.4;
+const QUARTERS = ['', '¼', '½', '¾'] as const;
+/** "¼", "1½": to the nearest quarter. */
+function inQuarters(value: number): string {
+  const quarters = Math.max(Math.round(value * 4), 1);
+  return `${Math.floor(quarters / 4) || ''}${QUARTERS[quarters % 4] ?? ''}`;
+}
+
 export interface Formats {
   readonly mass: (kg: number) => string;
   /** The same mass in the other system, shown small. */
@@ -47,6 +55,8 @@ export interface Formats {
   readonly degrees: (celsius: number) => string;
   readonly difference: (kelvin: number) => string;
   readonly altitude: (metres: number) => string;
+  /** Room left in a jar: "6 mm", "1/4 in". */
+  readonly headspace: (millimetres: number) => string;
   readonly toUnit: (celsius: number) => number;
   readonly fromUnit: (value: number) => number;
 }
@@ -66,6 +76,10 @@ export function formatsOf({
     degrees: (temperature_C) => `${toUnit(temperature_C).toFixed(1)}°`,
     difference: (kelvin) => `${(kelvin * (inF ? 9 / 5 : 1)).toFixed(1)}°`,
     altitude: (metres) => formatAltitude(metres, units),
+    headspace: (millimetres) =>
+      units === 'us'
+        ? `${inQuarters(millimetres / MM_PER_INCH)} in`
+        : `${millimetres.toFixed(0)} mm`,
     toUnit,
     fromUnit: (value) => (inF ? celsius(value) : value),
   };

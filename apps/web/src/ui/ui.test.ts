@@ -32,7 +32,7 @@ test('a message becomes one sentence with one end', () => {
   expect(sentence('unknown unit "cupz"; did you mean "cups"?')).toBe(
     'Unknown unit "cupz"; did you mean "cups"?',
   );
-  expect(sentence('there is no fruit in the pot')).toBe('There is no fruit in the pot.');
+  expect(sentence('there is no fruit in the pan')).toBe('There is no fruit in the pan.');
 });
 
 test('a capital, but pH stays pH', () => {
@@ -118,7 +118,7 @@ test.each<[Partial<FormulaDocument>, string]>([
     { finish: { type: 'consistency' }, kind: 'fruit-butter', method: 'no-gel' },
     'stop when it mounds on a spoon',
   ],
-])('a pot with %j says "%s"', (change, words) => {
+])('a pan with %j says "%s"', (change, words) => {
   const document = {
     ...emptyFormula('x'),
     lines: [
@@ -129,7 +129,7 @@ test.each<[Partial<FormulaDocument>, string]>([
   };
   const { formula } = readFormula(document, { altitude_m: 1180 });
   const outcome = balance(formula);
-  if (!outcome) throw new Error('nothing in the pot');
+  if (!outcome) throw new Error('nothing in the pan');
   const stop = stopWords(formula, outcome, formatsOf({ units: 'metric', temperatureUnit: 'C' }));
   expect(`${stop.lead} ${stop.words}`).toBe(words);
 });

@@ -44,7 +44,7 @@ describe('remedies', () => {
       const remedy = remedies(document, HERE)[0];
       expect(remedy).toMatchObject({
         code: 'acid-for-keeping',
-        effect: expect.stringContaining('keeping fridge → shelf') as string,
+        effect: expect.stringContaining('storage refrigerate → shelf') as string,
       });
       const after = edited(document, remedy?.change ?? []);
       expect(assessKeeping(pot(after)).verdict).toBe('shelf');
@@ -119,7 +119,7 @@ describe('remedies', () => {
     }
   });
 
-  test('sugar cut with powdered pectin gets sugar, a sweet pot water or less sugar, a quart pints', () => {
+  test('sugar cut with powdered pectin gets sugar, a sweet pan water or less sugar, a quart pints', () => {
     expect(
       codes(
         documentOf(
@@ -207,7 +207,7 @@ describe('scaling', () => {
     expect(factor).toBeCloseTo(3.1 / 2.4, 9);
     expect(document.lines[2]?.amount).toBe('2.84 kg');
   });
-  test('to a pot: filled to a third', () => {
+  test('to a pan: filled to a third', () => {
     const { document } = ok(scaleFormula(DAMSON, { by: 'pot', pot_l: 8 }, HERE.kitchen));
     const made = balance(pot(document));
     expect(made?.pot_l.least).toBeGreaterThan(7);

@@ -1,6 +1,11 @@
-import type { Balance } from '../balance/index.js';
+import { firmnessSaid, type Balance } from '../balance/index.js';
 import type { FormulaDocument, Kitchen } from '../formula/index.js';
-import { computeFormula, type Keeping, type KeepingOptions } from '../keeping/index.js';
+import {
+  computeFormula,
+  STORAGE_SAID,
+  type Keeping,
+  type KeepingOptions,
+} from '../keeping/index.js';
 
 export interface AssessmentOptions extends KeepingOptions {
   readonly kitchen?: Kitchen;
@@ -26,24 +31,26 @@ export function assess(
 }
 
 /**
- * What a change does, in a line: "pH 3.6 → 3.3, set soft → good, yield +0.1 jar"; empty where
+ * What a change does, in a line: "pH 3.6 → 3.3, firmness soft → medium, yield +0.1 jar"; empty where
  * nothing much moves.
  */
 export function effectOf(before: Assessment, after: Assessment): string {
   const parts: string[] = [];
   const [b, a] = [before.balance, after.balance];
   if (before.keeping.verdict !== after.keeping.verdict)
-    parts.push(`keeping ${before.keeping.verdict} → ${after.keeping.verdict}`);
+    parts.push(
+      `storage ${STORAGE_SAID[before.keeping.verdict]} → ${STORAGE_SAID[after.keeping.verdict]}`,
+    );
   if (Math.abs(a.pH.mid - b.pH.mid) >= 0.05)
     parts.push(`pH ${b.pH.mid.toFixed(1)} → ${a.pH.mid.toFixed(1)}`);
-  const word = ({ set }: Balance): string => (set.verdict === 'none' ? 'runny' : set.verdict);
-  if (word(a) !== word(b)) parts.push(`set ${word(b)} → ${word(a)}`);
+  const word = ({ set }: Balance): string => firmnessSaid(set.verdict, set.model);
+  if (word(a) !== word(b)) parts.push(`firmness ${word(b)} → ${word(a)}`);
   else if (Math.abs(a.set.firmness.mid - b.set.firmness.mid) >= 0.05)
-    parts.push(`firmness ${b.set.firmness.mid.toFixed(1)} → ${a.set.firmness.mid.toFixed(1)}`);
+    parts.push(a.set.firmness.mid > b.set.firmness.mid ? 'a little firmer' : 'a little softer');
   const [solidsBefore, solidsAfter] = [b, a].map((x) =>
     x.finish.solubleSolidsPercent.mid.toFixed(0),
   );
-  if (solidsBefore !== solidsAfter) parts.push(`solids ${solidsBefore} → ${solidsAfter} %`);
+  if (solidsBefore !== solidsAfter) parts.push(`${solidsBefore} → ${solidsAfter} °Brix`);
   const jars = (x: Balance): number => x.jars.reduce((sum, { count }) => sum + count.mid, 0);
   const more = jars(a) - jars(b);
   // Counts of different jars cannot be compared.

@@ -1,5 +1,6 @@
 export { amountFor } from './addition.js';
 export { type Edit, edited } from './edit.js';
+export { mostImportant } from './most-important.js';
 export { effectOfChange } from './effect.js';
 export { remedies, type Remedy, type RemedyCode } from './remedies.js';
 export { scaleFormula, type ScaleResult, type ScaleTarget } from './scale.js';

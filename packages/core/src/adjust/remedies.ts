@@ -42,7 +42,7 @@ export interface Remedy {
   readonly code: RemedyCode;
   /** What to do: "Add 30 ml bottled lemon juice". */
   readonly text: string;
-  /** What it does: "pH 3.6 → 3.3, set soft → good, yield +0.1". */
+  /** What it does: "pH 3.6 → 3.3, firmness soft → medium, yield +0.1". */
   readonly effect: string;
   readonly change: readonly Edit[];
 }

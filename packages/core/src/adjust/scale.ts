@@ -115,7 +115,7 @@ function factorFor(
     }
     case 'pot': {
       const pot = preparePot(formula);
-      if (!pot) return { path: 'lines', message: 'nothing is in the pot' };
+      if (!pot) return { path: 'lines', message: 'nothing is in the pan' };
       return (target.pot_l * fillOfPan(formula)) / volumeInPan_l(pot.contents);
     }
   }
@@ -198,8 +198,8 @@ function notesOn(document: FormulaDocument, target: ScaleTarget, kitchen: Kitche
     const { least, easy } = panForFoam_l(litres);
     notes.push(
       fill === FILL_BEFORE_FOAM
-        ? `needs a pot of ${least.toFixed(0)} to ${easy.toFixed(0)} l, for the foam`
-        : `needs a pot of ${Math.ceil(litres / fill)} l, or less when it is loaded in stages`,
+        ? `needs a pan of ${least.toFixed(0)} to ${easy.toFixed(0)} l, for the foam`
+        : `needs a pan of ${Math.ceil(litres / fill)} l, or less when it is loaded in stages`,
     );
   }
   return notes;

@@ -47,7 +47,7 @@ test('a swap to low-acid fruit shows in the keeping; an attestation and what was
   const next = must(swapped(measured, 0, 'cantaloupe'));
   expect(next).not.toHaveProperty('testedSource');
   expect(next.lines[0]).not.toHaveProperty('overrides');
-  expect(effectOfChange(measured, next, HERE)).toMatch(/^keeping shelf → fridge/);
+  expect(effectOfChange(measured, next, HERE)).toMatch(/^storage shelf → refrigerate/);
   expect(assessKeeping(readFormula(next, HERE.kitchen).formula).verdict).toBe('fridge');
 });
 

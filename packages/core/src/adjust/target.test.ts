@@ -28,7 +28,7 @@ test.each([
   ['', /12 half-pints/],
   ['a lot', /write what to fit/],
   ['8 kg pan', /size of the pan/],
-  ['2 kg cherries', /no sweet cherry in the pot/],
+  ['2 kg cherries', /no sweet cherry in the pan/],
 ])('"%s" is refused with what would be right', (text, message) => {
   const reading = readScaleTarget(text, DAMSON);
   expect(reading.ok ? '' : reading.message).toMatch(message);

@@ -64,8 +64,8 @@ export function readScaleTarget(text: string, document: FormulaDocument): Target
       ok: false,
       message:
         ingredient === ''
-          ? 'there is no fruit in the pot to fit'
-          : `there is no ${named?.ok ? named.ingredient.name[0] : ingredient} in the pot; ${WRITE}`,
+          ? 'there is no fruit in the pan to fit'
+          : `there is no ${named?.ok ? named.ingredient.name[0] : ingredient} in the pan; ${WRITE}`,
     };
   return { ok: true, target: { by: 'line', line: line.index, to: amount } };
 }

@@ -19,7 +19,7 @@ function outcome(document: unknown, place = { altitude_m: 0 }): Balance {
   const { formula, problems } = readFormula(document, place);
   expect(problems).toEqual([]);
   const result = balance(formula);
-  if (!result) throw new Error('nothing in the pot');
+  if (!result) throw new Error('nothing in the pan');
   return result;
 }
 
@@ -105,7 +105,7 @@ describe('the arithmetic', () => {
     expect(butter([['600 g', 'white-sugar']])).toBeGreaterThan(40);
   });
 
-  test('a pot cooked to a weight weighs that, and one that cannot is named', () => {
+  test('a pan cooked to a weight weighs that, and one that cannot is named', () => {
     const to = (mass: string): Balance =>
       outcome(
         doc(
@@ -207,7 +207,7 @@ describe('properties', () => {
           const pan = { evaporation_kgPerH: 2 * times };
           const { formula } = readFormula(make(p, times), { altitude_m: p.altitude });
           const balanced = balance({ ...formula, pan });
-          if (!balanced) throw new Error('nothing in the pot');
+          if (!balanced) throw new Error('nothing in the pan');
           return balanced.finish;
         };
         const [one, many] = [made(1), made(k)];
@@ -239,7 +239,7 @@ describe('properties', () => {
   });
 });
 
-test('the balance of a 10-line pot takes well under a frame', () => {
+test('the balance of a 10-line pan takes well under a frame', () => {
   const lines: [string, string][] = [
     ['1 kg', 'quince'],
     ['500 g', 'pear'],

@@ -32,7 +32,7 @@ const cooked = (
   });
 const made = (document: FormulaDocument): NonNullable<ReturnType<typeof balance>> => {
   const result = balance(pot(document));
-  if (!result) throw new Error('nothing in the pot');
+  if (!result) throw new Error('nothing in the pan');
   return result;
 };
 
@@ -209,7 +209,7 @@ function followed(prepared: PreparedPot): {
   return { state, seconds, in_J, out_J };
 }
 
-test('balance, simulator and forecast agree on 500 drawn pots, kitchens and stages', () => {
+test('balance, simulator and forecast agree on 500 drawn pans, kitchens and stages', () => {
   const START = Date.parse('2026-09-12T06:00:00Z');
   const event = logFrom(START, 1000);
   const off = { mass: 0, solids: 0, hours: 0, forecast: 0, energy: 0 };
@@ -268,7 +268,7 @@ test('balance, simulator and forecast agree on 500 drawn pots, kitchens and stag
     );
   }
   report(
-    `500 drawn pots, balance against the heat balance and the forecast, worst share off: ${JSON.stringify(off)}`,
+    `500 drawn pans, balance against the heat balance and the forecast, worst share off: ${JSON.stringify(off)}`,
   );
   expect(compared).toBe(500);
   expect(off.mass).toBeLessThan(0.02);

@@ -79,7 +79,7 @@ test('a butter stops where makers stop it: 20-35 % plain, 32-53 % sweetened', ()
   expect(plain.mid).toBeLessThan(0.425);
 });
 
-test('a prepared pot and its balance are the same pot; an empty one is neither', () => {
+test('a prepared pan and its balance are the same pan; an empty one is neither', () => {
   const formula = pot(
     documentOf([
       ['2 kg', 'plum'],

@@ -43,4 +43,5 @@ export { type PreparedPot, preparePot } from './prepare.js';
 export type { SetReasonCode } from './set-reasons.js';
 export type { Influence } from './spread.js';
 export { fruitMass_kg } from './standards.js';
-export { solidsWord, wantedSolids } from './wanted.js';
+export { firmnessSaid } from './firmness-words.js';
+export { concentrationWord, wantedSolids } from './wanted.js';

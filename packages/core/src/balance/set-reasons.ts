@@ -59,7 +59,7 @@ const ofHighMethoxyl: ReasonsOf = ({ outcome: { solids, pH, pectinPercent, inver
 
 const ofCalcium: ReasonsOf = ({ contents: { lowMethoxyl, freeCalcium_mg } }) => {
   if (lowMethoxyl <= 0)
-    return [{ code: 'no-calcium-pectin', text: 'no low-methoxyl pectin is in the pot' }];
+    return [{ code: 'no-calcium-pectin', text: 'no low-methoxyl pectin is in the pan' }];
   const calcium = freeCalcium_mg / (lowMethoxyl * 1000);
   if (calcium < CALCIUM_MG_PER_G.least)
     return [
@@ -100,7 +100,7 @@ const REASONS_OF_MODEL: Readonly<Record<SetModel, ReasonsOf>> = {
   ],
   egg: ({ contents }) =>
     contents.egg <= 0
-      ? [{ code: 'no-egg', text: 'no egg is in the pot: a curd sets by its eggs' }]
+      ? [{ code: 'no-egg', text: 'no egg is in the pan: a curd sets by its eggs' }]
       : [],
   none: () => [{ code: 'no-gel', text: 'a syrup is meant to pour' }],
 };
@@ -108,7 +108,7 @@ const REASONS_OF_MODEL: Readonly<Record<SetModel, ReasonsOf>> = {
 const noAddedPectin: ReasonsOf = ({ formula: { method }, contents }) =>
   (method === 'powdered-pectin' || method === 'liquid-pectin') &&
   contents.highMethoxyl + contents.lowMethoxyl <= 0
-    ? [{ code: 'no-added-pectin', text: 'the method adds pectin, but none is in the pot' }]
+    ? [{ code: 'no-added-pectin', text: 'the method adds pectin, but none is in the pan' }]
     : [];
 
 /** What limits the set of a pan, the most important first; empty where nothing does. */

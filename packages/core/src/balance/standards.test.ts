@@ -4,7 +4,7 @@ import { balance, type Balance } from './balance.js';
 
 const made = (lines: Lines, rest: Partial<FormulaDocument> = {}): Balance => {
   const result = balance(pot(documentOf(lines, rest)));
-  if (!result) throw new Error('nothing in the pot');
+  if (!result) throw new Error('nothing in the pan');
   return result;
 };
 const met = (result: Balance): Record<string, boolean> =>

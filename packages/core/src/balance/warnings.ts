@@ -26,7 +26,7 @@ const finishBelowSolids: PotWarningRule = {
   code: 'finish-below-solids',
   text: ({ rule, contents: { soluble, insoluble } }) =>
     rule.type === 'weight' && rule.value.mid < soluble + insoluble
-      ? `the pot cannot be boiled to ${rule.value.mid.toFixed(2)} kg: ${(soluble + insoluble).toFixed(2)} kg of it is not water`
+      ? `the pan cannot be boiled to ${rule.value.mid.toFixed(2)} kg: ${(soluble + insoluble).toFixed(2)} kg of it is not water`
       : undefined,
 };
 
@@ -57,7 +57,7 @@ const alreadyPastFinish: PotWarningRule = {
     const now = soluble / Math.max(mass - insoluble, 1e-9);
     if (now < finish) return undefined;
     const sweetened = formula.lines.some(({ ingredient }) => ingredient.category === 'sweetener');
-    return `the pot holds ${(now * 100).toFixed(0)} % soluble solids before it boils, past the ${(finish * 100).toFixed(0)} % of the finish; take out ${sweetened ? 'sugar' : 'what sweetens it'}, or add fruit or water`;
+    return `the pan holds ${(now * 100).toFixed(0)} % soluble solids before it boils, past the ${(finish * 100).toFixed(0)} % of the finish; take out ${sweetened ? 'sugar' : 'what sweetens it'}, or add fruit or water`;
   },
 };
 
@@ -105,7 +105,7 @@ const noCalciumPectin: PotWarningRule = {
   code: 'no-calcium-pectin',
   text: ({ formula, contents }) =>
     formula.method === 'calcium-pectin' && contents.lowMethoxyl <= 0
-      ? 'the method sets by calcium pectin, but none is in the pot'
+      ? 'the method sets by calcium pectin, but none is in the pan'
       : undefined,
 };
 
@@ -113,7 +113,7 @@ const noJamSugar: PotWarningRule = {
   code: 'no-jam-sugar',
   text: ({ formula: { method, lines } }) =>
     method === 'jam-sugar' && !lines.some(({ ingredient }) => ingredient.id.startsWith('jam-sugar'))
-      ? 'the method uses sugar with pectin in it, but none is in the pot'
+      ? 'the method uses sugar with pectin in it, but none is in the pan'
       : undefined,
 };
 

@@ -54,7 +54,7 @@ test('a boil from light to done', () => {
   expect(boil.endedAt).toBe(START + 22 * 60_000);
 });
 
-test('the clock runs while the pot is on, and stands while it is off', () => {
+test('the clock runs while the pan is on, and stands while it is off', () => {
   const boil = boilFrom([light, event('off-heat', 5, {})]);
   expect(timeOnHeat_ms(boil, START + 3 * 60_000)).toBe(3 * 60_000);
   expect(timeOnHeat_ms(boil, START + 50 * 60_000)).toBe(5 * 60_000);
@@ -76,7 +76,7 @@ test('undo takes an event back, and undoing the undo brings it back', () => {
   );
 });
 
-test('readings no pot can have are kept, set apart with the reason', () => {
+test('readings no pan can have are kept, set apart with the reason', () => {
   const boil = boilFrom([
     light,
     event('reading', 3, { temperature_C: 212.5 }),
@@ -129,7 +129,7 @@ test('events at the same instant are put in one order everywhere', () => {
   expect(inOrder([b, a])).toEqual(inOrder([a, b]));
 });
 
-test('nothing logged is a cold pot', () => {
+test('nothing logged is a cold pan', () => {
   expect(boilFrom([])).toMatchObject({ phase: 'cold', readings: [], startedAt: undefined });
   expect(timeOnHeat_ms(boilFrom([]), START)).toBe(0);
 });

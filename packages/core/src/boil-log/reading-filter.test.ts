@@ -19,7 +19,7 @@ const reasons = (boil: Boil): string[] => boil.rejectedReadings.map(({ reason })
 
 describe('readings set apart: kept, not used, with the reason', () => {
   test.each([
-    ['500', [typed(60, 500)], /500 °C is not a temperature a pot of fruit has/],
+    ['500', [typed(60, 500)], /500 °C is not a temperature a pan of fruit has/],
     ['-40', [typed(60, -40)], /-40 °C is not a temperature/],
     ['°F into a Celsius field', [typed(60, 214)], /past toffee; was it °F \(101\.1 °C\)/],
     [
@@ -28,11 +28,11 @@ describe('readings set apart: kept, not used, with the reason', () => {
       /did you mean 101 °C\?/,
     ],
     ['tomorrow', [probed(60 + 26 * HOUR, 98, 60)], /stamped 26 h after it was sent: is the clock/],
-    ['last week', [probed(-7 * 24 * HOUR, 98, 60)], /from 7 days before this pot went on/],
+    ['last week', [probed(-7 * 24 * HOUR, 98, 60)], /from 7 days before this pan went on/],
     [
       'long after it was done',
       [event('done', 60, {}), probed(60 + 3 * HOUR, 40)],
-      /from 3 h after this pot was done/,
+      /from 3 h after this pan was done/,
     ],
     [
       'a probe that slipped out',
@@ -51,13 +51,13 @@ describe('readings set apart: kept, not used, with the reason', () => {
   test.each([
     ['sent late, from a probe that was out of reach', [probed(60, 97, 60 + 2 * HOUR)]],
     [
-      'cold fruit into the pot',
+      'cold fruit into the pan',
       [probed(60, 98), event('addition', 65, { text: '1 kg damsons' }), probed(75, 70)],
     ],
     ['off the heat', [probed(60, 98), event('off-heat', 65, {}), probed(120, 88)]],
     ['a climb', [probed(60, 40), probed(90, 52)]],
-    ['another pot of water beside it, read by hand', [typed(60, 98.2), typed(90, 84)]],
-    ['back in the pot minutes later', [probed(60, 98.2), probed(400, 61)]],
+    ['another pan of water beside it, read by hand', [typed(60, 98.2), typed(90, 84)]],
+    ['back in the pan minutes later', [probed(60, 98.2), probed(400, 61)]],
   ])('believed: %s', (_, events) => expect(reasons(boilOf(...events))).toEqual([]));
 
   test('a simulated batch has a clock of its own', () => {
@@ -91,7 +91,7 @@ describe('an instrument in trouble is called out', () => {
     ).toMatchObject([{ code: 'sticks' }]);
     expect(probeTroubles(boilOf(...every10(0, 300, () => 97.5)), at(300))).toEqual([]);
   });
-  test('out of the pot', () =>
+  test('out of the pan', () =>
     expect(
       probeTroubles(boilOf(...every10(0, 300, climbing), probed(305, 40)), at(306)),
     ).toMatchObject([{ code: 'out' }]));

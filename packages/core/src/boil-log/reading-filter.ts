@@ -63,7 +63,7 @@ const implausibleTemperature: RejectionRule = ({ temperature_C }) => {
   if (temperature_C > PLAUSIBLE_C.most && temperature_C <= MOST_FAHRENHEIT)
     return `${shown} is past toffee; was it °F (${celsius(temperature_C).toFixed(1)} °C)?`;
   return temperature_C < PLAUSIBLE_C.least || temperature_C > PLAUSIBLE_C.most
-    ? `${shown} is not a temperature a pot of fruit has`
+    ? `${shown} is not a temperature a pan of fruit has`
     : undefined;
 };
 
@@ -74,12 +74,12 @@ const instrumentClockAhead: RejectionRule = ({ at, heardAt }, _, { simulated }) 
 
 const longBeforeTheHeat: RejectionRule = ({ at }, _, { startedAt }) =>
   startedAt !== undefined && startedAt - at > BEFORE_START_MS
-    ? `it is from ${inWords(startedAt - at)} before this pot went on the heat`
+    ? `it is from ${inWords(startedAt - at)} before this pan went on the heat`
     : undefined;
 
 const longAfterTheEnd: RejectionRule = ({ at }, _, { endedAt }) =>
   endedAt !== undefined && at - endedAt > AFTER_END_MS
-    ? `it is from ${inWords(at - endedAt)} after this pot was done`
+    ? `it is from ${inWords(at - endedAt)} after this pan was done`
     : undefined;
 
 /** Whether a reading differs from the one just before it by more than a full pan can change. */
@@ -111,7 +111,7 @@ const probeOutOfThePan: RejectionRule = (reading, before, { cooledAt }) => {
   const rose = temperature_C > before.temperature_C;
   const cooled = cooledAt.some((each) => each <= at && at - each < MOMENT_MS);
   if (rose || instrument !== before.instrument || cooled) return undefined;
-  return `it fell from ${before.temperature_C.toFixed(0)} to ${temperature_C.toFixed(0)} °C in ${Math.round((at - before.at) / SECOND_MS)} s: is the tip out of the pot?`;
+  return `it fell from ${before.temperature_C.toFixed(0)} to ${temperature_C.toFixed(0)} °C in ${Math.round((at - before.at) / SECOND_MS)} s: is the tip out of the pan?`;
 };
 
 /** The first that applies gives the reason. */

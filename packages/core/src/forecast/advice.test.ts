@@ -63,9 +63,9 @@ test('once the timed boil runs, its end comes before the foam', () => {
 test('sugar that has just gone in foams up again', () =>
   expect(
     next('Damson jam', 1000, [read(940, 96), event('sugar-in', 945, {}), read(990, 96.4)])?.text,
-  ).toMatch(/no grain/));
+  ).toMatch(/fully dissolved/));
 
-test('while the pot boils like water its sugar is asked for, however many readings there are', () => {
+test('while the pan boils like water its sugar is asked for, however many readings there are', () => {
   const many = Array.from({ length: 40 }, (_, i) => read(400 + i * 10, 96.2));
   expect(next('Damson jam', 800, many)?.code).toBe('sugar');
   expect(next('Damson jam', 800, [...many, read(795, 98.4)])?.code).not.toBe('sugar');

@@ -208,7 +208,7 @@ const OFF_HEAT_ADVICE: readonly AdviceRule[] = [
     applies: (moment) => !testedSinceOff(moment),
     advice: () => ({
       text: 'Test it now',
-      why: 'The pot stands off the heat meanwhile: between nearly and done there can be two minutes.',
+      why: 'The pan stands off the heat meanwhile: between nearly and done there can be two minutes.',
     }),
   },
   {
@@ -260,7 +260,7 @@ const sugarJustIn = ({ boil: { sugarInAt }, now }: StoveMoment): boolean =>
 
 const foamText = (moment: StoveMoment): string =>
   sugarJustIn(moment)
-    ? 'Stir until no grain is felt, and watch the foam'
+    ? 'Stir until the sugar is fully dissolved, and watch the foam'
     : 'It comes to the boil: watch the foam';
 
 const foamRises: AdviceRule = {
@@ -276,7 +276,7 @@ const foamRises: AdviceRule = {
     text: foamText(moment),
     why:
       moment.panFill !== undefined && moment.panFill > FILL_BEFORE_FOAM
-        ? `The pan is ${Math.round(moment.panFill * 100)} % full, and it foams three to four times its height: it will climb over. Half of it into a second pan, or a lower flame.`
+        ? `The pan is ${Math.round(moment.panFill * 100)} % full, and it foams three to four times its height: it will climb over. Half of it into a second pan, or a lower heat.`
         : 'It foams three to four times its height: stay with it, spoon in hand, ready to take it off.',
     tick: 'note',
   }),
@@ -286,7 +286,7 @@ const whiskCurd: AdviceRule = {
   code: 'whisk',
   applies: isCurd,
   advice: () => ({
-    text: 'Whisk without stop',
+    text: 'Whisk constantly',
     why: 'Over simmering, not boiling, water: it curdles soon after it is done. Top the water up.',
   }),
 };
@@ -527,7 +527,7 @@ const hotJars: AdviceRule = {
   applies: (moment) => finishIsNear(moment) && !moment.notes.has(HOT_JARS),
   advice: () => ({
     text: HOT_JARS,
-    why: 'They must be ready the moment the pot is.',
+    why: 'They must be ready the moment the pan is.',
     tick: 'note',
   }),
 };

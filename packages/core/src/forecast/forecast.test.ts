@@ -184,7 +184,7 @@ describe('forecast', () => {
     expect(five?.width).toBeLessThanOrEqual(5);
   });
 
-  test('weighing the pot as well says more', () => {
+  test('weighing the pan as well says more', () => {
     const some = boils.slice(0, 40);
     const error = (mass: boolean): number =>
       quantile(

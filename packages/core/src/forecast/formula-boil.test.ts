@@ -8,7 +8,7 @@ import { massOfPot, solidsOf, type Simulation } from '../thermal/index.js';
 
 const prepared = (lines: Lines, rest: Partial<FormulaDocument> = {}): PreparedPot => {
   const made = preparePot(pot(documentOf(lines, rest), { altitude_m: 1180 }));
-  if (!made) throw new Error('nothing in the pot');
+  if (!made) throw new Error('nothing in the pan');
   return made;
 };
 const boil = (of: PreparedPot, watts = 1600): Simulation =>
@@ -138,7 +138,7 @@ describe('balance and simulated pan agree within 1 %', () => {
         mass_kg: times(line.mass_kg, mass_kg / written),
       })),
     });
-    if (!scaled) throw new Error('nothing in the pot');
+    if (!scaled) throw new Error('nothing in the pan');
     const { state, finished } = simulateFormula(
       scaled,
       { net_W: () => watts, seed: 1, readEvery_s: 60 },

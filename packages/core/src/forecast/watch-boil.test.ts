@@ -60,7 +60,7 @@ function boiled(
   seed: number,
 ): { events: BatchEvent[]; truth: Simulation } {
   const pot = preparePot(readFormula(document, { altitude_m: kitchen.altitude_m ?? 0 }).formula);
-  if (!pot) throw new Error('nothing in the pot');
+  if (!pot) throw new Error('nothing in the pan');
   const drift_KPerH = seeded(seed).normal() * 0.3;
   const target = gelTemperature_C(kitchen);
   const truth = simulateFormula(pot, {
@@ -168,7 +168,7 @@ test('cold water in mid-boil puts the end off; off the heat nothing comes nearer
   );
 });
 
-test('what was left out is not in the pot that is watched', () => {
+test('what was left out is not in the pan that is watched', () => {
   const log = [
     event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 }),
     event('reading', 300, { temperature_C: 60 }),
@@ -203,7 +203,7 @@ test('what is added beyond the formula is in the finish: sugar with its water, w
   );
 });
 
-test('sugar that goes in late is not in the pot before', () => {
+test('sugar that goes in late is not in the pan before', () => {
   const log = [
     event('light', 0, { gelTemperature_C: 100.5, boilingPoint_C: 96.1 }),
     ...[300, 600, 900].map((s) => event('reading', s, { temperature_C: s === 300 ? 80 : 96.3 })),

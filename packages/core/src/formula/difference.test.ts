@@ -54,7 +54,7 @@ test('kind, way, finish, jars, process, title and notes are each a sentence', ()
     'finished by gel-temperature 7 F, before gel-temperature',
     'in 3 × pints, before half-pints',
     'then steam, before boiling-water',
-    'jars boiled sterile first',
+    'jars sterilised first',
     'the notes',
   ]);
 });

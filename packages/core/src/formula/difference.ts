@@ -142,7 +142,7 @@ const DIFFERENCES: readonly Difference[] = [
   ),
   where(
     ({ preSterilised }) => preSterilised ?? false,
-    (is) => (is ? 'jars boiled sterile first' : 'jars not boiled sterile first'),
+    (is) => (is ? 'jars sterilised first' : 'jars not sterilised first'),
   ),
   where(
     ({ testedSource }) => testedSource,

@@ -261,7 +261,7 @@ export const FORMULA_FIELDS = {
     gives: {
       type: 'choice',
       of: GIVES,
-      description: 'only its juice goes into the pot, simmered with the water and strained',
+      description: 'only its juice goes into the pan, simmered with the water and strained',
     },
     stage: {
       type: 'number',
@@ -444,7 +444,7 @@ export const FORMULA_FIELDS = {
       required: true,
       write: 'write true when it is made unchanged',
     },
-    of: { ...fingerprint, description: 'fingerprint of the pot when it was attested' },
+    of: { ...fingerprint, description: 'fingerprint of the pan when it was attested' },
   },
   measuredPH: {
     value: { ...pH, required: true },

@@ -8,7 +8,7 @@ import type { FormulaDocument } from './document.js';
 
 const made = (document: FormulaDocument, kitchen: Kitchen): Balance => {
   const result = balance(readFormula(document, { altitude_m: 300, ...kitchen }).formula);
-  if (!result) throw new Error('nothing in the pot');
+  if (!result) throw new Error('nothing in the pan');
   return result;
 };
 const DAMSON = documentOf([

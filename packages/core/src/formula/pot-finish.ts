@@ -97,7 +97,7 @@ const FINISH_READERS: {
       return { type: 'weight', mass_kg: within(mass_kg, WEIGHT_DOUBT) };
     reader.problem(
       'finish.mass',
-      `${quoted(mass)}: write the weight of the finished pot, such as "1.7 kg"`,
+      `${quoted(mass)}: write the weight of the finished pan, such as "1.7 kg"`,
     );
     return USUAL_GEL;
   },

@@ -72,7 +72,7 @@ test.each<[string, unknown, RegExp]>([
     damson({ place: { altitude: 'on a hill' } }),
     /place\.altitude: "on a hill" is not a height/,
   ],
-  ['empty formula', damson({ lines: [] }), /^lines: nothing is in the pot/],
+  ['empty formula', damson({ lines: [] }), /^lines: nothing is in the pan/],
   [
     'unknown form',
     line({ ingredient: 'white-sugar', form: 'pitted' }),
@@ -225,7 +225,7 @@ test('never throws, never NaN, whatever JSON arrives', () => {
 test('an empty formula is a document that reads back', () => {
   const empty: FormulaDocument = emptyFormula('New batch');
   expect(said(JSON.parse(JSON.stringify(empty)))).toEqual([
-    'lines: nothing is in the pot; add a fruit and its amount',
+    'lines: nothing is in the pan; add a fruit and its amount',
   ]);
 });
 

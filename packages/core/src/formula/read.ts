@@ -144,7 +144,7 @@ function readLines(
     return [];
   }
   if (given.length === 0)
-    reader.problem('lines', 'nothing is in the pot; add a fruit and its amount');
+    reader.problem('lines', 'nothing is in the pan; add a fruit and its amount');
   if (given.length > MOST_LINES)
     reader.problem('lines', `${given.length} lines; at most ${MOST_LINES} are computed`);
   const some = given.slice(0, MOST_LINES) as unknown[];
@@ -184,10 +184,10 @@ function warnOfWhole(
   if (altitude_m === undefined && pressure_kPa === undefined && boilingPoint_C === undefined)
     warnings.push({
       code: 'sea-level-assumed',
-      text: 'no altitude is known, so sea level is assumed; the pot boils cooler higher up',
+      text: 'no altitude is known, so sea level is assumed; the pan boils cooler higher up',
     });
   if (lines.length > 0 && kind !== 'curd' && !lines.some(isFruitLike))
-    warnings.push({ code: 'no-fruit', text: 'there is no fruit or juice in the pot' });
+    warnings.push({ code: 'no-fruit', text: 'there is no fruit or juice in the pan' });
 }
 
 /**

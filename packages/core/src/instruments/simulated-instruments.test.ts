@@ -33,7 +33,7 @@ const readings = (events: readonly BatchEvent[], minutes: number, document = JEL
     event('reading', (at - START) / 1000, { temperature_C, instrument: SEED }),
   );
 
-test('the pot of the batch: cold at first, up to the boil, past the gel line, lighter all the time', () => {
+test('the pan of the batch: cold at first, up to the boil, past the setting point, lighter all the time', () => {
   const seen = observations(begin(), 60);
   expect(seen[0]?.temperature_C).toBeLessThan(25);
   expect(seen.at(-1)?.temperature_C).toBeGreaterThan(100.5);
@@ -48,7 +48,7 @@ test('the same log gives the same readings, and more time only adds to them', ()
   );
 });
 
-test('offset, lag and dropouts are the instrument’s, not the pot’s', () => {
+test('offset, lag and dropouts are the instrument’s, not the pan’s', () => {
   const plain = observations(begin(), 20);
   const at = (list: readonly SimulatedObservation[], minutes: number): number =>
     list.find((observation) => observation.at >= START + minutes * 60_000)?.temperature_C ?? NaN;

@@ -36,16 +36,18 @@ export function jarsToHaveHot(counts: readonly Range[]): number {
   return high < 0.05 ? 0 : Math.ceil(high) + 1;
 }
 
-/** A count of jars in words: "8 and a bit", "nearly 9", "7½", "none". */
+const QUARTERS = ['', '¼', '½', '¾'] as const;
+/** From so many on a part of a jar is within the doubt of the count. */
+const NO_PARTS_FROM = 20;
+
+/** A count of jars in words: "about 9", "7¼", "under 1", "none". */
 export function jarWords(count: number): string {
   if (count < 0.1) return 'none';
-  const whole = Math.floor(count + 1e-9);
-  const part = count - whole;
-  if (part < 0.1) return `${whole}`;
-  if (part >= 0.9) return `${whole + 1}`;
-  if (whole === 0 && part < 0.4) return 'a bit';
-  if (whole === 0) return part < 0.65 ? 'half of one' : 'nearly 1';
-  if (part < 0.4) return `${whole} and a bit`;
-  if (part < 0.65) return `${whole}½`;
-  return `nearly ${whole + 1}`;
+  if (count < 0.9) return 'under 1';
+  if (count >= NO_PARTS_FROM) return `about ${Math.round(count)}`;
+  const quarters = Math.round(count * 4);
+  const [whole, part] = [Math.floor(quarters / 4), quarters % 4];
+  const isWhole = Math.abs(count - Math.round(count)) < 0.1;
+  if (isWhole) return `${Math.round(count)}`;
+  return part === 0 ? `about ${whole}` : `${whole}${QUARTERS[part] ?? ''}`;
 }

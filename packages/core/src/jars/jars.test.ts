@@ -49,14 +49,16 @@ test('one spare jar is kept hot beyond the high end', () => {
 
 test.each([
   [0.02, 'none'],
-  [0.3, 'a bit'],
-  [0.5, 'half of one'],
+  [0.3, 'under 1'],
   [0.95, '1'],
   [8, '8'],
-  [8.2, '8 and a bit'],
+  [8.11, 'about 8'],
+  [8.2, '8¼'],
   [8.5, '8½'],
-  [8.8, 'nearly 9'],
+  [8.8, '8¾'],
+  [8.88, 'about 9'],
   [8.95, '9'],
+  [75.3, 'about 75'],
 ])('%f jars is "%s"', (count, words) => {
   expect(jarWords(count)).toBe(words);
 });

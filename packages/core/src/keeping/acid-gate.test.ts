@@ -8,7 +8,7 @@ const pot = (lines: readonly Line[]): PotFormula => {
   const { formula, problems } = readFormula({
     format: 'idle-kettle/formula',
     version: 1,
-    title: 'Pot',
+    title: 'Pan',
     kind: 'jam',
     method: 'long-boil',
     finish: { type: 'gel-temperature' },
@@ -75,7 +75,7 @@ describe('the doubt of one ingredient is one doubt', () => {
     },
   );
 
-  test('scaling a pot changes nothing', () => {
+  test('scaling a pan changes nothing', () => {
     fc.assert(
       fc.property(
         fc.constantFrom('pear', 'apricot', 'strawberry', 'plum', 'mandarin'),
@@ -124,7 +124,7 @@ test('but what a maker measured can still be above it', () => {
   const { formula } = readFormula({
     format: 'idle-kettle/formula',
     version: 1,
-    title: 'Pot',
+    title: 'Pan',
     kind: 'jam',
     method: 'long-boil',
     finish: { type: 'gel-temperature' },

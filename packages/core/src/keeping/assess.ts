@@ -171,7 +171,7 @@ const lowSolidsReason = (solids: number): KeepingReason =>
 const notUnderstoodReason = (texts: readonly string[]): KeepingReason =>
   reason(
     'not-understood',
-    `“${texts.join('”, “')}” is in the pot but not understood, so nothing can be said for it: write it as an amount and an ingredient`,
+    `“${texts.join('”, “')}” is in the pan but not understood, so nothing can be said for it: write it as an amount and an ingredient`,
   );
 
 /** A person's word that a line is no food changes no verdict, and is shown beside it. */

@@ -42,7 +42,7 @@ test.each([
   expect(`${keeping.reasons[0]?.text ?? ''} ${problems[0]?.path ?? ''}`).toContain(named);
 });
 
-test('nothing in the pot: no balance, no shelf, no exception', () => {
+test('nothing in the pan: no balance, no shelf, no exception', () => {
   const { balance: made, keeping } = computeFormula({ ...DAMSON, lines: [] }, UP);
   expect(made).toBeNull();
   expect(keeping.verdict).toBe('fridge');

@@ -24,9 +24,9 @@ export interface Kept {
 }
 
 const WORDS: Readonly<Record<KeptIn, string>> = {
-  fridge: 'kept in the fridge',
+  fridge: 'refrigerated',
   freezer: 'frozen',
-  opened: 'opened: in the fridge, and eaten first',
+  opened: 'opened: refrigerate, use first',
 };
 
 /**
@@ -42,7 +42,7 @@ export const keptAsMade = (verdict: KeepingVerdict, reason: string, best: Best):
 /** A part jar seals badly and holds air: it is eaten first. */
 export const PART_JAR = keptAsMade(
   'fridge',
-  'a part jar goes in the fridge and is eaten first',
+  'a part jar is refrigerated and used first',
   BEST.fullSugar,
 );
 

@@ -9,7 +9,7 @@ const check = (
   const { formula } = readFormula({
     format: 'idle-kettle/formula',
     version: 1,
-    title: 'Pot',
+    title: 'Pan',
     kind: 'jam',
     method: 'long-boil',
     finish: { type: 'gel-temperature' },

@@ -251,7 +251,7 @@ function attestedRoute({ formula, measured, on }: Contents): Decision | undefine
       'shelf',
       reason(
         'tested-source',
-        `by ${tested.title}, ${tested.year}, made unchanged, as you attested: ${tested.minutes} min in a ${tested.jar.name[0]}. Any change of the pot, the finish or the process voids it`,
+        `by ${tested.title}, ${tested.year}, made unchanged, as you attested: ${tested.minutes} min in a ${tested.jar.name[0]}. Any change of the pan, the finish or the process voids it`,
         `${tested.title}, ${tested.year}, ${tested.page}`,
       ),
     );
@@ -365,7 +365,7 @@ const nothingAcid: KeepingRule = {
           'fridge',
           reason(
             'no-acid',
-            'nothing acid is in the pot: there is no rule by which it keeps on the shelf',
+            'nothing acid is in the pan: there is no rule by which it keeps on the shelf',
           ),
         ),
 };
@@ -442,7 +442,7 @@ export function decide(
 ): Decision {
   const { lines } = formula;
   const borderline = lines.filter(({ ingredient }) => ingredient.acidClass === 'borderline');
-  const empty = withoutLimit('fridge', reason('nothing', 'nothing is in the pot'));
+  const empty = withoutLimit('fridge', reason('nothing', 'nothing is in the pan'));
   if (lines.length === 0 || !made) return empty;
   const mass_kg = made.massIn_kg.mid;
   const contents: Contents = {

@@ -35,7 +35,7 @@ function made(
   { every_s = 60, more = [] as BatchEvent[], document = DAMSON } = {},
 ): Boil {
   const pot = preparePot(readFormula(document, HERE).formula);
-  if (!pot) throw new Error('nothing in the pot');
+  if (!pot) throw new Error('nothing in the pan');
   const gel = gelTemperature_C(HERE);
   const { readings, state, end_s } = simulateFormula(pot, {
     net_W: () => heat_W,
@@ -158,7 +158,7 @@ describe('what one boil says', () => {
     expect(evidenceOf(curd, boil, HERE)).toBeUndefined();
   });
 
-  test('a log of another pot than the formula says nothing', () => {
+  test('a log of another pan than the formula says nothing', () => {
     const twice = documentOf([
       ['3 kg', 'damson'],
       ['2 l', 'water'],

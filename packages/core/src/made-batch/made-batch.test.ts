@@ -82,14 +82,14 @@ describe('what was added in the boil is in the batch', () => {
     expect(JSON.stringify(DAMSON)).toBe(before);
   });
 
-  test('nothing in the pot is no balance and no kind verdict', () => {
+  test('nothing in the pan is no balance and no kind verdict', () => {
     const { balance, keeping } = made([], { ...DAMSON, lines: [] });
     expect(balance).toBeNull();
     expect(keeping.verdict).toBe('fridge');
   });
 });
 
-describe('an attestation belongs to one pot', () => {
+describe('an attestation belongs to one pan', () => {
   const attested = { ...documentOf(FIGS), testedSource: TESTED };
   const stamped = (document: FormulaDocument): FormulaDocument => ({
     ...document,

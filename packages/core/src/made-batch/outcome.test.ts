@@ -70,7 +70,7 @@ test('the last score counts, and one that was taken back does not', () => {
   });
 });
 
-test('an addition in the pot changes what comes out, not what was planned', () => {
+test('an addition in the pan changes what comes out, not what was planned', () => {
   const more = outcome(...MADE, event('addition', 20, { text: '1 kg sugar' }));
   expect(more.yield_ml.planned).toEqual(outcome(...MADE).yield_ml.planned);
 });

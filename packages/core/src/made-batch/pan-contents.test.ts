@@ -26,12 +26,12 @@ function potOf(
     START,
     unsaid,
   );
-  if (!pot) throw new Error('nothing in the pot');
+  if (!pot) throw new Error('nothing in the pan');
   return pot;
 }
 const kg = ({ contents }: PanContents['whole']): number => contents.mass;
 
-test('sugar that waits for soft skins goes in when the log says so, by the pot’s clock', () => {
+test('sugar that waits for soft skins goes in when the log says so, by the pan’s clock', () => {
   const { whole, first, added } = potOf([event('sugar-in', 15, {})]);
   expect(kg(whole) - kg(first)).toBeCloseTo(1.8, 6);
   expect(added).toHaveLength(1);

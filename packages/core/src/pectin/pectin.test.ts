@@ -151,7 +151,7 @@ const ORDER: readonly [what: string, lines: Lines, rest: Partial<FormulaDocument
   ],
 ];
 
-test('thirteen pots in their order', () => {
+test('thirteen pans in their order', () => {
   const found = ORDER.map(([what, lines, rest]) => ({ what, ...set(lines, rest) }));
   report(
     `set by the model:\n${found.map(({ what, firmness, word }) => `  ${firmness.toFixed(2)} ${word.padEnd(5)} ${what}`).join('\n')}`,

@@ -54,7 +54,7 @@ describe.each([
   ['calibrated on', CALIBRATION, 54, 0.89, 53],
   ['held out', HELD_OUT, 14, 0.9, 13],
 ] as const)('%s', (name, cases, count, correlation, near) => {
-  test(`${count} pots an expert would sign`, () => {
+  test(`${count} pans an expert would sign`, () => {
     const made = found(cases);
     const rank = rankCorrelation(
       made.map(({ firmness }) => firmness.mid),

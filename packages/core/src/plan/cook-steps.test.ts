@@ -24,7 +24,7 @@ function planned(stages: readonly DocumentStage[], sugarStage?: number): readonl
       : line,
   );
   const made = computeFormula({ ...document, lines }, { altitude_m: 700 });
-  if (!made.balance) throw new Error('nothing in the pot');
+  if (!made.balance) throw new Error('nothing in the pan');
   return planSteps(made.formula, made.balance, made.keeping, {});
 }
 const step = (steps: readonly PlanStep[], code: string): PlanStep => {

@@ -68,7 +68,7 @@ describe('steps follow the way to a set', () => {
     expect(list.find(({ code }) => code === 'sugar')?.text).toMatch(/warm sugar/);
     expect(codes(steps('Damson jam'))).not.toContain('warm-sugar');
   });
-  test('every line of the pot goes in once', () => {
+  test('every line of the pan goes in once', () => {
     for (const document of STARTERS) {
       const { formula } = made(document.title);
       const put = steps(document.title).flatMap(({ lines }) => lines);

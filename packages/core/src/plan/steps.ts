@@ -381,7 +381,7 @@ const fillUpPan: StepRule = ({ loads: wanted }) => {
   const loads = Math.min(wanted, MOST_LOADS);
   return Array.from({ length: loads - 1 }, (_, i): StepDraft => ({
     code: `load-${i + 2}`,
-    text: `fill the pot up: load ${i + 2} of ${loads}, when it has sunk by a third`,
+    text: `fill the pan up: load ${i + 2} of ${loads}, when it has sunk by a third`,
     attention: 'hands-on',
     minutes: [5, 10],
     before: { code: 'cook', minutes: -BETWEEN_LOADS_MIN * (i + 1) },
@@ -424,7 +424,7 @@ const boilWater = step(
 
 const heatJars = step('jars-hot', 'hands-on', ({ process }) => ({
   text: process?.preSterilise
-    ? 'jars in the boiling canner: they are boiled sterile'
+    ? 'jars in the boiling canner: that sterilises them'
     : 'jars into hot water, lids laid out',
   minutes: GET_READY_MIN,
   before: {

@@ -117,10 +117,10 @@ describe('a crew', () => {
   });
 });
 
-describe('a butter pot that does not hold it all', () => {
+describe('a butter pan that does not hold it all', () => {
   const loads = (capacity_l: number): number => {
     const { formula, balance } = computeFormula(starter('Pear butter'), { pan: { capacity_l } });
-    if (!balance) throw new Error('nothing in the pot');
+    if (!balance) throw new Error('nothing in the pan');
     return loadsOf(formula, balance);
   };
   test('is loaded in stages as its fruit cooks down', () => {

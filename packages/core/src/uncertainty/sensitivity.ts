@@ -91,7 +91,7 @@ const boilWater: Candidate = {
 };
 const stopByWeight: Candidate = {
   code: 'weigh-pot',
-  text: 'Stop by the weight of the pot',
+  text: 'Stop by the weight of the pan',
   of: 'yield',
   leaves: leaves(LEFT.stoppedByWeight, ['finish', 'curve', 'inversion']),
 };

@@ -130,7 +130,7 @@ function FromTheBoil() {
   if (added.length === 0) return null;
   return (
     <p className="mt-2 px-2 text-sm text-soft">
-      Also in the pot, from the log of the boil:{' '}
+      Also in the pan, from the log of the boil:{' '}
       {added.map((line) => `${line.amount} ${nameOfLine(line)}`).join(', ')}.
     </p>
   );

@@ -15,9 +15,9 @@ export function Compare() {
           type="button"
           {...shortcutTarget('compare')}
           className="btn btn-ghost"
-          onClick={() => setOther({ name: 'as set aside', document })}
+          onClick={() => setOther({ name: 'the snapshot', document })}
         >
-          {other ? 'Set this one aside' : 'Set aside to compare'}
+          {other ? 'Save another snapshot' : 'Save snapshot'}
         </button>
         {formulaId !== null && <FromVersions id={formulaId} onChoose={setOther} />}
         <FromFormulas not={formulaId} onChoose={setOther} />
@@ -47,7 +47,7 @@ function FromVersions({ id, onChoose }: FromProps & { readonly id: string }) {
   return (
     <select
       aria-label="Compare with a version"
-      className="select w-44"
+      className="select w-56"
       value=""
       onChange={(event) => {
         const found = versions.find(({ revision }) => revision === Number(event.target.value));
@@ -55,7 +55,7 @@ function FromVersions({ id, onChoose }: FromProps & { readonly id: string }) {
       }}
     >
       <option value="" disabled>
-        beside version…
+        compare with version…
       </option>
       {versions.map(({ revision }) => (
         <option key={revision} value={revision}>

@@ -16,7 +16,7 @@ const ROWS = 40;
 /** Where a band begins, its word, and how strongly it is tinted. */
 export const BANDS = [
   { from: FIRMNESS_BANDS.none, word: 'soft', tint: 0.18 },
-  { from: FIRMNESS_BANDS.soft, word: 'good', tint: 0.4 },
+  { from: FIRMNESS_BANDS.soft, word: 'medium', tint: 0.4 },
   { from: FIRMNESS_BANDS.good, word: 'firm', tint: 0.62 },
   { from: FIRMNESS_BANDS.firm, word: 'stiff', tint: 0.85 },
 ] as const;

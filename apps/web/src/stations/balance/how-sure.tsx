@@ -3,6 +3,7 @@ import {
   FIRMNESS_WORDS,
   worthMeasuring,
   type Balance,
+  firmnessSaid,
   type FirmnessWord,
   type Sampled,
 } from '@idle-kettle/core';
@@ -66,13 +67,6 @@ function useDraws(): { run: Run | undefined; draw: (pots: number) => void; stop:
   return { run, draw, stop };
 }
 
-const SAID: Readonly<Record<FirmnessWord, string>> = {
-  none: 'runny',
-  soft: 'soft',
-  good: 'good',
-  firm: 'firm',
-  stiff: 'stiff',
-};
 const SHADES: Readonly<Record<FirmnessWord, number>> = {
   none: 0.15,
   soft: 0.35,
@@ -89,11 +83,11 @@ export function HowSure({ balance }: { readonly balance: Balance }) {
   const matters = worthMeasuring(formula, balance).slice(0, MOST_MATTERS);
   const result = run && 'result' in run ? run.result : undefined;
   return (
-    <section aria-label="How sure is it" className="panel p-4">
-      <h2 className="text-xl">How sure is it</h2>
+    <section aria-label="Confidence" className="panel p-4">
+      <h2 className="text-xl">Confidence</h2>
       {run && 'share' in run && (
         <div className="mt-2 flex items-center gap-3">
-          <progress aria-label="Pots drawn" className="progress flex-1" value={run.share} max={1} />
+          <progress aria-label="Pans drawn" className="progress flex-1" value={run.share} max={1} />
           <button type="button" className="btn" onClick={stop}>
             Stop
           </button>
@@ -102,7 +96,7 @@ export function HowSure({ balance }: { readonly balance: Balance }) {
       {run && 'stopped' in run && <p className="mt-2 text-soft">Stopped.</p>}
       {result && run && 'pots' in run && (
         <>
-          <p className="mt-1">Of a hundred such pots:</p>
+          <p className="mt-1">Of a hundred such pans:</p>
           <div aria-hidden="true" className="mt-2 flex h-5 gap-[3px]">
             {FIRMNESS_WORDS.filter((word) => result.setShares[word] >= 0.005).map((word) => (
               <span
@@ -117,7 +111,7 @@ export function HowSure({ balance }: { readonly balance: Balance }) {
           </div>
           <p className="mt-1.5">
             {FIRMNESS_WORDS.filter((word) => result.setShares[word] >= 0.005)
-              .map((word) => `${Math.round(result.setShares[word] * 100)} ${SAID[word]}`)
+              .map((word) => `${Math.round(result.setShares[word] * 100)} ${firmnessSaid(word)}`)
               .join(', ')}
             . {result.readyJars} jars hot are enough in 95 of them, one of them a spare.
           </p>
@@ -125,7 +119,7 @@ export function HowSure({ balance }: { readonly balance: Balance }) {
             {run.pots.toLocaleString('en-GB')} drawn, everything uncertain at once.{' '}
             {run.pots < MANY && (
               <button type="button" className="link min-h-[44px]" onClick={() => draw(MANY)}>
-                Draw {MANY.toLocaleString('en-GB')}
+                Run {MANY.toLocaleString('en-GB')} simulations
               </button>
             )}
           </p>

@@ -48,7 +48,7 @@ export function AfterFilling() {
             change('pre-sterilised', (was) => ({ ...was, preSterilised: event.target.checked }))
           }
         />
-        jars boiled sterile first
+        jars sterilised first
       </label>
     </div>
   );

@@ -114,7 +114,7 @@ export function KindAndMethod() {
           onChange={(next) => change('kind', (was) => withKind(was, next))}
         />
         <Choice
-          label="Way to a set"
+          label="Setting method"
           shortcut="method"
           value={method}
           options={METHODS_OF_KIND[kind]}
@@ -124,7 +124,7 @@ export function KindAndMethod() {
           }
         />
         <Choice
-          label="Finish by"
+          label="Stop when"
           shortcut="finish"
           value={finish.type}
           options={[...usual, ...others]}
@@ -190,7 +190,7 @@ export function KindAndMethod() {
         )}
         {finish.type === 'weight' && (
           <TextField
-            label="Pot weighs"
+            label="Pan weighs"
             value={finish.mass}
             placeholder="3.9 kg"
             onChange={(mass) => setFinish({ type: 'weight', mass: mass ?? '' })}

@@ -17,7 +17,7 @@ import { ROLE_WORDS, ADD_WHEN_WORDS } from '../../batch/words.js';
 import { sentence } from '../../ui/sentence.js';
 
 export const COLUMNS =
-  'md:grid md:grid-cols-[28px_6rem_minmax(0,1fr)_7.2rem_3.4rem_8rem_44px_44px] md:items-center md:gap-x-3';
+  'lg:grid lg:grid-cols-[28px_6rem_minmax(0,1fr)_7.2rem_3.4rem_8rem_44px_44px] lg:items-center lg:gap-x-3';
 
 export const idOf = (index: number): string => `line-${index}`;
 
@@ -135,17 +135,17 @@ function Row({
             </span>
           )}
         </span>
-        <span className="col-span-3 flex items-center gap-x-1.5 pl-2 text-sm md:contents">
-          <span className="w-20 grow text-sm text-soft md:w-auto md:text-right md:whitespace-nowrap">
+        <span className="col-span-3 flex items-center gap-x-1.5 pl-2 text-sm lg:contents">
+          <span className="w-20 grow text-sm text-soft lg:w-auto lg:text-right lg:whitespace-nowrap">
             {also}
           </span>
-          <span className="relative hidden text-sm md:block md:text-right">
+          <span className="relative hidden text-sm lg:block lg:text-right">
             {share !== undefined && (
               <>
                 {percent}
                 <span
                   aria-hidden="true"
-                  className="absolute inset-x-0 -bottom-1 hidden h-1 rounded-full bg-base-300 md:block"
+                  className="absolute inset-x-0 -bottom-1 hidden h-1 rounded-full bg-base-300 lg:block"
                 >
                   <span
                     className="block h-1 rounded-full"
@@ -276,7 +276,7 @@ function WhenItGoesIn({ name, line, usualTime, stages, onChange }: WhenItGoesInP
   return (
     <select
       aria-label={`When ${name} goes in`}
-      className={`select w-32 pr-6 pl-2 text-sm md:w-full ${isUsual ? 'text-soft' : ''}`}
+      className={`select w-32 pr-6 pl-2 text-sm lg:w-full ${isUsual ? 'text-soft' : ''}`}
       value={later.includes(stage) ? String(stage) : goesIn}
       onChange={({ target: { value } }) =>
         onChange(({ goesIn: _, stage: __, ...was }) => {

@@ -56,14 +56,14 @@ export function Lines() {
   const shares = new Map(balance?.lines.map((line) => [line.index, Number(line.share.toFixed(3))]));
   const pot = new Map(formula.lines.map((line) => [line.index, line]));
   return (
-    <section aria-label="In the pot" className="panel px-3 pt-1 pb-2">
+    <section aria-label="In the pan" className="panel px-3 pt-1 pb-2">
       <div
         aria-hidden="true"
         className={`hidden border-b border-line px-2 py-2.5 text-sm text-soft ${COLUMNS}`}
       >
         <span />
         <span>Amount</span>
-        <span>In the pot</span>
+        <span>In the pan</span>
         <span className="text-right">also</span>
         <span className="text-right">share</span>
         <span>goes in</span>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import {
+  firmnessSaid,
   firmnessWord,
   preparePot,
   sharpnessWord,
@@ -19,7 +20,7 @@ const WORDS: Readonly<
   >
 > = {
   sharpness: {
-    name: 'Sharpness',
+    name: 'Acidity',
     from: 'mild',
     to: 'sharp',
     step: 0.02,
@@ -37,8 +38,7 @@ const WORDS: Readonly<
     from: 'soft',
     to: 'firm',
     step: 0.02,
-    said: (firmness) =>
-      `${firmnessWord(firmness) === 'none' ? 'runny' : firmnessWord(firmness)}, ${firmness.toFixed(1)}`,
+    said: (firmness) => firmnessSaid(firmnessWord(firmness)),
   },
 };
 

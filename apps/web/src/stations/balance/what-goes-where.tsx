@@ -12,8 +12,8 @@ export function WhatGoesWhere({ balance }: { readonly balance: Balance }) {
     { name: 'stays as foam and film', mass: losses_kg.mid, colour: 'var(--color-secondary)' },
   ];
   return (
-    <section aria-label="What goes where" className="panel p-4">
-      <h2 className="text-xl">What goes where</h2>
+    <section aria-label="Where the weight goes" className="panel p-4">
+      <h2 className="text-xl">Where the weight goes</h2>
       <div aria-hidden="true" className="mt-3 flex h-5 gap-[3px]">
         {parts.map(({ name, mass, colour }) => (
           <span

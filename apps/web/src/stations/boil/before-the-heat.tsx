@@ -87,7 +87,7 @@ export function BeforeTheHeat() {
         )}
         {formula.lines.length === 0 && (
           <p className="mt-2 text-soft">
-            Nothing is in the pot yet:{' '}
+            Nothing is in the pan yet:{' '}
             <Link to="../balance" className="link">
               Balance
             </Link>{' '}

@@ -100,7 +100,7 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
         <Act name={isLongCook ? 'Thickness' : 'Set test'} hint="T" onClick={() => onOpen('test')} />
         <Act name="I added…" hint="A" onClick={() => onOpen('addition')} />
         <Act name="Weight, Brix" hint="W" onClick={() => onOpen('measure')} />
-        <Act name="Flame turned" hint="F" onClick={() => onOpen('flame')} />
+        <Act name="Heat changed" hint="F" onClick={() => onOpen('flame')} />
         <Act
           name={off ? 'Back on' : 'Off the heat'}
           hint={off ? 'starts the clock' : 'stops the clock'}
@@ -124,7 +124,7 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
           />
         )}
         <Low name="Stirred" onClick={() => onLog(id, 'stirred', {})} />
-        <Low name="Put it off…" onClick={() => onOpen('pause')} />
+        <Low name="Pause…" onClick={() => onOpen('pause')} />
         <Low name="Note" onClick={() => onOpen('note')} />
       </div>
     </>

@@ -80,7 +80,7 @@ function AtTheStove() {
     const event = logEvent(batchId, type, body);
     setOpen(null);
     toast(eventWords(event, formats), {
-      action: { label: 'Take back', onClick: () => undo(event) },
+      action: { label: 'Undo', onClick: () => undo(event) },
       duration: 6000,
     });
     return event;

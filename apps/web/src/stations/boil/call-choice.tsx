@@ -2,9 +2,9 @@ import { BellOff, BellRing, MessageCircle } from 'lucide-react';
 import { CALLS, ring, say, setCall, useCall, type Call } from '../../ui/attention.js';
 
 const WORDS: Readonly<Record<Call, string>> = {
-  silent: 'Silent',
-  sound: 'Rings',
-  spoken: 'Rings and speaks',
+  silent: 'silent',
+  sound: 'sound',
+  spoken: 'sound and voice',
 };
 const ICONS = { silent: BellOff, sound: BellRing, spoken: MessageCircle } as const;
 
@@ -19,14 +19,14 @@ export function CallChoice({ awake }: { readonly awake: boolean }) {
       <button
         type="button"
         className="btn btn-ghost"
-        aria-label={`Calls: ${WORDS[call]}. Change to: ${WORDS[next]}`}
+        aria-label={`Alerts: ${WORDS[call]}. Change to: ${WORDS[next]}`}
         onClick={() => {
           setCall(next);
           if (next !== 'silent') ring(1);
           if (next === 'spoken') say('I will tell you');
         }}
       >
-        <Icon aria-hidden="true" className="size-5" /> {WORDS[call]}
+        <Icon aria-hidden="true" className="size-5" /> Alerts: {WORDS[call]}
       </button>
     </>
   );

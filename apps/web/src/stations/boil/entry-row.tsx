@@ -38,7 +38,7 @@ export function TestRow({
   return (
     <Row
       title="Test for the set"
-      hint="Lift the pot off the heat while you test: between nearly and done there can be two minutes."
+      hint="Lift the pan off the heat while you test: between nearly and done there can be two minutes."
     >
       <div role="radiogroup" aria-label="How it was tested" className="mb-3 flex flex-wrap gap-2">
         {TEST_WAYS.map((each) => (
@@ -84,7 +84,7 @@ export function MeasureRow({
   return (
     <Row
       title="Weigh it, or a drop in the refractometer"
-      hint={`The weight is what is in the pot, less the empty pan: the surest of all. ${finish}`}
+      hint={`The weight is what is in the pan, less the empty pan: the surest of all. ${finish}`}
     >
       <div className="flex flex-wrap gap-4">
         <MeasureInput
@@ -114,7 +114,7 @@ export function MeasureRow({
 export function FlameRow({ onTurn }: { readonly onTurn: (turned: 'up' | 'down') => void }) {
   return (
     <Row
-      title="The flame was turned"
+      title="The heat was changed"
       hint="How far is worked out from the readings that follow; take one or two soon."
     >
       <div className="grid grid-cols-2 gap-2 sm:max-w-md">

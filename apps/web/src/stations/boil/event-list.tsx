@@ -156,11 +156,11 @@ function Entry({ entry: { event, at, undone }, boil, isWaiting, onUndo }: EntryP
         <button
           type="button"
           className="btn btn-ghost btn-sm min-h-[44px]"
-          aria-label={`Take back: ${eventWords(event, formats)}`}
+          aria-label={`Undo: ${eventWords(event, formats)}`}
           onClick={() => onUndo(event)}
         >
           <Undo2 aria-hidden="true" className="size-4" />
-          <span className="hidden sm:inline">Take back</span>
+          <span className="hidden sm:inline">Undo</span>
         </button>
       )}
     </li>

@@ -36,7 +36,7 @@ const EVENT_WORDS: {
   weighed: ({ mass_kg }, { mass }) => `On the scale ${mass(mass_kg)}`,
   brix: ({ percent }) => `Refractometer ${percent.toFixed(1)} %`,
   'sugar-in': () => 'The sugar is in',
-  heat: ({ turned }) => (turned === 'up' ? 'Flame turned up' : 'Flame turned down'),
+  heat: ({ turned }) => (turned === 'up' ? 'Heat up' : 'Heat down'),
   test: ({ way, verdict }) => `${TEST_WAY_WORDS[way]} test: ${verdict}`,
   altitude: ({ altitude_m }, { altitude }) => `Made at ${altitude(altitude_m)}, corrected`,
   'formula-filled': () => 'Filled from the formula as it was',
@@ -61,7 +61,7 @@ const EVENT_WORDS: {
   jarred: ({ jars }) =>
     `Jars counted: ${jars.map(({ full, part, size }) => jarsOf(kitchenFraction(full + part), size)).join(', ')}`,
   'process-begun': ({ minutes }) => `The process began: ${minutes} min`,
-  'process-lost': () => 'The boil was lost; the process counts from zero again',
+  'process-lost': () => 'The boil stopped: processing starts from zero again',
   processed: ({ minutes, method, again, jars, startedAt }) => {
     if (again)
       return `Processed again, with new lids: ${jarCount(again.jars, again.size)}, ${minutes} min`;

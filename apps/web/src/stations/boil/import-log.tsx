@@ -23,7 +23,7 @@ import { LONGEST_DEVICE } from '@idle-kettle/contract';
 const COLUMN_WORDS: Readonly<Record<LogColumn, string>> = {
   time: 'time',
   temperature: 'temperature',
-  weight: 'weight in the pot',
+  weight: 'weight in the pan',
   brix: 'Brix',
   ignored: 'leave out',
 };

@@ -47,7 +47,7 @@ export function Instruments() {
             aria-expanded={open === 'simulate'}
             onClick={() => toggle('simulate')}
           >
-            Without a stove
+            Simulated boil
           </button>
           <button
             type="button"
@@ -61,18 +61,18 @@ export function Instruments() {
       </div>
       {instruments.length === 0 && (
         <p className="mt-1 text-soft">
-          A probe, a scale or a refractometer that speaks to the network is added at{' '}
+          Connected probes, scales and refractometers are added at{' '}
           <Link to="/kitchen#instruments" className="link">
             Kitchen
           </Link>
-          ; then it is put into this pot here.
+          ; then choose here which is in this pan.
         </p>
       )}
       <ul>
         {instruments.map((each) => {
           const trouble = troubles.find(({ instrument }) => instrument === each.id);
           const here = each.batchId === id;
-          const elsewhere = each.batchId === null ? 'in no pot' : 'in another pot';
+          const elsewhere = each.batchId === null ? 'in no pan' : 'in another pan';
           return (
             <li
               key={each.id}
@@ -84,7 +84,7 @@ export function Instruments() {
               />
               <span className="min-w-0 flex-1">
                 {each.name}
-                <span className="block text-sm text-soft">{here ? 'in this pot' : elsewhere}</span>
+                <span className="block text-sm text-soft">{here ? 'in this pan' : elsewhere}</span>
               </span>
               <button
                 type="button"
@@ -93,7 +93,7 @@ export function Instruments() {
                   void changeInstrument(each.id, { batchId: here ? null : id }).catch(failed)
                 }
               >
-                {here ? 'Take it out' : 'Put it in this pot'}
+                {here ? 'Take it out' : 'Put it in this pan'}
               </button>
               {trouble && (
                 <p role="alert" className="w-full pl-8 text-watch">
@@ -155,7 +155,7 @@ function Simulate() {
         {running && !played && 'Simulated instruments boil this batch from another device.'}
         {running &&
           played &&
-          `Simulated instruments boil this very batch${running.speed === 1 ? '' : `; its clock runs ${running.speed} times as fast`}. Everything logged counts: sugar, water, the flame, off and on.`}
+          `Simulated instruments boil this very batch${running.speed === 1 ? '' : `; its clock runs ${running.speed} times as fast`}. Everything logged counts: sugar, water, the heat, off and on.`}
       </p>
       <div className="flex flex-wrap items-start gap-3">
         {field('noise_K', 'noise, °C', 0, 5)}

@@ -5,12 +5,12 @@ import { Row } from './entry-row.js';
 export function PauseRow({ onPause }: { readonly onPause: (kept: Pause) => void }) {
   return (
     <Row
-      title="Put it off"
+      title="Pause"
       hint="It comes off the heat and is taken up again later, as it is. Not with eggs or powdered pectin in it: those are finished in one go."
     >
       <ul className="mb-3 list-disc space-y-1 pl-5">
         <li>
-          Let it stop steaming; a pot over 100 °C is not carried, and never across children or pets.
+          Let it stop steaming; a pan over 100 °C is not carried, and never across children or pets.
         </li>
         <li>
           For the fridge: out of the pan into clean shallow dishes, under 5 °C (41 °F) within six

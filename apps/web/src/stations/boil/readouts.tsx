@@ -95,7 +95,7 @@ function ageOf(ago: number, phase: Boil['phase']): string {
 export function Readouts({ boil, gel_C, stop, byTemperature, watched, curdles_C }: ReadoutsProps) {
   const now = useBatchNow();
   const formats = useFormats();
-  const line = byTemperature ? 'gel line' : 'finish';
+  const line = byTemperature ? 'setting point' : 'finish';
   const last = boil.readings.at(-1);
   const missing = last ? gel_C - last.temperature_C : undefined;
   const elapsed = timeOnHeat_ms(boil, now);

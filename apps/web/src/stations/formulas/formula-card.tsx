@@ -4,7 +4,7 @@ import { firstFruit, jarWords, type Computed } from '@idle-kettle/core';
 import type { FormulaView } from '@idle-kettle/contract';
 import { useTheme } from '../../ui/theme.js';
 import { useNewBatch } from '../../batch/new-batch.js';
-import { KEEPING_WORDS } from '../../batch/readouts.js';
+import { STORAGE_WORDS } from '../../batch/readouts.js';
 import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
 import { markFormula } from '../../data/formulas.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
@@ -68,7 +68,7 @@ export function FormulaCard({
         )}
         {result && (
           <p className={`mt-1 text-sm ${keeping.verdict === 'shelf' ? 'text-good' : 'text-watch'}`}>
-            {KEEPING_WORDS[keeping.verdict].word}
+            {STORAGE_WORDS[keeping.verdict].word}
             {keeping.process ? `, ${keeping.process.minutes} min` : ''}
           </p>
         )}

@@ -32,7 +32,7 @@ export function FormulaPage() {
       lead={
         formulas.isError
           ? 'The server does not answer.'
-          : 'It may have been removed, or the address is not whole.'
+          : 'It may have been removed, or the link is incomplete.'
       }
     >
       <Link to="/formulas" className="btn btn-primary">
@@ -122,8 +122,8 @@ function Opened({
         </div>
         <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_340px]">
           <div className="flex flex-col gap-4">
-            <section aria-label="In the pot" className="panel p-4">
-              <h2 className="text-xl">In the pot</h2>
+            <section aria-label="In the pan" className="panel p-4">
+              <h2 className="text-xl">In the pan</h2>
               <ul className="mt-2">
                 {document.lines.map((line, i) => (
                   <li key={i} className="flex gap-4 border-b border-line py-2 last:border-b-0">

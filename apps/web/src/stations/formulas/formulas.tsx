@@ -81,7 +81,7 @@ export function Formulas() {
   return (
     <Page
       title="Formulas"
-      lead="Each with what it gives in this kitchen. Making one lays a copy on the bench."
+      lead="Each with what it gives in this kitchen. Starting one makes a copy."
       actions={
         <Link to="/quick" className="btn">
           <Upload aria-hidden="true" className="size-5" /> Bring one in
@@ -112,7 +112,7 @@ export function Formulas() {
             onChange={(kind) => set({ kind: kind as Kind | '' })}
           />
           <Choice
-            label="Way to a set"
+            label="Setting method"
             all="every way"
             value={filters.method}
             options={METHODS.map((each) => [each, METHOD_WORDS[each]])}
@@ -151,12 +151,12 @@ export function Formulas() {
           title="No formula kept yet"
           action={
             <button type="button" className="btn btn-primary" onClick={() => void layInStarters()}>
-              Lay in a starter set
+              Add starter formulas
             </button>
           }
         >
           At the Balance station of a batch, “Keep as a formula” puts a copy here. Or begin with one
-          of ours of every kind and every way to a set.
+          of ours of every kind and every setting method.
         </Empty>
       )}
       {data && data.length > 0 && found.length === 0 && (
@@ -182,7 +182,7 @@ export function Formulas() {
       </div>
       {data && data.length > 0 && data.length < 12 && (
         <button type="button" className="btn btn-ghost mt-4" onClick={() => void layInStarters()}>
-          Lay in the starter set beside them
+          Add the starter formulas beside them
         </button>
       )}
     </Page>

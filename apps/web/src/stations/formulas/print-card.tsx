@@ -3,7 +3,7 @@ import { Link, useParams } from 'react-router';
 import { computeFormula, firstFruit, withoutPlace } from '@idle-kettle/core';
 import { useTheme } from '../../ui/theme.js';
 import { nameOfLine } from '../../batch/line-edit.js';
-import { KEEPING_WORDS } from '../../batch/readouts.js';
+import { STORAGE_WORDS } from '../../batch/readouts.js';
 import { KIND_WORDS, METHOD_WORDS, PROCESS_WORDS, stopWords } from '../../batch/words.js';
 import { useFormulas } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
@@ -50,7 +50,7 @@ export function PrintCard() {
             {kitchen.altitude_m !== undefined && ` · at ${formats.altitude(kitchen.altitude_m)}`}
           </p>
           <table className="mt-4 w-full text-left">
-            <caption className="sr-only">In the pot</caption>
+            <caption className="sr-only">In the pan</caption>
             <tbody>
               {document.lines.map((line, i) => (
                 <tr key={i} className="border-b border-line">
@@ -76,8 +76,8 @@ export function PrintCard() {
                   .join(', ')}
               />
               <Fact
-                name="keeping"
-                words={KEEPING_WORDS[keeping.verdict].word}
+                name="storage"
+                words={STORAGE_WORDS[keeping.verdict].word}
                 note={
                   keeping.process
                     ? `${keeping.process.minutes} min ${PROCESS_WORDS[keeping.process.method]}, ${keeping.process.band}`

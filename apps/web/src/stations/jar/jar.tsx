@@ -83,7 +83,7 @@ export function Jar() {
           </p>
           {boil.phase === 'on-heat' && filled > 0 && (
             <p role="alert" className="mt-1 text-watch">
-              By the log the pot is still on the heat: say at the Boil station that it is done, or
+              By the log the pan is still on the heat: say at the Boil station that it is done, or
               take the jars back.
             </p>
           )}
@@ -111,7 +111,7 @@ export function Jar() {
           )}
           {volume_ml > most_ml && (
             <p role="alert" className="mt-2 text-watch">
-              These jars hold {formats.volume(volume_ml)}; this pot can fill{' '}
+              These jars hold {formats.volume(volume_ml)}; this pan can fill{' '}
               {formats.volume(most_ml)} at most, with no water boiled away. Count again?
             </p>
           )}
@@ -173,7 +173,7 @@ export function Jar() {
         <Notice title="Hot glass, hot jam" tone="care">
           <ul className="mt-1 list-disc space-y-1.5 pl-5">
             <li>Hot jars for hot jam, on wood or a towel: cold glass or bare stone cracks them.</li>
-            <li>Lid on the pot before it is carried. Children and pets out of the way.</li>
+            <li>Lid on the pan before it is carried. Children and pets out of the way.</li>
             <li>
               Skim or stir in the foam; let whole fruit and peel rest 5 to 10 minutes, so that they
               do not float.

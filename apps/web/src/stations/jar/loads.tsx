@@ -14,7 +14,7 @@ function loadWords(
   if (found === undefined) return 'how many of these jars fit is not written down at Kitchen.';
   if (found.loads === 1)
     return `one load.${method === 'steam' ? ' No spacer jars are needed for a part load.' : ''}`;
-  return `${found.loads} loads, about ${found.first} jars in the first. The others stay hot meanwhile: the pot lidded on its lowest heat, the jars in hot water.`;
+  return `${found.loads} loads, about ${found.first} jars in the first. The others stay hot meanwhile: the pan lidded on its lowest heat, the jars in hot water.`;
 }
 
 /**

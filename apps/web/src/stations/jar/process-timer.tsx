@@ -67,7 +67,7 @@ export function ProcessTimer({ minutes, steam, jars }: ProcessTimerProps) {
             className="btn h-16 text-lg"
             onClick={() => logEvent(id, 'process-lost', {})}
           >
-            {steam ? 'The steam fell' : 'The boil was lost'}
+            {steam ? 'Steam fell: restart the timer' : 'Boil stopped: restart the timer'}
           </button>
         </div>
       )}

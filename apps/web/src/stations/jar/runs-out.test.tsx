@@ -39,5 +39,7 @@ test('enough jars, or jars nobody counted: nothing is said', () => {
 
 test('a part jar goes in the fridge, and a smaller jar it would fill is named', () => {
   show(<PartJars jarred={[{ size: '454-g', full: 8, part: 0.55 }]} headspace_mm={6.35} />);
-  expect(screen.getByText(/is a fridge jar, eaten first/).textContent).toMatch(/can be processed/);
+  expect(screen.getByText(/goes in the fridge, used first/).textContent).toMatch(
+    /can be processed/,
+  );
 });

@@ -59,7 +59,7 @@ export function PartJars({
       const smaller = smallerJarFor(size, part, headspace_mm);
       return (
         <p key={size} className="mt-2 text-sm text-soft">
-          {`A ${jarName(size, 1)} ${partWords(part)} is a fridge jar, eaten first: air under the lid.`}
+          {`A ${jarName(size, 1)} ${partWords(part)} goes in the fridge, used first: air under the lid.`}
           {smaller &&
             ` The same fills one ${smaller.name[0]} to its headspace, and that one can be processed.`}
         </p>

@@ -63,7 +63,7 @@ export function SealsOfJars({ minutes }: { readonly minutes: number | undefined 
           </p>
           {!early && (
             <button type="button" className="btn mt-2" onClick={() => pressNow(true)}>
-              Press them now all the same
+              Check anyway
             </button>
           )}
         </>

@@ -96,7 +96,7 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
       const saved = await saveKitchen(next, loadedAt);
       setLoadedAt(saved.updatedAt);
       reset(toForm(saved));
-      toast.success('The kitchen is set');
+      toast.success('Kitchen saved');
     } catch (error) {
       toast.error(
         error instanceof ApiProblem ? error.message : 'Not saved yet: the server does not answer',
@@ -142,7 +142,7 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
         </Field>
         <Field
           label="Boiling water, on your thermometer"
-          hint="The surest of all: bring water to a full rolling boil and write what the thermometer shows. It cures the altitude, the weather and the thermometer's own error at once. Leave empty if not measured."
+          hint="The surest of all: bring water to a full rolling boil and write what the thermometer shows. It corrects for altitude, weather and the thermometer's own error at once. Leave empty if not measured."
           error={errors.boilingPoint?.message}
           id="boilingPoint"
         >
@@ -200,10 +200,10 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
               <option value="F">degrees Fahrenheit</option>
             </select>
           </Field>
-          <Field label="Seasons" id="southern">
+          <Field label="Hemisphere" id="southern">
             <select id="southern" className="select w-44" {...register('southern')}>
-              <option value="north">of the north</option>
-              <option value="south">of the south</option>
+              <option value="north">northern</option>
+              <option value="south">southern</option>
             </select>
           </Field>
         </div>
@@ -213,7 +213,7 @@ function Settings({ kitchen }: { readonly kitchen: KitchenView }) {
             className="btn btn-primary"
             disabled={!isDirty || formState.isSubmitting}
           >
-            {formState.isSubmitting ? 'Setting…' : 'Set the kitchen'}
+            {formState.isSubmitting ? 'Saving…' : 'Save kitchen'}
           </button>
           <button
             type="button"
@@ -323,7 +323,7 @@ function Derived({ form, kitchen }: { readonly form: KitchenForm; readonly kitch
         </Notice>
       )}
       {form.altitude.trim() === '' && (
-        <Notice title="State the altitude too">
+        <Notice title="Enter your altitude too">
           Boiling water tells where to stop, but how long jars are processed goes by the altitude
           you state, never by a thermometer.
         </Notice>

@@ -150,18 +150,18 @@ export function Lessons() {
     ) => (id === undefined ? undefined : (all.find((each) => each.id === id)?.name ?? gone));
     return [
       named(gear.vessels, pan, 'a pan that is gone'),
-      named(gear.burners, ring, 'a ring that is gone'),
+      named(gear.burners, ring, 'a burner that is gone'),
     ]
       .filter((each) => each !== undefined)
       .join(' on ');
   };
   return (
-    <section aria-label="What this kitchen has taught" className="panel mt-5 p-5">
-      <h2 className="text-xl">What this kitchen has taught</h2>
+    <section aria-label="Learned from your boils" className="panel mt-5 p-5">
+      <h2 className="text-xl">Learned from your boils</h2>
       <p className="mt-1 max-w-prose text-soft">
-        Every boil that is logged to its end says something of your flame, your thermometer and your
-        ladle, for the next forecast. The process time never comes from it: that is the altitude’s
-        alone.
+        Every boil that is logged to its end says something of your burner, your thermometer and
+        your ladle, for the next forecast. The process time never comes from it: that is the
+        altitude’s alone.
       </p>
       {!data && (
         <Notice title="It cannot be fetched" tone="care">
@@ -220,12 +220,12 @@ export function Lessons() {
           )}
           {data.lessons.rise_K.boils > 0 && (
             <p className="mt-2 text-soft">
-              The set you like is offered at the Balance station beside a finish by gel temperature;
-              it is in a formula once you tap it.
+              The firmness you like is offered at the Balance station beside a stop at the setting
+              point; it is in a formula once you tap it.
             </p>
           )}
           <p className="mt-2">
-            {helped(data) ?? 'How much it helps is told once three boils have followed the first.'}
+            {helped(data) ?? 'How much it helps is shown after three more boils.'}
           </p>
           {data.pending > 0 && (
             <p className="mt-2 text-soft">{data.pending} more to be looked at …</p>
@@ -264,7 +264,7 @@ export function Lessons() {
         </label>
         {(data?.boils.length ?? 0) > 0 && (
           <button type="button" className="btn btn-ghost" onClick={forget}>
-            Begin anew
+            Reset learning
           </button>
         )}
         {since !== undefined && (

@@ -149,13 +149,13 @@ export function Burners() {
   return (
     <Section
       title="Burners"
-      lead="How long a boil takes goes by its heat. The strongest ring counts, as long as the usual pan’s own loss of water is not known."
+      lead="How long a boil takes goes by its heat. The strongest burner counts, as long as the usual pan’s own loss of water is not known."
       add={{
         words: 'Add a burner',
         act: () =>
           change((was) => ({
             ...was,
-            burners: [...was.burners, { id: newId(), name: 'New ring', kind: 'gas' }],
+            burners: [...was.burners, { id: newId(), name: 'New burner', kind: 'gas' }],
           })),
       }}
     >

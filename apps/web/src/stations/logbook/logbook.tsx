@@ -58,7 +58,7 @@ export function Logbook() {
           disabled={chosen.length < 2}
           onClick={() => void navigate(`/logbook/${chosen.join(',')}`)}
         >
-          {chosen.length < 2 ? 'Tick two to compare' : `Compare ${chosen.length}`}
+          {chosen.length < 2 ? 'Select two' : `Compare ${chosen.length}`}
         </button>
       }
     >
@@ -91,7 +91,7 @@ export function Logbook() {
           aria-expanded={right}
           onClick={() => setRight(!right)}
         >
-          {right ? 'Put the pictures away' : 'How right were the forecasts?'}
+          {right ? 'Hide charts' : 'Forecast accuracy'}
         </button>
       </div>
       {right && (

@@ -33,7 +33,7 @@ export function Clashes({
         </span>
       </p>
       <button type="button" className="btn btn-primary" onClick={onMove}>
-        Move this one clear
+        Reschedule
       </button>
     </div>
   );

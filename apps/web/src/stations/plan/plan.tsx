@@ -23,7 +23,7 @@ export function Plan() {
     return (
       <Empty title="Nothing to plan yet">
         <Link to="../balance" className="underline">
-          Put something in the pot
+          Put something in the pan
         </Link>
         , and its evening is laid out here.
       </Empty>
@@ -90,7 +90,7 @@ function Laid() {
           {crew.length > 1 && (
             <Crew crew={crew} names={names} plan={plan.schedule} now={now} onCrew={setCrew} />
           )}
-          <Notice title="Standing ready">
+          <Notice title="Equipment">
             <ul className="mt-1 list-disc space-y-1 pl-5">
               {gearFor(formula, balance, keeping).map((each) => (
                 <li key={each}>{capital(each)}</li>

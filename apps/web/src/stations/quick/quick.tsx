@@ -17,7 +17,7 @@ import {
 } from '@idle-kettle/core';
 import type { FoodNameBody, FormulaBody, FormulaView } from '@idle-kettle/contract';
 import { useNewBatch } from '../../batch/new-batch.js';
-import { KEEPING_WORDS } from '../../batch/readouts.js';
+import { STORAGE_WORDS } from '../../batch/readouts.js';
 import { useRemedies } from '../../batch/use-remedies.js';
 import { KIND_WORDS, METHOD_WORDS, stopWords } from '../../batch/words.js';
 import { request } from '../../data/api.js';
@@ -301,7 +301,7 @@ function Answer({ imported, here, corrections, foodNames, onCorrect }: AnswerPro
             : why && sentence(why.text)
         }
       >
-        {keeping.process ? `${keeping.process.minutes} min` : KEEPING_WORDS[keeping.verdict].word}
+        {keeping.process ? `${keeping.process.minutes} min` : STORAGE_WORDS[keeping.verdict].word}
       </Figure>
       {remedy && (
         <div className="mt-3">

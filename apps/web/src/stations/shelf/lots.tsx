@@ -175,7 +175,7 @@ function Count({ lot }: { readonly lot: LotView }) {
         className={`btn ${seen ? 'btn-neutral' : 'btn-secondary'}`}
         disabled={!good}
       >
-        {seen ? 'Counted' : 'That many'}
+        {seen ? 'Counted' : 'Confirm count'}
       </button>
     </form>
   );

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { StricterLot } from '@idle-kettle/contract';
 import { request } from '../../data/api.js';
 import { keys, queryClient } from '../../data/queries.js';
-import { KEEPING_WORDS } from '../../batch/readouts.js';
+import { STORAGE_WORDS } from '../../batch/readouts.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
 import { sentence } from '../../ui/sentence.js';
@@ -54,8 +54,8 @@ function StricterNotice({ was, lot, given }: StricterLot) {
       <p>
         {jarsOf(String(lot.count), lot.size, lot.count)} of{' '}
         {format(parseISO(lot.madeOn), 'd MMM yyyy')}
-        {where}: put away as {KEEPING_WORDS[was].word.toLowerCase()}, now{' '}
-        <strong>{KEEPING_WORDS[lot.keeping.verdict].word.toLowerCase()}</strong>.{' '}
+        {where}: put away as {STORAGE_WORDS[was].word.toLowerCase()}, now{' '}
+        <strong>{STORAGE_WORDS[lot.keeping.verdict].word.toLowerCase()}</strong>.{' '}
         {sentence(lot.keeping.reason)}
       </p>
       {given.length > 0 && (

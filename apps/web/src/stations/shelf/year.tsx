@@ -91,7 +91,7 @@ export function Year() {
 function makeWords({ batches, perBatch, now, from, aYear }: YearAhead & YearUseView): string {
   if (batches === 0)
     return aYear === undefined
-      ? 'It is told once two months have gone.'
+      ? 'Available after two months.'
       : 'What is left is enough for the year.';
   const make = `Make ${batches} ${batches === 1 ? 'batch' : 'batches'} of ${perBatch}`;
   if (now) return `${make}, its fruit is in season now.`;

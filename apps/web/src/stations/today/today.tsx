@@ -55,15 +55,14 @@ export function Today() {
       {kitchen?.altitude_m === null && (
         <div className="mb-5">
           <Notice
-            title="Where is the kettle?"
+            title="No altitude yet"
             actions={
               <Link to="/kitchen" className="btn btn-secondary">
-                State the altitude
+                Enter your altitude
               </Link>
             }
           >
-            Until the altitude is stated, sea level is assumed and the temperature to stop at may be
-            too high.
+            Until you enter it, sea level is assumed and the temperature to stop at may be too high.
           </Notice>
         </div>
       )}
