@@ -153,6 +153,7 @@ export {
   type StageWork,
   USUAL_FINISHES,
   usualAddWhen,
+  type Warning,
   type WarningCode,
   WHERE_COOKED,
   type WhereCooked,

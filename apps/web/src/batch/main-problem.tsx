@@ -7,6 +7,7 @@ import {
   mostImportant,
   type Remedy,
   type RemedyCode,
+  type Warning,
   type WarningCode,
 } from '@idle-kettle/core';
 import type { FormulaBody } from '@idle-kettle/contract';
@@ -122,22 +123,27 @@ function Remedies() {
     onHeat: boil.startedAt !== undefined,
   });
   const offered = boil.phase === 'done' ? [] : remedies;
-  const first = mostImportant(offered, balance?.warnings ?? []);
+  const warnings = balance?.warnings ?? [];
+  const first = mostImportant(offered, warnings);
   if (!first) return <WillNotSet />;
   if (first.type === 'warning')
     return (
       <Notice
         title={WARNING_TITLES[first.warning.code]}
         tone="care"
-        {...(offered.length > 0 && {
-          actions: <OtherRemedies name="What else would help" remedies={offered} stale={stale} />,
-        })}
+        actions={
+          <Others
+            name="What else to look at"
+            remedies={offered}
+            warnings={warnings.filter((warning) => warning !== first.warning)}
+            stale={stale}
+          />
+        }
       >
         {sentence(first.warning.text)}
       </Notice>
     );
   const best = first.remedy;
-  const others = offered.filter((remedy) => remedy !== best);
   return (
     <Notice
       title={REMEDY_TITLES[best.code]}
@@ -145,7 +151,12 @@ function Remedies() {
       actions={
         <>
           <Apply remedy={best} primary disabled={stale} />
-          {others.length > 0 && <OtherRemedies name="Other ways" remedies={others} stale={stale} />}
+          <Others
+            name="Other ways"
+            remedies={offered.filter((remedy) => remedy !== best)}
+            warnings={warnings}
+            stale={stale}
+          />
         </>
       }
     >
@@ -154,20 +165,21 @@ function Remedies() {
   );
 }
 
-function OtherRemedies({
-  name,
-  remedies,
-  stale,
-}: {
+interface OthersProps {
   readonly name: string;
   readonly remedies: readonly Remedy[];
+  readonly warnings: readonly Warning[];
   readonly stale: boolean;
-}) {
+}
+
+/** What is not the most important: other changes that help, and other warnings, behind a tap. */
+function Others({ name, remedies, warnings, stale }: OthersProps) {
   const [open, setOpen] = useState(false);
+  if (remedies.length + warnings.length === 0) return null;
   return (
     <>
       <button type="button" className="btn" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {open ? 'Fewer ways' : name}
+        {open ? 'Show less' : name}
       </button>
       {open && (
         <ul className="w-full divide-y divide-line">
@@ -177,6 +189,11 @@ function OtherRemedies({
                 {sentence(remedy.effect === '' ? remedy.text : remedy.effect)}
               </p>
               <Apply remedy={remedy} disabled={stale} />
+            </li>
+          ))}
+          {warnings.map(({ code, text }) => (
+            <li key={code} className="py-2 text-sm">
+              <strong>{WARNING_TITLES[code]}.</strong> {sentence(text)}
             </li>
           ))}
         </ul>

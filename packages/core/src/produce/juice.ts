@@ -10,7 +10,7 @@ export type JuiceMethod = (typeof JUICE_METHODS)[number];
  * Of the water of a fruit that is dripped twice so much goes on its pulp for the second drip: about
  * half as much as at first. Common practice.
  */
-export const SECOND_WATER = 1 / 3;
+const SECOND_WATER = 1 / 3;
 /** The pulp is simmered again half as long as the fruit. Common practice. */
 const SECOND_SIMMER = 0.5;
 /** Grape juice that stood overnight is poured off its crystals; so much stays behind, share. A guess. */
