@@ -88,17 +88,17 @@ function askAgainForTheTime(): void {
 const ASK_AGAIN_MS = 1.2 * APART_MS;
 
 /**
- * Compares the clock of this device with the server's, as far as it was not compared.
- * @returns whether it is known now what the clock is off by
+ * Compares the clock of this device with the server's, as far as it was not compared; a clock that
+ * is set meanwhile is compared again, a few times at most.
  * @throws ServerAway as `request` does
  */
-export async function compareClocks(): Promise<boolean> {
-  for (let i = 0; i < 2 && !isClockMeasured(); i++) {
+export async function compareClocks(): Promise<void> {
+  for (let i = 0; i < MOST_COMPARISONS && !isClockMeasured(); i++) {
     if (i > 0) await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN_MS));
     await get(HEALTH);
   }
-  return isClockMeasured();
 }
+const MOST_COMPARISONS = 4;
 
 async function ask(
   method: string,

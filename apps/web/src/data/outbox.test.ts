@@ -466,6 +466,33 @@ test('before an event is sent it is known what the clock it was read from is off
   expect(Math.abs(off_ms + DAY_MS)).toBeLessThan(1000);
 });
 
+test('a clock that is set right while it is compared leaves no wrong time', async () => {
+  const DAY_MS = 86_400_000;
+  const real = Date.now.bind(Date);
+  let wrong_ms = DAY_MS;
+  const clock = jest.spyOn(Date, 'now').mockImplementation(() => real() + wrong_ms);
+  const sent: BatchEvent[] = [];
+  inPlace((path, body) => {
+    if (!path.endsWith('/health'))
+      sent.push(...((JSON.parse(body) as { events?: BatchEvent[] }).events ?? []));
+    const answer = path.endsWith('/health')
+      ? answerOf({})
+      : answerOf({ kept: sent.map(({ id }) => id), refused: [] });
+    answer.headers.set(SERVER_TIME_HEADER, String(real()));
+    // The person sets it right once it was asked for the first time.
+    setTimeout(() => (wrong_ms = 0), 300);
+    return answer;
+  });
+  const outbox = await start();
+  const { shown_ms } = deviceTimeOf(Date.now());
+  const event = { ...reading(97), at: new Date(shown_ms).toISOString() };
+  await outbox.addEvent('b1', event, deviceTimeOf(Date.now()));
+  await until(() => outbox.snapshot().items.length === 0);
+  clock.mockRestore();
+  expect(sent).toHaveLength(1);
+  expect(Math.abs(Date.parse(sent[0]?.at ?? '') - (shown_ms - DAY_MS))).toBeLessThan(2000);
+});
+
 test('a batch whose formula is refused still has its readings taken; an edit mends it', async () => {
   inPlace((path, body) =>
     body.includes('"Bad"') && path.endsWith('/b1') ? refusalAnswer('not-understood') : undefined,

@@ -13,7 +13,7 @@ import {
 import { newId } from './ids.js';
 import type { AwayReason } from './reachability.js';
 import type { Draft, OutboxItem } from './store.js';
-import { isClockMeasured, now, onClockChange } from './clock.js';
+import { now, onClockChange } from './clock.js';
 import { deviceTimeAfter, stamped, type ClockChange, type DeviceTime } from './device-time.js';
 
 export interface Conflict {
@@ -382,12 +382,12 @@ export class Outbox {
   /** Sends the items of a lane in order, so many at once, until none waits. */
   private async sendAll(isOfLane: (item: OutboxItem) => boolean, atOnce: number): Promise<void> {
     for (;;) {
-      const next = this.now.items
-        .filter((item) => isWaiting(item) && isOfLane(item))
-        .slice(0, atOnce);
+      const waiting = (): readonly OutboxItem[] =>
+        this.now.items.filter((item) => isWaiting(item) && isOfLane(item)).slice(0, atOnce);
+      // What this clock is off by changes the times of what is sent: they are read after it is known.
+      if (waiting().some(hasDeviceTime)) await compareClocks();
+      const next = waiting();
       if (next.length === 0) return;
-      // What this clock is off by changes their times.
-      if (!isClockMeasured() && next.some(hasDeviceTime) && (await compareClocks())) continue;
       const delivery = await deliver(next);
       await this.settleDelivery(delivery);
       // An answer that speaks of none of them is none of ours.
