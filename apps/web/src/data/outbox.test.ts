@@ -440,19 +440,28 @@ test('where somebody on the way lets nothing large through, less is sent at once
   expect(new Set(server.events)).toEqual(new Set(events.map(({ id }) => id)));
 });
 
+/**
+ * A server that takes every event and whose clock is its own.
+ * @param onHealth called as its time is asked for
+ * @returns what it took
+ */
+function takenByServerAt(serverNow: () => number, onHealth: () => void = () => undefined) {
+  const sent: BatchEvent[] = [];
+  inPlace((path, body) => {
+    const isHealth = path.endsWith('/health');
+    if (isHealth) onHealth();
+    else sent.push(...((JSON.parse(body) as { events?: BatchEvent[] }).events ?? []));
+    const answer = answerOf(isHealth ? {} : { kept: sent.map(({ id }) => id), refused: [] });
+    answer.headers.set(SERVER_TIME_HEADER, String(serverNow()));
+    return answer;
+  });
+  return sent;
+}
+
 test('before an event is sent it is known what the clock it was read from is off by', async () => {
   const DAY_MS = 86_400_000;
   // The clock of this device, and so of the event, is a day ahead of the server's.
-  const sent: BatchEvent[] = [];
-  inPlace((path, body) => {
-    if (!path.endsWith('/health'))
-      sent.push(...((JSON.parse(body) as { events?: BatchEvent[] }).events ?? []));
-    const answer = path.endsWith('/health')
-      ? answerOf({})
-      : answerOf({ kept: sent.map(({ id }) => id), refused: [] });
-    answer.headers.set(SERVER_TIME_HEADER, String(Date.now() - DAY_MS));
-    return answer;
-  });
+  const sent = takenByServerAt(() => Date.now() - DAY_MS);
   // The machine slept, so that the clock has to be compared anew.
   const awake = jest.spyOn(performance, 'now').mockReturnValue(performance.now() - 60_000);
   const outbox = await start();
@@ -472,18 +481,10 @@ test('a clock that is set right while it is compared leaves no wrong time', asyn
   let wrong_ms = DAY_MS;
   let asked = 0;
   const clock = jest.spyOn(Date, 'now').mockImplementation(() => real() + wrong_ms);
-  const sent: BatchEvent[] = [];
-  inPlace((path, body) => {
-    if (!path.endsWith('/health'))
-      sent.push(...((JSON.parse(body) as { events?: BatchEvent[] }).events ?? []));
-    const answer = path.endsWith('/health')
-      ? answerOf({})
-      : answerOf({ kept: sent.map(({ id }) => id), refused: [] });
-    answer.headers.set(SERVER_TIME_HEADER, String(real()));
+  const sent = takenByServerAt(real, () => {
+    asked += 1;
     // The person sets it right just as the last of the answers that compare it comes.
-    asked += Number(path.endsWith('/health'));
     if (asked === 3) wrong_ms = 0;
-    return answer;
   });
   const outbox = await start();
   const { shown_ms } = deviceTimeOf(Date.now());

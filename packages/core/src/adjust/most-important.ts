@@ -30,6 +30,7 @@ const CONCERN_OF_WARNING: Readonly<Partial<Record<WarningCode, Concern>>> = {
   'boils-dry': 'burn-or-boil-over',
   'pan-too-small': 'burn-or-boil-over',
   'sugar-before-pectin': 'set',
+  'sugar-by-degrees': 'set',
   'liquid-pectin-first': 'set',
   'no-calcium-pectin': 'set',
   'no-jam-sugar': 'set',

@@ -1,6 +1,6 @@
 import type { Balance } from '../balance/index.js';
 import type { PotFormula } from '../formula/index.js';
-import type { Range } from '../range/index.js';
+import { times, type Range } from '../range/index.js';
 import type { WatchedBoil } from './watch-boil.js';
 
 /** Jars of one size to have ready. */
@@ -9,12 +9,6 @@ export interface JarsAhead {
   /** Fractions of a jar count. */
   readonly count: Range;
 }
-
-const times = ({ low, mid, high }: Range, factor: number): Range => ({
-  low: low * factor,
-  mid: mid * factor,
-  high: high * factor,
-});
 
 /**
  * How many jars a cook of hours will fill, as far as its log tells so far: one by the clock by what

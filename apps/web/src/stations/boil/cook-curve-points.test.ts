@@ -29,8 +29,8 @@ test('a cook is drawn from its start over what was measured to its likely end', 
 });
 
 test('its doubt is nothing now, and at the end that of the forecast', () => {
-  const { earliest, latest } = cookCurve(watched, START);
-  expect(earliest[0]?.mass_kg).toBe(latest[0]?.mass_kg);
-  expect(earliest.at(-1)?.mass_kg).toBeCloseTo(2, 9);
-  expect(latest.at(-1)?.mass_kg).toBeCloseTo(2.5, 9);
+  const { least, most } = cookCurve(watched, START);
+  expect(least[0]?.mass_kg).toBe(most[0]?.mass_kg);
+  expect(least.at(-1)?.mass_kg).toBeCloseTo(2, 9);
+  expect(most.at(-1)?.mass_kg).toBeCloseTo(2.5, 9);
 });

@@ -10,8 +10,8 @@ export interface CookCurve {
   readonly past: readonly CookPoint[];
   readonly ahead: readonly CookPoint[];
   /** Least and most that will be in the pan, from now to the end. */
-  readonly earliest: readonly CookPoint[];
-  readonly latest: readonly CookPoint[];
+  readonly least: readonly CookPoint[];
+  readonly most: readonly CookPoint[];
   readonly weighed: readonly CookPoint[];
   /** The ends of the scales: whole hours, and a round weight over all that is drawn. */
   readonly hours: number;
@@ -37,14 +37,14 @@ export function cookCurve(watched: WatchedBoil, startedAt: number): CookCurve {
       mass_kg: Math.max(mass_kg + by_kg * shareOfWay(hour), 0),
     }));
   const measured = weighed.map(({ at, mass_kg }) => ({ hour: hourOf(at), mass_kg }));
-  const most = Math.max(...[...past, ...ahead, ...measured].map(({ mass_kg }) => mass_kg), 0.1);
+  const heaviest = Math.max(...[...past, ...ahead, ...measured].map(({ mass_kg }) => mass_kg), 0.1);
   return {
     past,
     ahead,
-    earliest: moved(low - mid),
-    latest: moved(high - mid),
+    least: moved(low - mid),
+    most: moved(high - mid),
     weighed: measured,
     hours: Math.max(Math.ceil(endHour), 1),
-    most_kg: Math.ceil(most * 2.1) / 2,
+    most_kg: Math.ceil(heaviest * 2.1) / 2,
   };
 }

@@ -12,7 +12,7 @@ import {
 import annotation from 'chartjs-plugin-annotation';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
-import type { WatchedBoil } from '@idle-kettle/core';
+import { unitById, type WatchedBoil } from '@idle-kettle/core';
 import { CHART_FONT, CHART_INK } from '../../batch/chart-ink.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import type { Theme } from '../../ui/theme.js';
@@ -29,16 +29,14 @@ interface CookCurveProps {
   readonly theme: Theme;
 }
 
-const KG_PER_LB = 0.45359237;
-
 /** What is in the pan of a long cook against the hours: weighed, as it should be, and to come. */
 export default function CookCurve({ startedAt, watched, finish_kg, theme }: CookCurveProps) {
   const formats = useFormats();
   const { units } = usePreferences();
   const ink = CHART_INK[theme];
-  const toUnit = units === 'us' ? 1 / KG_PER_LB : 1;
+  const toUnit = units === 'us' ? 1 / unitById('lb').si : 1;
   const unit = units === 'us' ? 'lb' : 'kg';
-  const { past, ahead, earliest, latest, weighed, hours, most_kg } = useMemo(
+  const { past, ahead, least, most, weighed, hours, most_kg } = useMemo(
     () => cookCurve(watched, startedAt),
     [watched, startedAt],
   );
@@ -56,8 +54,8 @@ export default function CookCurve({ startedAt, watched, finish_kg, theme }: Cook
           pointRadius: 6,
           showLine: false,
         },
-        { ...plain, label: 'at least', data: drawn(earliest), borderColor: 'transparent' },
-        { ...plain, label: 'at most', data: drawn(latest), borderColor: 'transparent', fill: '-1' },
+        { ...plain, label: 'at least', data: drawn(least), borderColor: 'transparent' },
+        { ...plain, label: 'at most', data: drawn(most), borderColor: 'transparent', fill: '-1' },
         {
           label: 'so far',
           data: drawn(past),
@@ -75,7 +73,7 @@ export default function CookCurve({ startedAt, watched, finish_kg, theme }: Cook
         },
       ],
     };
-  }, [past, ahead, earliest, latest, weighed, toUnit, ink]);
+  }, [past, ahead, least, most, weighed, toUnit, ink]);
   const options: ChartOptions<'line'> = {
     animation: false,
     parsing: false,
