@@ -56,9 +56,9 @@ test('sugar past the finish, no fruit, an empty pan: said in the panel', async (
   await page.goto(kettle.address);
   await layOut(page, 'Candy', ['200 g pears', '2 kg sugar']);
   await expect(panel(page).getByText('Too much sugar for the water')).toBeVisible();
-  await page.getByRole('button', { name: 'Take out pears' }).click();
+  await page.getByRole('button', { name: 'Delete pears' }).click();
   await expect(panel(page).getByText(/Too much sugar|No fruit in the pan/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take out white sugar' }).click();
+  await page.getByRole('button', { name: 'Delete white sugar' }).click();
   await expect(panel(page).getByText('The pan is empty')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -75,7 +75,7 @@ test('a kitchen at 12,000 m or in words is refused at the field, and what was ty
     ['up high', /"up high" is not a height/],
   ] as const) {
     await altitude.fill(text);
-    await page.getByRole('button', { name: 'Save kitchen' }).click();
+    await page.keyboard.press('Tab');
     await expect(page.getByText(message)).toBeVisible();
     await expect(altitude).toHaveValue(text);
   }
@@ -91,7 +91,7 @@ test('a reading that no pan has is kept but set apart; one that is no number is 
 }) => {
   await page.goto(kettle.address);
   await layOut(page, 'Gooseberry jam', ['1 kg gooseberries', '1 kg sugar', '200 ml water']);
-  await page.getByRole('link', { name: 'To the stove' }).click();
+  await page.getByRole('link', { name: 'Start cooking' }).click();
   await page.getByRole('button', { name: 'Start cooking' }).click();
   await page.getByLabel('or type it').fill('warm');
   await page.keyboard.press('Enter');
@@ -102,13 +102,13 @@ test('a reading that no pan has is kept but set apart; one that is no number is 
   await page.getByLabel('or type it').fill('212');
   await page.keyboard.press('Enter');
   await expect(
-    page.getByText('Set apart: 212 °C is past toffee; was it °F (100.0 °C)?'),
+    page.getByText('Not counted: 212 °C is past toffee; was it °F (100.0 °C)?'),
   ).toBeVisible();
 });
 
 test('an address that is not there, and a batch that is not there, say so', async ({ page }) => {
   await page.goto(`${kettle.address}/cellar`);
-  await expect(page.getByRole('heading', { name: 'Nothing on this burner' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'No such page' })).toBeVisible();
   await page.goto(`${kettle.address}/batches/3f0f3c0a-0000-4000-8000-000000000000/balance`);
   await expect(page.getByRole('heading', { name: 'No such batch' })).toBeVisible();
 });

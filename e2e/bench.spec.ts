@@ -34,7 +34,7 @@ test('a formula is made to fit jars, the fruit on the table or the pan, and back
   await expect(page.getByLabel('Amount of damsons, pitted')).toHaveValue('3.1 kg');
 });
 
-test('what is known of a fruit counts for the set, and never makes the keeping kinder', async ({
+test('what is known of a fruit counts for the set, and never makes the storage kinder', async ({
   page,
 }) => {
   await layOut(page, 'Plum jam', ['2 kg plums', '1.8 kg sugar']);
@@ -139,6 +139,7 @@ test('a hundred such pans are drawn beside the page; a long run can be stopped',
   page,
 }) => {
   await layOut(page, 'Plum jam', ['2 kg plums', '1.8 kg sugar']);
+  await page.getByRole('tab', { name: 'Confidence' }).click();
   const sure = page.getByRole('region', { name: 'Confidence' });
   await expect(sure.getByText(/\d+ medium/)).toBeVisible();
   await expect(sure.getByText(/jars hot are enough in 95 of them/)).toBeVisible();
@@ -146,7 +147,7 @@ test('a hundred such pans are drawn beside the page; a long run can be stopped',
   await sure.getByRole('button', { name: 'Run 100,000 simulations' }).click();
   await expect(sure.getByRole('progressbar')).toBeVisible();
   await page.getByLabel('Amount of white sugar').fill('1.9 kg');
-  await expect(sure.getByText('2,000 drawn')).toBeVisible();
+  await expect(sure.getByText('2,000 simulations')).toBeVisible();
   await sure.getByRole('button', { name: 'Run 100,000 simulations' }).click();
   await sure.getByRole('button', { name: 'Stop' }).click();
   await expect(sure.getByText('Stopped.')).toBeVisible();
@@ -156,6 +157,7 @@ test('sliders solve for the lines: sharper by lemon, softer by where it is stopp
   page,
 }) => {
   await layOut(page, 'Damson jam', ['2.4 kg damsons', '300 ml water', '2.2 kg sugar']);
+  await page.getByRole('tab', { name: 'Steer it' }).click();
   await page.getByRole('slider', { name: 'Acidity' }).fill('4.1');
   await expect(page.getByLabel('Amount of lemon juice, bottled')).toHaveValue(/ml$/);
   await expect(page.getByRole('slider', { name: 'Acidity' })).toHaveAttribute(
@@ -175,6 +177,7 @@ test('a slider touched the moment after a line was typed steers the formula with
   page,
 }) => {
   await layOut(page, 'Damson jam', ['2.4 kg damsons', '300 ml water']);
+  await page.getByRole('tab', { name: 'Steer it' }).click();
   await expect(page.getByRole('slider', { name: 'Acidity' })).toBeVisible();
   await page.getByLabel('New line: amount and ingredient').fill('2.2 kg sugar');
   await page.evaluate(async () => {

@@ -30,7 +30,7 @@ test('a jam: fruit stands in its sugar overnight, is boiled to the setting point
   await page.getByRole('link', { name: 'Plan it' }).click();
   const when = page.getByRole('region', { name: 'When' });
   await when.getByLabel(/stand in its sugar/).check();
-  await when.getByLabel('I wish').selectOption('ready');
+  await when.getByLabel('Start or finish').selectOption('ready');
   await when.getByLabel('day and time').fill('2026-09-13T21:00');
   await expect(when.getByRole('status').first()).toContainText(
     /jars on the counter Sun (19|20):\d\d to Sun 2[12]:\d\d/,
@@ -122,9 +122,9 @@ test('a powdered-pectin jelly: dripped, brought to a full rolling boil, one minu
   await evening.followUntil(/watch the foam/, 0.4, 40);
   await page.getByRole('button', { name: 'The sugar is in' }).click();
   await evening.followUntil(/foam/, 1, 40);
-  await evening.skip(5);
+  await evening.skipAndHear(5);
   await page.getByRole('button', { name: /^Start 1-minute/ }).click();
-  await expect(page.getByText('of the hard minute, left')).toBeVisible();
+  await expect(page.getByText('1-minute boil, remaining')).toBeVisible();
   await evening.skip(1.05);
   await expect(evening.whatNow).toContainText('the time is up');
   await page.getByRole('button', { name: /^Finish cooking/ }).click();

@@ -287,7 +287,7 @@ test(`${FAULTS} faults in mid-boil: nothing typed is lost, doubled, out of order
   const struck: string[] = [];
   try {
     const id = await layOut(bench.page, 'Quince jelly', ['1.2 l quince juice', '1 kg sugar']);
-    await bench.page.getByRole('link', { name: 'To the stove' }).click();
+    await bench.page.getByRole('link', { name: 'Start cooking' }).click();
     await bench.page.getByRole('button', { name: 'Start cooking' }).click();
     const boil = `/batches/${id}/boil`;
     const stored = async (): Promise<StoredEvent[]> =>
@@ -327,7 +327,7 @@ test(`${FAULTS} faults in mid-boil: nothing typed is lost, doubled, out of order
     probe.stop();
     await probing;
     for (const { log, page } of [bench, phone]) {
-      await expect(log.getByText('kept here')).toHaveCount(0, { timeout: 60_000 });
+      await expect(log.getByText('saved here')).toHaveCount(0, { timeout: 60_000 });
       await expect(page.getByText('did not take')).toHaveCount(0);
     }
 
@@ -366,7 +366,7 @@ test('three jars tapped on one device and four on the other, both out of reach, 
       '1 kg sugar',
       '100 ml lemon juice',
     ]);
-    await bench.page.getByRole('link', { name: 'To the stove' }).click();
+    await bench.page.getByRole('link', { name: 'Start cooking' }).click();
     await bench.page.getByRole('button', { name: 'Start cooking' }).click();
     await typeReading(bench.page, '100.2');
     for (const { page } of [bench, phone]) {
@@ -378,11 +378,11 @@ test('three jars tapped on one device and four on the other, both out of reach, 
     for (const device of [bench, phone]) await device.setOffline(true);
     for (let i = 0; i < 3; i++) await one(bench.page).click();
     for (let i = 0; i < 4; i++) await one(phone.page).click();
-    await expect(filled(bench.page)).toHaveText('3');
-    await expect(filled(phone.page)).toHaveText('4');
+    await expect(filled(bench.page)).toHaveValue('3');
+    await expect(filled(phone.page)).toHaveValue('4');
     for (const device of [bench, phone]) await device.setOffline(false);
     for (const { page } of [bench, phone])
-      await expect(filled(page)).toHaveText('7', { timeout: 20_000 });
+      await expect(filled(page)).toHaveValue('7', { timeout: 20_000 });
     // Both put them away before either hears of the other.
     for (const device of [bench, phone]) await device.setOffline(true);
     for (const { page } of [bench, phone])

@@ -63,7 +63,7 @@ test('time left, what to do next, and evidence that contradicts itself, from wha
   await page.getByRole('button', { name: 'runs' }).click();
   await expect(next).toContainText(/believe the scale/);
   await page.getByRole('button', { name: /^Heat changed/ }).click();
-  await page.getByRole('button', { name: 'down', exact: true }).click();
+  await page.getByRole('button', { name: 'Heat down' }).click();
   await expect(log.getByText('Heat down')).toBeVisible();
   await page.getByRole('button', { name: /^Off the heat/ }).click();
   await expect(next).toContainText('Test it now');

@@ -64,7 +64,7 @@ test('nonsense, markup and a file too large change nothing', async ({ page }) =>
   await expect(page.getByRole('heading', { name: 'Plum jam' })).toBeVisible();
   const line = page.getByRole('listitem').filter({ hasText: '3 cups of moonberries' });
   await expect(line).toContainText('Unknown ingredient "moonberries"');
-  await expect(page.getByRole('button', { name: 'Keep as a formula' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Save as a formula' })).toBeDisabled();
   await page.getByLabel('Choose a file').setInputFiles({
     name: 'big.txt',
     mimeType: 'text/plain',
@@ -101,7 +101,7 @@ test('a formula goes out as a file and comes back in the same', async ({ page })
     '2.2 kg sugar',
     '2 tbsp bottled lemon juice',
   ]);
-  await page.getByRole('button', { name: 'Keep as a formula' }).click();
+  await page.getByRole('button', { name: 'Save as a formula' }).click();
   await expect(page.getByText('“Damson jam” is in your formulas')).toBeVisible();
   await page.getByRole('link', { name: 'Formulas' }).click();
   const take = async (way: string): Promise<string> => {
@@ -110,7 +110,7 @@ test('a formula goes out as a file and comes back in the same', async ({ page })
     return readFileSync(await (await download).path(), 'utf8');
   };
   await page.getByRole('link', { name: 'Damson jam' }).click();
-  await page.getByLabel('Take Damson jam out as a file').click();
+  await page.getByLabel('Export Damson jam').click();
   const ours = await take('Formula (JSON)');
   expect(JSON.parse(ours)).toMatchObject({ format: 'idle-kettle/formula', title: 'Damson jam' });
   expect(await take('Card (Markdown)')).toMatch(
@@ -123,7 +123,7 @@ test('a formula goes out as a file and comes back in the same', async ({ page })
   });
 
   await page.getByRole('link', { name: 'Formulas' }).click();
-  await page.getByRole('link', { name: 'Bring one in' }).click();
+  await page.getByRole('link', { name: 'Import a recipe' }).click();
   for (const text of [ours, recipe]) {
     await page.getByLabel('Choose a file').setInputFiles({
       name: 'damson.json',

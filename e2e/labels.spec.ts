@@ -139,3 +139,51 @@ test('labels say what the verdict says, stay in their cells, and their code open
       ).toBeVisible();
   }
 });
+
+test('jars of several batches get their labels on one sheet, from the shelf', async ({ page }) => {
+  for (const title of ['Damson jam', 'Quince cheese']) {
+    const id = randomUUID();
+    await kettle.put(`/api/batches/${id}`, {
+      document: {
+        format: 'idle-kettle/formula',
+        version: 1,
+        title,
+        kind: 'jam',
+        method: 'long-boil',
+        finish: { type: 'gel-temperature' },
+        jars: [{ size: '340-g' }],
+        lines: [
+          { ingredient: title.startsWith('Damson') ? 'damson' : 'quince', amount: '2 kg' },
+          { ingredient: 'white-sugar', amount: '1.8 kg' },
+        ],
+      },
+      revision: 0,
+    });
+    await fetch(`${kettle.address}/api/shelf`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        id: randomUUID(),
+        batchId: id,
+        size: '340-g',
+        count: 3,
+        madeOn: '2026-10-02',
+      }),
+    });
+  }
+  await page.goto(`${kettle.address}/shelf`);
+  await page.getByRole('link', { name: 'Labels' }).click();
+  await page.getByRole('checkbox', { name: /^Damson jam/ }).check();
+  await page.getByRole('checkbox', { name: /^Quince cheese/ }).check();
+  await page.getByLabel('How many labels for the 340 g jars of Quince cheese').fill('2');
+  await page.getByLabel('sheet or roll').selectOption('a4-21');
+  await expect(page.getByText('5 labels of 2 lots')).toBeVisible();
+  const save = page.getByRole('button', { name: 'Save the PDF' });
+  await expect(save).toBeEnabled();
+  const [download] = await Promise.all([page.waitForEvent('download'), save.click()]);
+  const pages = await readPdf(await readFile(await download.path()));
+  expect(pages).toHaveLength(1);
+  const words = (pages[0]?.texts ?? []).map(({ text }) => text).join(' ');
+  expect(words.match(/Damson jam/g)).toHaveLength(3);
+  expect(words.match(/Quince cheese/g)).toHaveLength(2);
+});

@@ -22,19 +22,19 @@ test('an empty library begins with the starter set; it is searched, marked, put 
   await expect(cards).toHaveCount(2);
   await page.getByLabel('Fruit', { exact: true }).selectOption('pears');
   await expect(cards).toHaveCount(1);
-  await page.getByLabel('Keeping').selectOption('for the fridge');
+  await page.getByLabel('Storage').selectOption('refrigerate');
   await expect(page.getByText('No such formula')).toBeVisible();
   await page.getByRole('button', { name: 'Show them all' }).click();
   await page.getByRole('button', { name: 'Quince butter is a favourite' }).click();
   await page.getByRole('button', { name: 'favourites', exact: true }).click();
   await expect(cards).toHaveCount(1);
   await page.getByRole('link', { name: 'Quince butter' }).click();
-  await page.getByRole('button', { name: 'Put away', exact: true }).click();
-  await expect(page.getByText('“Quince butter” is put away')).toBeVisible();
+  await page.getByRole('button', { name: 'Archive', exact: true }).click();
+  await expect(page.getByText('“Quince butter” is archived')).toBeVisible();
   await expect(cards).toHaveCount(18);
-  await page.getByRole('button', { name: 'put away', exact: true }).click();
-  await cards.getByRole('button', { name: 'Bring it back' }).click();
-  await page.getByRole('button', { name: 'put away', exact: true }).click();
+  await page.getByRole('button', { name: 'archived', exact: true }).click();
+  await cards.getByRole('button', { name: 'Unarchive' }).click();
+  await page.getByRole('button', { name: 'archived', exact: true }).click();
   await expect(cards).toHaveCount(19);
 });
 
@@ -42,11 +42,11 @@ test('a formula keeps its versions: what changed, side by side, and one brought 
   page,
 }) => {
   await layOut(page, 'Damson and bay', ['2.4 kg damsons', '300 ml water', '2.2 kg sugar']);
-  await page.getByRole('button', { name: 'Keep as a formula' }).click();
-  await expect(page.getByRole('button', { name: 'Kept as version 1' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Save as a formula' }).click();
+  await expect(page.getByRole('button', { name: 'Saved as version 1' })).toBeDisabled();
   await page.getByLabel('Amount of white sugar').fill('1.6 kg');
-  await page.getByRole('button', { name: 'Keep as version 2' }).click();
-  await expect(page.getByText('is kept as version 2')).toBeVisible();
+  await page.getByRole('button', { name: 'Save as version 2' }).click();
+  await expect(page.getByText('is saved as version 2')).toBeVisible();
 
   await page.getByLabel('Compare with a version').selectOption('version 1');
   const compare = page.getByRole('region', { name: 'Compare' });
@@ -62,10 +62,10 @@ test('a formula keeps its versions: what changed, side by side, and one brought 
   await expect(
     page.getByRole('region', { name: 'Side by side' }).getByRole('row', { name: /^yield/ }),
   ).toBeVisible();
-  await versions.getByRole('button', { name: 'Bring back' }).click();
+  await versions.getByRole('button', { name: 'Restore' }).click();
   await expect(page.getByText('Version 1 is back: version 3')).toBeVisible();
   await page.getByLabel('notes').fill('Bay leaves out before the jars <b>not bold</b>');
-  await page.getByRole('button', { name: 'Keep the notes' }).click();
+  await page.getByRole('button', { name: 'Save the notes' }).click();
   await expect(versions.getByRole('listitem')).toHaveCount(4);
   await page.getByRole('link', { name: 'Card to print' }).click();
   await expect(page.getByText('Bay leaves out before the jars <b>not bold</b>')).toBeVisible();
@@ -75,25 +75,29 @@ test('a formula keeps its versions: what changed, side by side, and one brought 
 test('a thermometer is checked in ice and at the boil, and where to stop allows for it', async ({
   page,
 }) => {
+  await page.getByRole('link', { name: 'Thermometers' }).click();
   const thermometers = page.getByRole('region', { name: 'Thermometers' });
   await thermometers.getByRole('button', { name: 'Add a thermometer' }).click();
   await thermometers.getByLabel('in ice it reads').fill('-0.4');
   await thermometers.getByLabel('in boiling water it reads').fill('203.9 F');
   await page.keyboard.press('Enter');
   await expect(thermometers.getByText(/It reads 0\.5° low at the boil/)).toBeVisible();
-  await thermometers.getByRole('button', { name: 'Keep and use it' }).click();
+  await thermometers.getByRole('button', { name: 'Save and use it' }).click();
   await expect(page.getByText('is checked and in use')).toBeVisible();
+  await page.getByRole('link', { name: 'Place and units' }).click();
   await expect(page.getByText('95.5 °C').first()).toBeVisible();
   await expect(page.getByText('99.9°')).toBeVisible();
+  await page.getByRole('link', { name: 'Thermometers' }).click();
   await thermometers.getByLabel('in ice it reads').waitFor({ state: 'hidden' });
-  await thermometers.getByRole('button', { name: 'Take New thermometer out' }).click();
-  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await thermometers.getByRole('button', { name: 'Delete New thermometer' }).click();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(thermometers.getByRole('listitem')).toHaveCount(1);
 });
 
 test('a measured jar, a pan too small and another place change what is expected', async ({
   page,
 }) => {
+  await page.getByRole('link', { name: 'Jars and canners' }).click();
   const jars = page.getByRole('region', { name: 'Jars' });
   await jars.getByLabel('add a size').selectOption('half-pints');
   await jars.getByLabel('holds, measured').fill('9 cups');
@@ -101,6 +105,7 @@ test('a measured jar, a pan too small and another place change what is expected'
   await expect(jars.getByRole('alert')).toHaveText(/write 30.* ml to/);
   await jars.getByLabel('holds, measured').fill('260 ml');
   await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Pans and burners' }).click();
   const pans = page.getByRole('region', { name: 'Pans and cookers' });
   await pans.getByRole('button', { name: 'Add a pan' }).click();
   await pans.getByLabel('to the brim').fill('5 l');
@@ -120,12 +125,12 @@ test('a measured jar, a pan too small and another place change what is expected'
     panel(page).getByText(/in a 5\.0 l pan: foam rises three to four times/),
   ).toBeVisible();
 
-  await page.getByRole('link', { name: 'Kitchen' }).click();
+  await page.getByRole('link', { name: 'Kitchen', exact: true }).click();
   await page.getByRole('button', { name: 'Another place' }).click();
   await expect(page.getByLabel('Name of the kitchen')).toHaveValue('New place');
   await page.getByLabel('Name of the kitchen').fill('The hut');
   await page.getByLabel('Altitude', { exact: true }).fill('2010 m');
-  await page.getByRole('button', { name: 'Save kitchen' }).click();
+  await page.keyboard.press('Tab');
   await expect(page.getByRole('button', { name: 'The hut 2010 m' })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -133,7 +138,7 @@ test('a measured jar, a pan too small and another place change what is expected'
   await page.getByRole('button', { name: 'Home' }).click();
   await expect(page.getByLabel('Altitude', { exact: true })).toHaveValue('1180 m');
   await page.getByRole('button', { name: 'The hut' }).click();
-  await page.getByRole('button', { name: 'Take out The hut' }).click();
+  await page.getByRole('button', { name: 'Delete The hut' }).click();
   await expect(page.getByLabel('Name of the kitchen')).toHaveValue('Home');
 });
 
@@ -148,7 +153,7 @@ test('what was left of bought fruit is learned from, and acid by taste asks for 
   const card = page.getByRole('region', { name: /^pears/ });
   await card.getByLabel('weighed after preparing').fill('1.3 kg');
   await card.getByRole('button', { name: 'Use it' }).click();
-  await expect(page.getByText('Kept for next time')).toBeVisible();
+  await expect(page.getByText('Saved for next time')).toBeVisible();
   await expect(card.getByText('Your own weighings (1) lost 35 % on average')).toBeVisible();
   await card.getByLabel('variety').fill('Winter pear of the old wall');
   await expect(

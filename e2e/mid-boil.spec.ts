@@ -28,7 +28,7 @@ test('reload, a killed server, a reload without a server, a database that is awa
     '650 ml water',
     '1.35 kg sugar',
   ]);
-  await page.getByRole('link', { name: 'To the stove' }).click();
+  await page.getByRole('link', { name: 'Start cooking' }).click();
   await page.getByRole('button', { name: 'Start cooking' }).click();
   await typeReading(page, '96.4');
   await typeReading(page, '97.1');
@@ -50,7 +50,7 @@ test('reload, a killed server, a reload without a server, a database that is awa
     await page.evaluate(async () => void (await navigator.serviceWorker.ready));
     await page.reload();
     await expect(log.getByText('97.1 °C')).toBeVisible();
-    // What a reload cut off on its way is sent again; only then is nothing kept here.
+    // What a reload cut off on its way is sent again; only then is nothing saved here.
     await expect.poll(async () => readingsOf(await stored(id))).toEqual([96.4, 97.1]);
     await expect.poll(async () => (await onServer(id)).document.lines.length).toBe(3);
     // And once what the rooms show was asked for, no room does.
@@ -59,9 +59,9 @@ test('reload, a killed server, a reload without a server, a database that is awa
     await kettle.kill();
     await typeReading(page, '97.8');
     await expect(page.getByText('Offline: the server does not answer.')).toBeVisible();
-    await expect(page.getByText('1 entry kept on this device')).toBeVisible();
+    await expect(page.getByText('1 entry saved on this device')).toBeVisible();
     await typeReading(page, '98.6');
-    await expect(log.getByText('kept here')).toHaveCount(2);
+    await expect(log.getByText('saved here')).toHaveCount(2);
   });
 
   await test.step('a reload while the server is dead shows the boil and takes more', async () => {
@@ -85,7 +85,7 @@ test('reload, a killed server, a reload without a server, a database that is awa
   await test.step('a formula edited meanwhile is kept too', async () => {
     await page.getByRole('link', { name: 'Balance' }).click();
     await page.getByLabel('Amount of water').fill('700 ml');
-    await expect(page.getByText(/1 formula kept on this device/)).toBeVisible();
+    await expect(page.getByText(/1 formula saved on this device/)).toBeVisible();
   });
 
   await test.step('the server comes back and has everything once, in order', async () => {
@@ -103,7 +103,7 @@ test('reload, a killed server, a reload without a server, a database that is awa
     await typeReading(page, '100.1');
     await expect(page.getByText('Offline: the server cannot reach its database.')).toBeVisible();
     // A reload then is what it was: the same boil, the same place to stop, never the sea's.
-    const stands = page.getByRole('region', { name: 'Where it stands' });
+    const stands = page.getByRole('region', { name: 'Readings' });
     await expect(stands).toContainText('100.5');
     await page.reload();
     await expect(log.getByText('100.1 °C')).toBeVisible();
@@ -121,7 +121,7 @@ test('reload, a killed server, a reload without a server, a database that is awa
 test('two devices at one kettle see each other', async ({ page, browser }) => {
   await page.goto(kettle.address);
   const id = await layOut(page, 'Redcurrant jelly', ['1.2 l redcurrant juice', '1 kg sugar']);
-  await page.getByRole('link', { name: 'To the stove' }).click();
+  await page.getByRole('link', { name: 'Start cooking' }).click();
   await page.getByRole('button', { name: 'Start cooking' }).click();
   await expect.poll(async () => (await stored(id)).length).toBe(1);
   const phone = await (
@@ -143,7 +143,7 @@ test(
     try {
       await page.goto(kettle.address);
       const id = await layOut(page, 'Quince jelly', ['1.2 l quince juice', '1 kg sugar']);
-      await page.getByRole('link', { name: 'To the stove' }).click();
+      await page.getByRole('link', { name: 'Start cooking' }).click();
       await page.getByRole('button', { name: 'Start cooking' }).click();
       await expect.poll(async () => (await stored(id)).length).toBe(1);
       const phone = await (
@@ -204,7 +204,7 @@ test('one formula changed on two devices: nothing is lost until the person choos
   await page.context().setOffline(false);
   await expect(page.getByText('also changed on another device')).toBeVisible();
   await expect(page.getByLabel('Amount of white sugar')).toHaveValue('900 g');
-  await page.getByRole('button', { name: 'Keep what I have here' }).click();
+  await page.getByRole('button', { name: 'Save mine' }).click();
   await expect
     .poll(
       async () =>

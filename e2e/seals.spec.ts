@@ -35,10 +35,10 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
   await test.step('more jars than the pan can fill, and a lid too many', async () => {
     const more = page.getByRole('button', { name: 'One 340 g jar more' });
     for (let i = 0; i < 5; i++) await more.click();
-    await page.getByLabel('flats laid out').fill('9');
-    await page.getByLabel('flats left').fill('3');
+    await page.getByLabel('lids laid out').fill('9');
+    await page.getByLabel('lids left').fill('3');
     await expect(page.getByText(/^6 used on 5 jars: two may cling/)).toBeVisible();
-    await page.getByLabel('flats left').fill('4');
+    await page.getByLabel('lids left').fill('4');
     await page.keyboard.press('Tab');
     await expect(page.getByText('5 used, 5 jars: one on each.')).toBeVisible();
     await expect(page.getByText(/hold .*; this pan can fill .* at most/)).toHaveCount(0);
@@ -65,8 +65,8 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
     await evening.skip(14 * HOUR);
     await page.goto(kettle.address);
     await page
-      .getByRole('region', { name: 'Lids to press' })
-      .getByRole('link', { name: /Damson jam/ })
+      .getByRole('region', { name: 'Lids to check' })
+      .getByRole('link', { name: /^Check/ })
       .click();
     await seals.getByRole('button', { name: 'Jar 2: down' }).click();
     await seals.getByRole('button', { name: 'Jar 5: down' }).click();
@@ -109,13 +109,14 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
   };
   await test.step('the shelf', async () => {
     await page
-      .getByRole('navigation', { name: 'Rooms' })
+      .getByRole('navigation', { name: 'Screens' })
       .getByRole('link', { name: 'Shelf' })
       .click();
-    await expect(page.getByText('5 jars, 1 of them for the fridge')).toBeVisible();
-    const store = page.getByRole('region', { name: 'The jars' });
-    await expect(page.getByRole('region', { name: 'Eat first' })).toContainText('Refrigerated');
-    await store.getByRole('button', { name: 'More for Damson jam' }).click();
+    await expect(page.getByText('5 jars, 1 of them refrigerated')).toBeVisible();
+    await expect(page.getByRole('list', { name: /^Refrigerated/ })).toContainText('Damson jam, 1');
+    await page.getByRole('button', { name: /^Damson jam, 4/ }).click();
+    const story = page.getByRole('complementary', { name: 'Damson jam' });
+    await story.getByRole('button', { name: 'Move, more…' }).click();
     const more = page.getByRole('group', { name: 'More for Damson jam' });
     await more.getByLabel('how many').fill('9');
     await expect(more).toContainText('write 1 to 4');
@@ -124,17 +125,17 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
     await more.getByLabel('to which place').fill('Cellar');
     await more.getByRole('button', { name: 'Move there' }).click();
     await page.getByLabel('Place').selectOption('Cellar');
-    await expect(page.getByLabel('2 left')).toBeVisible();
-    await store.getByRole('button', { name: 'More for Damson jam' }).click();
-    await more.getByLabel('to whom').fill('the neighbours');
-    await more.getByRole('button', { name: 'Give away' }).click();
+    await page.getByRole('button', { name: /^Damson jam, 2/ }).click();
+    await story.getByRole('button', { name: 'Give…' }).click();
+    await story.getByLabel('to whom, if you like').fill('the neighbours');
+    await story.getByRole('button', { name: 'Give 1' }).click();
     await expect(page.getByText('One Damson jam given away to the neighbours')).toBeVisible();
     await expect.poll(stored).toEqual(['fridge  1', 'shelf  2', 'shelf Cellar 1']);
-    await page.getByRole('button', { name: 'Take stock' }).click();
+    await page.getByRole('button', { name: 'Count', exact: true }).click();
     await page.getByLabel(/^Damson jam, 340 g jars: how many/).fill('3');
     await page.keyboard.press('Enter');
     await expect(page.getByText('Damson jam: 3 there, not 1')).toBeVisible();
-    await page.getByText('What came and went').click();
+    await page.getByText('Latest changes').click();
     await expect(page.getByText('Damson jam, given away to the neighbours')).toBeVisible();
   });
 

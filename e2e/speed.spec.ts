@@ -11,8 +11,9 @@ const KEYS = 60;
 const ROUNDS = 8;
 /** Between rounds: what keeps a shared machine busy passes. */
 const PAUSE_MS = 2000;
-/** From a key to the painted panel, at the 95th percentile. */
-const OURS_MS = 50;
+/** From a key to the painted panel, at the median and the 95th percentile. */
+const OURS_MEDIAN_MS = 16;
+const OURS_MS = 33;
 
 /**
  * Thirty lines as a person might have them: fruit, sugars, acids, spice and a good deal of it
@@ -89,11 +90,12 @@ test('from keystroke to updated panel, 30 lines', { tag: '@timed' }, async ({ pa
     `keystroke to painted panel, 30 lines, ${KEYS} keys, best of ${rounds.length}: median ${at(best, 0.5).toFixed(0)} ms, 95 % ${at(best, 0.95).toFixed(0)} ms\n`,
   );
   // A busy test machine is given twice what we hold ourselves to.
+  expect(at(best, 0.5)).toBeLessThan(2 * OURS_MEDIAN_MS);
   expect(at(best, 0.95)).toBeLessThan(2 * OURS_MS);
 });
 
 test(
-  'the first screen is under 250 kB of compressed script',
+  'the first screen is under 180 kB of compressed script',
   { tag: '@timed' },
   async ({ page }) => {
     const scripts: string[] = [];
@@ -102,15 +104,13 @@ test(
         scripts.push(response.url());
     });
     await page.goto(kettle.address);
-    await expect(
-      page.getByText(/stove is cold|On the bench|Lately finished/).first(),
-    ).toBeVisible();
+    await expect(page.getByText(/stove is|Planned|Lately finished/).first()).toBeVisible();
     const { gzipSync } = await import('node:zlib');
     let bytes = 0;
     for (const url of new Set(scripts.filter((each) => each.includes('/assets/'))))
       bytes += gzipSync(await (await page.request.get(url)).body()).length;
     process.stdout.write(`first screen: ${(bytes / 1000).toFixed(0)} kB of compressed script\n`);
     expect(bytes).toBeGreaterThan(50_000);
-    expect(bytes).toBeLessThan(250_000);
+    expect(bytes).toBeLessThan(180_000);
   },
 );

@@ -186,7 +186,7 @@ test('an opened jar never comes back to the shelf, and shelving by mistake is ta
   await evening.skip(30);
   await at(page, id, 'jar');
   await page.getByRole('button', { name: 'Put 7 × 340 g jars on the shelf' }).click();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('No jars from this batch yet')).toBeVisible();
   await at(page, id, 'jar');
   await page.getByRole('button', { name: 'Put 7 × 340 g jars on the shelf' }).click();
@@ -222,7 +222,7 @@ test('an opened jar never comes back to the shelf, and shelving by mistake is ta
 
 test('a row of the process tables is checked against one’s own and signed', async ({ page }) => {
   await Evening.begin(page, kettle, FROM);
-  await page.goto(`${kettle.address}/kitchen`);
+  await page.goto(`${kettle.address}/kitchen/tables`);
   const tables = page.getByRole('region', { name: 'Process tables' });
   await expect(tables).toContainText('0 of 9 rows are signed');
   await tables.getByRole('button', { name: 'Check lemon curd' }).click();
@@ -232,7 +232,7 @@ test('a row of the process tables is checked against one’s own and signed', as
   await expect(tables).toContainText('1 of 9 rows are signed');
   await page.reload();
   await expect(
-    tables.getByText(/Checked against County tables, 2024, p\. 3 on 2026-09-12 by Nell/),
+    tables.getByText(/Checked against County tables, 2024, p\. 3 on 12 Sep 2026 by Nell/),
   ).toBeVisible();
   await tables.getByRole('button', { name: 'Withdraw' }).click();
   await expect(tables).toContainText('0 of 9 rows are signed');

@@ -69,7 +69,7 @@ const answers = (url = address) =>
     () => false,
   );
 /** Batches of the demo household. */
-const DEMO_BATCHES = 6;
+const DEMO_BATCHES = 48;
 const batches = async () => (await (await fetch(`${address}/api/batches`)).json()).length;
 const postgresPid = (folder = data) =>
   Number(

@@ -15,10 +15,36 @@ const toastStylesFromFile: Plugin = {
   },
 };
 
+/** The faces of the first screen: Latin, upright. Others are fetched when a letter needs them. */
+const FIRST_FACES =
+  /(?:fraunces-latin-full|atkinson-hyperlegible-next-latin-wght)-normal-.*\.woff2$/;
+/** Asks for the faces with the page, so that text is not drawn in another one and moved. */
+const preloadFaces: Plugin = {
+  name: 'preload-faces',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_html, { bundle }) =>
+      Object.keys(bundle ?? {})
+        .filter((file) => FIRST_FACES.test(file))
+        .map((file) => ({
+          tag: 'link',
+          attrs: {
+            rel: 'preload',
+            as: 'font',
+            type: 'font/woff2',
+            crossorigin: '',
+            href: `/${file}`,
+          },
+          injectTo: 'head',
+        })),
+  },
+};
+
 export default defineConfig({
   plugins: [
     react(),
     toastStylesFromFile,
+    preloadFaces,
     tailwindcss(),
     VitePWA({
       registerType: 'autoUpdate',

@@ -17,7 +17,8 @@ export async function setAltitude(page: Page, text: string): Promise<void> {
   await expect(field).toBeEnabled();
   if ((await field.inputValue()) === text) return;
   await field.fill(text);
-  await page.getByRole('button', { name: 'Save kitchen' }).click();
+  // It is saved when the field is left.
+  await page.keyboard.press('Tab');
   await expect(page.getByText('Kitchen saved')).toBeVisible();
 }
 
@@ -25,7 +26,7 @@ export async function setAltitude(page: Page, text: string): Promise<void> {
 export async function layOut(page: Page, title: string, lines: readonly string[]): Promise<string> {
   await page.getByRole('link', { name: 'Today' }).click();
   await page.getByRole('button', { name: 'New batch' }).first().click();
-  await expect(page.getByText('The pan is empty')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The pan is empty' })).toBeVisible();
   await page.getByLabel('Name of the batch').fill(title);
   for (const line of lines) {
     await page.getByLabel('New line: amount and ingredient').fill(line);
@@ -37,7 +38,7 @@ export async function layOut(page: Page, title: string, lines: readonly string[]
 }
 
 export const panel = (page: Page): Locator =>
-  page.getByRole('complementary', { name: 'What will come out' });
+  page.getByRole('complementary', { name: /^What (will come out|it is)$/ });
 
 /** A reading typed at the stove. */
 export async function typeReading(page: Page, value: string): Promise<void> {

@@ -7,6 +7,7 @@ import { registerSW } from 'virtual:pwa-register';
 import { NotFound, ScreenFailed } from './app/errors.js';
 import { PreferencesProvider } from './app/preferences-provider.js';
 import { Shell } from './app/shell.js';
+import { guardFocus } from './ui/focus-guard.js';
 import { startTheme } from './ui/theme.js';
 import { outbox } from './data/outbox.js';
 import { startLive } from './data/live.js';
@@ -19,6 +20,7 @@ import 'sonner/dist/styles.css';
 import './styles.css';
 
 startTheme();
+guardFocus();
 registerSW({ immediate: true });
 
 void outbox.start({
@@ -86,11 +88,33 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./stations/logbook/story.js')).Story }),
           },
           {
+            path: 'shopping',
+            lazy: async () => ({
+              Component: (await import('./stations/shopping/shopping.js')).Shopping,
+            }),
+          },
+          {
+            path: 'shelf/labels',
+            lazy: async () => ({
+              Component: (await import('./stations/labels/shelf-labels.js')).ShelfLabels,
+            }),
+          },
+          {
             path: 'shelf/year',
             lazy: async () => ({ Component: (await import('./stations/shelf/year.js')).Year }),
           },
           {
-            path: 'kitchen',
+            path: 'glossary',
+            lazy: async () => ({
+              Component: (await import('./stations/glossary/glossary.js')).Glossary,
+            }),
+          },
+          {
+            path: 'tables/:page?',
+            lazy: async () => ({ Component: (await import('./stations/tables/tables.js')).Tables }),
+          },
+          {
+            path: 'kitchen/:page?',
             lazy: async () => ({
               Component: (await import('./stations/kitchen/kitchen.js')).Kitchen,
             }),

@@ -7,6 +7,7 @@ import {
   IsIn,
   IsInt,
   IsUUID,
+  MaxLength,
 } from 'class-validator';
 import {
   BURNERS,
@@ -17,6 +18,7 @@ import {
   type Measures,
   type Profiled,
 } from '@idle-kettle/core';
+import { DATE_STYLES, type DateStyle } from './date-style.js';
 import { Day, Moment } from './moments.js';
 import { Name, Text, Within, IfPresent, PartOf, EachAnObject } from './rules.js';
 
@@ -25,12 +27,13 @@ import { Name, Text, Within, IfPresent, PartOf, EachAnObject } from './rules.js'
  * generic one is used.
  */
 
-const MOST = 40;
+/** The most entries of one kind of gear. A choice of ours. */
+export const MOST_GEAR = 40;
 const List =
   (of: () => new () => object): PropertyDecorator =>
   (target, key) => {
     IsArray({ message: 'write a list' })(target, key);
-    ArrayMaxSize(MOST, { message: `write at most ${MOST}` })(target, key);
+    ArrayMaxSize(MOST_GEAR, { message: `write at most ${MOST_GEAR}` })(target, key);
     EachAnObject()(target, key);
     Type(of)(target, key);
   };
@@ -171,6 +174,53 @@ export class JarStockBody {
   stock?: number;
 }
 
+/** What there is of one thing that is bought, and what it costs. */
+export class SupplyBody {
+  @Text(60, 'write the id of an ingredient, or "lid"')
+  of!: string;
+
+  /** Kilograms; lids by the piece. */
+  @IfPresent()
+  @Within(0, 5000, 'write how much there is, 0 to 5000')
+  stock?: number;
+
+  /** What was begun since is taken off it. */
+  @IfPresent()
+  @Moment('write when it was counted, as 2026-09-12T18:00:00Z')
+  countedAt?: string;
+
+  @IfPresent()
+  @Within(0, 100_000, 'write a price, 0 to 100,000')
+  price?: number;
+
+  /** Kilograms, or pieces, that the price is for. */
+  @IfPresent()
+  @Within(0.001, 5000, 'write how much the price is for, 0.001 to 5000')
+  per?: number;
+}
+
+/** The household's shopping list, beside what its batches need. */
+export class ShoppingBody {
+  /** Batches it is for; those that are planned unless said otherwise. */
+  @IfPresent()
+  @IsArray({ message: 'write ids of batches' })
+  @ArrayMaxSize(MOST_GEAR, { message: `write at most ${MOST_GEAR}` })
+  @IsUUID(undefined, { each: true, message: 'write ids of batches' })
+  batches?: string[];
+
+  /** Ticked off: ids of what is needed, or words of one's own. */
+  @IsArray({ message: 'write what is ticked' })
+  @ArrayMaxSize(200, { message: 'write at most 200' })
+  @MaxLength(120, { each: true, message: 'write words of at most 120 letters' })
+  ticked!: string[];
+
+  /** What else is wanted. */
+  @IsArray({ message: 'write words' })
+  @ArrayMaxSize(100, { message: 'write at most 100' })
+  @MaxLength(120, { each: true, message: 'write words of at most 120 letters' })
+  own!: string[];
+}
+
 /** Whether forecasts use what past boils taught, and from when on boils count. */
 export class LearningBody {
   @IsBoolean({ message: 'write true or false' })
@@ -190,11 +240,15 @@ export class FoodNameBody {
   ingredient!: string;
 }
 
-/** How this household writes: whose cups, spoons and pints, and what it calls things. */
+/** How this household writes: whose cups, spoons and pints, its dates, and what it calls things. */
 export class WritingBody {
   @IfPresent()
   @IsIn(MEASURES, { message: `write one of ${MEASURES.join(', ')}` })
   measures?: Measures;
+
+  @IfPresent()
+  @IsIn(DATE_STYLES, { message: `write one of ${DATE_STYLES.join(', ')}` })
+  dates?: DateStyle;
 
   @List(() => FoodNameBody)
   names!: FoodNameBody[];
@@ -220,6 +274,16 @@ export class TableCheckBody {
 
   @Text(60, 'write who checked it')
   by!: string;
+}
+
+/** How many jars of one thing a household wants to have for a year. */
+export class JarsWantedBody {
+  /** Kind and fruit, as "jam damson". */
+  @Text(120, 'write the kind and the fruit, as "jam damson"')
+  of!: string;
+
+  @Within(0, 1000, 'write how many jars a year, 0 to 1000')
+  jars!: number;
 }
 
 /** Everything that stands in one kitchen. */
@@ -252,6 +316,20 @@ export class KitchenGear {
   @List(() => JarStockBody)
   jars!: JarStockBody[];
 
+  /** Sugar, pectin, lids and the like: what is there and what it costs. */
+  @IfPresent()
+  @List(() => SupplyBody)
+  supplies?: SupplyBody[];
+
+  /** How money is written: "€", "CHF". */
+  @IfPresent()
+  @Text(6, 'write a currency such as "€"')
+  currency?: string;
+
+  @IfPresent()
+  @PartOf(() => ShoppingBody, 'write { "batches", "ticked", "own" }')
+  shopping?: ShoppingBody;
+
   /** Used from the first boil on, unless said otherwise. */
   @IfPresent()
   @PartOf(() => LearningBody, 'write { "used", "since" }')
@@ -266,13 +344,9 @@ export class KitchenGear {
   @IfPresent()
   @List(() => TableCheckBody)
   tableChecks?: TableCheckBody[];
-}
 
-export const emptyGear = (): KitchenGear => ({
-  thermometers: [],
-  vessels: [],
-  burners: [],
-  canners: [],
-  pectins: [],
-  jars: [],
-});
+  /** Jars a year, as stated; what is not stated is learned from what was used. */
+  @IfPresent()
+  @List(() => JarsWantedBody)
+  jarsWanted?: JarsWantedBody[];
+}

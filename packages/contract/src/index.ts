@@ -1,11 +1,10 @@
-// The decorators below record types with it, in the browser too.
-import 'reflect-metadata';
-
 export * from './problem.js';
 export * from './answer.js';
 export * from './moments.js';
+export * from './date-style.js';
 export * from './gear.js';
 export * from './kitchen.js';
+export * from './kitchen-of.js';
 export * from './formula.js';
 export * from './batch.js';
 export * from './event.js';

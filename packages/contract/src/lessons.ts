@@ -12,7 +12,7 @@ export interface BoilSaid {
   readonly heat_W: number | null;
   /**
    * What came to the jars beside what is computed, where the jars were counted; the thermometer's
-   * error is taken out.
+   * error deleted.
    */
   readonly yieldShare: number | null;
   /** Over boiling water to the set that is liked, K, where a jar was opened and judged. */

@@ -28,7 +28,7 @@ export const PROBLEMS = {
   'wrong-host': { status: 421, title: 'Not addressed to this kitchen' },
   'too-many': { status: 429, title: 'Too much at once' },
   'our-mistake': { status: 500, title: 'Our mistake' },
-  'database-away': { status: 503, title: 'The database is away' },
+  'database-away': { status: 503, title: 'Database unavailable' },
   /** The disk of the server is full: nothing was stored. */
   'no-space': { status: 507, title: 'No space left' },
 } as const satisfies Record<string, { readonly status: number; readonly title: string }>;

@@ -1,3 +1,5 @@
+// The decorators of every message record types with it, in the browser too.
+import 'reflect-metadata';
 import {
   ArrayMaxSize,
   ArrayUnique,

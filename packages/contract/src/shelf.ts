@@ -121,7 +121,7 @@ export class MoveJars {
   @Text(60, 'write a name')
   whom?: string;
 
-  /** Why they were thrown out. */
+  /** Why they were thrown away. */
   @IfPresent()
   @Text(200, 'write what was wrong with it')
   note?: string;
@@ -198,6 +198,8 @@ export interface LotView {
   readonly id: string;
   readonly batchId: string;
   readonly title: string;
+  /** Null where the server has not said yet. */
+  readonly kind: string | null;
   readonly fruit: string | null;
   readonly size: string;
   readonly partFill: number | null;

@@ -13,6 +13,7 @@ export {
   formatTemperature,
   formatVolume,
   HOUR_MS,
+  INCH_MM,
   kitchenFraction,
   type MeasureName,
   MEASURES,
@@ -65,7 +66,10 @@ export {
   type Ingredient,
   ingredientById,
   INGREDIENTS,
+  waterPercent,
   inSeason,
+  monthAfter,
+  monthsUntilSeason,
   isProduce,
   knownForms,
   massOf,
@@ -76,6 +80,7 @@ export {
   RIPENESS,
 } from './produce/index.js';
 export {
+  convertAmount,
   isUnderstood,
   type LineReading,
   readLine,
@@ -87,6 +92,7 @@ export {
   filledVolume_ml,
   fillVolume_ml,
   findJar,
+  HALF_INCH_MM,
   HALF_PINT_ML,
   JAR_SIZES,
   jarShortages,
@@ -172,6 +178,7 @@ export {
 } from './thermal/index.js';
 export {
   balance,
+  jarsExpected,
   type Balance,
   type CookForecast,
   preparePot,
@@ -203,9 +210,11 @@ export {
   type Process,
   PROCESS_BANDS,
   PROCESS_ROWS,
+  sterilisingMinutes,
   processBand,
   type ProcessRow,
   withOpenLids,
+  FILLED_STORAGE_SAID,
   STORAGE_SAID,
 } from './keeping/index.js';
 export { sampleBalance, type Sampled, worthMeasuring } from './uncertainty/index.js';
@@ -225,10 +234,23 @@ export {
   STEERED,
   type Steered,
   steeredValue,
+  insteadOfSugar,
+  type SugarInstead,
   swapped,
   mostImportant,
 } from './adjust/index.js';
 export { rescueOf } from './rescue/index.js';
+export {
+  type BatchCost,
+  costOf,
+  LID_SUPPLY,
+  type Need,
+  needsOf,
+  type ShoppingItem,
+  shoppingList,
+  stockLeft,
+  sumOfNeeds,
+} from './supplies/index.js';
 export {
   type Attention,
   type BatchPlan,
@@ -316,6 +338,7 @@ export {
   madeBatch,
   outcomeOf,
   outcomeRows,
+  type OutcomeRow,
   unprocessedJars,
 } from './made-batch/index.js';
 export {
@@ -324,6 +347,8 @@ export {
   type Advice,
   type AdviceCode,
   adviceFor,
+  CLIMBS_FAST_S,
+  STALE_NEAR_END_MIN,
   type Asked,
   linesDue,
   type CombinedEvidence,
@@ -377,6 +402,8 @@ export {
   cellAt,
   findSheet,
   LABEL_SHEETS,
+  sheetName,
+  sheetsFor,
   labelContent,
   type LabelContent,
   type LabelSheet,

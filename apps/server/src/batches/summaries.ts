@@ -171,6 +171,7 @@ export function lotSummaries(
         id: lot.id,
         batchId: lot.batch_id,
         title: document.title,
+        kind: document.kind,
         fruit: firstFruit(document) ?? null,
         size: lot.size,
         partFill: lot.part_fill,

@@ -49,4 +49,4 @@ export async function holdBatch(
 }
 
 export const wasRemoved = (): ProblemException =>
-  new ProblemException('removed', 'this batch was deleted; bring it back, or leave it deleted');
+  new ProblemException('removed', 'this batch was deleted; restore it, or leave it deleted');

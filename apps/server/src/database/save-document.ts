@@ -61,7 +61,7 @@ export async function saveDocument<M extends Model & Revisioned>(
     if (row.revision !== revision && row.revision > 0) {
       throw new ProblemException(
         'revision-conflict',
-        'it was changed on another device since you opened it; choose which to keep',
+        'it was changed on another device since you opened it; choose which to save',
         { current: view(row) },
       );
     }

@@ -27,6 +27,14 @@ const PEAR = starter('Pear butter');
 const MARMALADE = starter('Bitter orange marmalade');
 const BLACKCURRANT = starter('Blackcurrant jam');
 
+/** Invented prices. */
+const DEMO_SUPPLIES = [
+  { of: 'white-sugar', stock: 6, price: 1.15, per: 1 },
+  { of: 'lid', stock: 40, price: 3.6, per: 12 },
+  { of: 'lemon-juice-bottled', stock: 0.4, price: 2.2, per: 0.5 },
+  { of: 'pectin-powder', price: 2.9, per: 0.1 },
+];
+
 /** What stands in the kitchen of Hollow Lane. */
 export const DEMO_GEAR: KitchenGear = {
   thermometers: [
@@ -90,9 +98,14 @@ export const DEMO_GEAR: KitchenGear = {
     { size: '190-ml', stock: 18 },
     { size: '125-ml', stock: 30 },
   ],
+  currency: '€',
+  supplies: DEMO_SUPPLIES,
 };
 
-/** Where sugar boils in it: the wide pan on the big ring. */
+/** The cupboard of Hollow Lane was counted so many days ago. */
+export const DEMO_COUNTED_DAYS_AGO = 16;
+
+/** Where sugar boils in it: the wide pan on the big burner. */
 export const DEMO_STOVE = {
   pan: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e11',
   ring: '0d7c1a52-1f0e-4a47-9a1e-5b6f7c8d9e21',
@@ -100,23 +113,31 @@ export const DEMO_STOVE = {
 
 export interface DemoBatch {
   readonly document: FormulaDocument;
-  /** How long ago the pot went on. */
+  /** How long ago the pan went on. */
   readonly minutesAgo: number;
   /** Minutes the fruit softened before the sugar, or the last of it, went in. */
   readonly softened: number;
-  /** What the flame puts into the pot, W. */
+  /** What the burner puts into the pan, W. */
   readonly heat_W: number;
   readonly minutesBetweenReadings: number;
   /** For a batch that is over. */
   readonly finished?: {
     readonly jars: readonly JarsFilled[];
     readonly eaten: number;
+    /** Its part jar was eaten the same week. */
+    readonly isPartEaten?: boolean;
+    /** Its first load is in the canner now, since so many minutes. */
+    readonly inCanner?: number;
     readonly note: string;
     readonly place: string;
     /** Lids that had not gone down, by jar; absent while they are still to be pressed. */
     readonly failed?: readonly number[];
-    /** To whom two of them were given. */
-    readonly givenTo?: string;
+    /** To whom some of them were given. */
+    readonly given?: readonly (readonly [whom: string, count: number])[];
+    /** Why what was left of them was thrown away. */
+    readonly thrown?: string;
+    /** How it had set and tasted. */
+    readonly score?: readonly [set: number, taste: number];
     /** One of them stands opened. */
     readonly opened?: boolean;
     /** Pictures drawn for the demo, in the colour of what is in the jars. */
@@ -132,6 +153,9 @@ export interface DemoBatch {
 }
 
 const DAY = 24 * 60;
+
+/** What is laid out for the days to come. */
+export const DEMO_PLANNED: readonly FormulaDocument[] = [starter('Redcurrant and red wine jelly')];
 
 /** What waits in the freezer of Hollow Lane, and for how many days. */
 export const DEMO_FREEZER = [
@@ -182,7 +206,7 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
       note: 'Dripped overnight, clear.',
       place: 'Cellar',
       failed: [],
-      givenTo: 'the neighbours',
+      given: [['the neighbours', 2]],
       photos: [{ note: 'Clear against the window', colour: '#b3122b', daysAfter: 1 }],
       judged: { headspace: 9, jar: 10, clarity: 9, colour: 10, set: 8, flavour: 9 },
       shown: {
@@ -218,6 +242,20 @@ export const DEMO_BATCHES: readonly DemoBatch[] = [
       eaten: 0,
       note: 'Set quickly on the plate.',
       place: 'Larder, top',
+    },
+  },
+  {
+    document: starter('Cranberry and quince sauce'),
+    minutesAgo: 70,
+    softened: 15,
+    heat_W: 1900,
+    minutesBetweenReadings: 2,
+    finished: {
+      jars: [{ size: '250-ml', full: 4, part: 0 }],
+      eaten: 0,
+      inCanner: 6,
+      note: 'Sieved once, back on the heat.',
+      place: 'Cellar',
     },
   },
   { document: DAMSON, minutesAgo: 24, softened: 6, heat_W: 1900, minutesBetweenReadings: 1 },

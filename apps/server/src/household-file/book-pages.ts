@@ -1,6 +1,7 @@
 import { format } from 'date-fns/format';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import {
+  FILLED_STORAGE_SAID,
   findJar,
   formatTemperature,
   formatVolume,
@@ -10,7 +11,13 @@ import {
   type BatchOutcome,
   type UnitSystem,
 } from '@idle-kettle/core';
-import type { FormulaBody, LotView, TemperatureUnit } from '@idle-kettle/contract';
+import {
+  DATE_PATTERNS,
+  type DateStyle,
+  type FormulaBody,
+  type LotView,
+  type TemperatureUnit,
+} from '@idle-kettle/contract';
 
 /** A batch as the book tells it. */
 export interface BookBatch {
@@ -25,6 +32,7 @@ export interface Book {
   readonly on: Date;
   readonly units: UnitSystem;
   readonly temperatureUnit: TemperatureUnit;
+  readonly dates: DateStyle;
   /** The jars that are there, in the order of the shelf. */
   readonly lots: readonly LotView[];
   /** The oldest first. */
@@ -60,22 +68,23 @@ export function inRuns(text: string): { text: string; font?: 'Others' }[] {
 }
 
 const words = (text: string, more: object = {}): Content => ({ text: inRuns(text), ...more });
-const day = (iso: string | Date): string => format(new Date(iso), 'd MMM yyyy');
+const day = (iso: string | Date, dates: DateStyle): string =>
+  format(new Date(iso), DATE_PATTERNS[dates].day);
 const jarName = (size: string, count: number): string =>
   findJar(size)?.name[count === 1 ? 0 : 1] ?? size;
 const kindName = (kind: string): string => kind.replace('-', ' ');
 
-function shelf(lots: readonly LotView[]): Content[] {
-  if (lots.length === 0) return [words('No jar is there.', { color: SOFT })];
+function shelf({ lots, dates }: Book): Content[] {
+  if (lots.length === 0) return [words('No jars on the shelf.', { color: SOFT })];
   const rows = lots.map(({ title, count, size, place, keptIn, keeping, madeOn }) => [
     words(title),
     words(`${count} × ${jarName(size, count)}`),
     words(keptIn ?? (place === '' ? NOTHING : place)),
-    words(day(madeOn)),
-    words(keeping.verdict === 'stop' ? 'do not keep' : keeping.verdict),
-    words(keeping.bestBefore === null ? NOTHING : day(keeping.bestBefore)),
+    words(day(madeOn, dates)),
+    words(FILLED_STORAGE_SAID[keeping.verdict]),
+    words(keeping.bestBefore === null ? NOTHING : day(keeping.bestBefore, dates)),
   ]);
-  const head = ['what', 'jars', 'where', 'made', 'keeps', 'best before'].map((text) => ({
+  const head = ['what', 'jars', 'where', 'made', 'storage', 'best before'].map((text) => ({
     text,
     color: SOFT,
     fontSize: 9,
@@ -115,7 +124,7 @@ function batch({ document, on, outcome }: BookBatch, book: Book): Content {
   const rows = bookRows(outcome, book).map((row) =>
     row.map((text, i) => words(text, i === 0 ? { color: SOFT } : {})),
   );
-  const head = ['', 'planned', 'happened'].map((text) => ({ text, color: SOFT, fontSize: 9 }));
+  const head = ['', 'forecast', 'actual'].map((text) => ({ text, color: SOFT, fontSize: 9 }));
   return {
     margin: [0, 14, 0, 0],
     unbreakable: said.length < MOST_TOGETHER,
@@ -123,7 +132,10 @@ function batch({ document, on, outcome }: BookBatch, book: Book): Content {
       {
         stack: [
           words(document.title === '' ? 'Unnamed batch' : document.title, { style: 'title' }),
-          words(`${kindName(document.kind)}, ${day(on)}`, { color: SOFT, margin: [0, 0, 0, 4] }),
+          words(`${kindName(document.kind)}, ${day(on, book.dates)}`, {
+            color: SOFT,
+            margin: [0, 0, 0, 4],
+          }),
         ],
       },
       {
@@ -172,11 +184,11 @@ export function bookPages(book: Book): TDocumentDefinitions {
     content: [
       words('The household’s book', { style: 'head' }),
       words(
-        `written ${day(book.on)}. Not tested recipes: your extension service or food authority has the last word.`,
+        `written ${day(book.on, book.dates)}. Not tested recipes: your extension service or food authority has the last word.`,
         { color: SOFT },
       ),
       words('On the shelf', { style: 'part' }),
-      ...shelf(book.lots),
+      ...shelf(book),
       words('Batches', { style: 'part' }),
       ...(book.batches.length > 0
         ? book.batches.map((each) => batch(each, book))

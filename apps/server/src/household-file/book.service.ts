@@ -5,7 +5,7 @@ import type pdfmake from 'pdfmake';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { outcomeOf } from '@idle-kettle/core';
-import type { FormulaBody, LotView } from '@idle-kettle/contract';
+import { USUAL_DATE_STYLE, type FormulaBody, type LotView } from '@idle-kettle/contract';
 import { EventLogService } from '../batches/event-log.service.js';
 import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
@@ -91,6 +91,7 @@ export class BookService {
           on,
           units: settings.units,
           temperatureUnit: settings.temperatureUnit,
+          dates: settings.gear?.writing?.dates ?? USUAL_DATE_STYLE,
           lots,
           batches,
         }),

@@ -49,7 +49,7 @@ export class CalendarService {
           id: `planned-${id}@idle-kettle`,
           start: new Date(planned.at),
           end: new Date(Date.parse(planned.at) + A_MOMENT_MS),
-          summary: `${planned.by === 'ready' ? 'Jars on the counter' : 'To be begun'}: ${title}`,
+          summary: `${planned.by === 'ready' ? 'Jars on the counter' : 'Start'}: ${title}`,
         });
     }
     return calendar.toString();

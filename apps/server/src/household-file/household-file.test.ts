@@ -53,7 +53,7 @@ const answer = async (path: string): Promise<unknown> =>
 
 /**
  * A year of an invented household, all by the API: what was put up, opened, eaten, given, moved,
- * frozen and thrown out.
+ * frozen and thrown away.
  */
 async function aYear(batches: number): Promise<void> {
   const random = seeded(60);

@@ -158,7 +158,7 @@ export class ImportService {
 const mend = (errors: readonly FieldProblem[]): ProblemException =>
   new ProblemException(
     'not-understood',
-    `${errors.length} ${errors.length === 1 ? 'thing needs' : 'things need'} mending; nothing was taken in`,
+    `${errors.length} ${errors.length === 1 ? 'thing needs' : 'things need'} correcting; nothing was imported`,
     { errors },
   );
 

@@ -47,7 +47,7 @@ const DATABASE_PROBLEMS: readonly { readonly code: RegExp; readonly problem: Pro
     code: /^53100$/,
     problem: problemBody(
       'no-space',
-      'the disk of the server is full; nothing was stored. Make room there; what you entered is kept on this device',
+      'the disk of the server is full; nothing was stored. Make room there; what you entered is saved on this device',
     ),
   },
   {

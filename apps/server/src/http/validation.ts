@@ -12,7 +12,7 @@ export const validationPipe = (): ValidationPipe =>
       const problems = flattenErrors(errors);
       return new ProblemException(
         'not-understood',
-        `${problems.length} ${problems.length === 1 ? 'thing needs' : 'things need'} mending`,
+        `${problems.length} ${problems.length === 1 ? 'thing needs' : 'things need'} correcting`,
         { errors: problems },
       );
     },

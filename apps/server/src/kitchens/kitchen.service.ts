@@ -78,6 +78,7 @@ export class KitchenService {
             ...unknown,
             units: 'metric',
             temperatureUnit: 'C',
+            usedAt: this.clock.now(),
           },
           { transaction },
         )
@@ -102,8 +103,16 @@ export class KitchenService {
   async use(id: string): Promise<KitchenView> {
     const kitchen = await this.find(id);
     // Its settings are as old as they were.
-    await kitchen.update({ usedAt: this.clock.now() }, { silent: true });
+    await kitchen.update({ usedAt: await this.usedNow(kitchen.householdId) }, { silent: true });
     return view(kitchen);
+  }
+
+  /** After every other was used, even where the clock went back since. */
+  private async usedNow(householdId: string): Promise<Date> {
+    const latest = await this.kitchens.max<Date | null, Kitchen>('usedAt', {
+      where: { householdId },
+    });
+    return new Date(Math.max(this.clock.now().getTime(), (latest?.getTime() ?? 0) + 1));
   }
 
   /** Removes a place that is not cooked at any more; the last one stays. */
@@ -112,7 +121,7 @@ export class KitchenService {
     if ((await this.kitchens.count({ where: { householdId: kitchen.householdId } })) < 2)
       throw new ProblemException(
         'not-now',
-        'this is the only kitchen; add another before you take it out',
+        'this is the only kitchen; add another before you delete it',
       );
     await kitchen.destroy();
   }
@@ -141,7 +150,14 @@ export class KitchenService {
     };
     const [kitchen, isNew] = await this.kitchens.findOrCreate({
       where: { id },
-      defaults: { id, householdId, pressure_kPa: null, pressureReadAt: null, ...values },
+      defaults: {
+        id,
+        householdId,
+        pressure_kPa: null,
+        pressureReadAt: null,
+        usedAt: await this.usedNow(householdId),
+        ...values,
+      },
     });
     if (kitchen.householdId !== householdId) throw notFound('kitchen');
     if (!isNew && seenAt !== undefined && Date.parse(seenAt) !== kitchen.updatedAt.getTime())

@@ -52,7 +52,7 @@ export class PhotoService {
     if (already.length >= MOST_PHOTOS)
       throw new ProblemException(
         'not-now',
-        `a batch has at most ${MOST_PHOTOS} photos; take one out first`,
+        `a batch has at most ${MOST_PHOTOS} photos; delete one first`,
       );
     const { image, small, width, height } = await normalizePhoto(bytes);
     await this.ask(

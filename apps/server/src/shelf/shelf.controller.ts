@@ -52,10 +52,16 @@ export class ShelfController {
     return this.year.uses();
   }
 
-  /** What came and went, the latest first. */
+  /** Moves of jars, the latest first. */
   @Get('moves')
   moves(): Promise<MoveView[]> {
     return this.shelf.latestMoves();
+  }
+
+  /** Moves of one lot, the latest first. */
+  @Get(':id/moves')
+  movesOf(@Param('id', idPipe) id: string): Promise<MoveView[]> {
+    return this.shelf.latestMoves(id);
   }
 
   /** The stricter verdict of a lot has been seen. */

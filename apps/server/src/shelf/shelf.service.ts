@@ -32,7 +32,7 @@ const LOT = `
   view || jsonb_build_object('count', jars, 'seals', jsonb_build_object('open', lids_open,
     'state', CASE WHEN lids <> 'waiting' THEN lids WHEN lids_due_at <= :now THEN 'due' ELSE 'unknown' END))
   || CASE WHEN batch_id IN (${STALE_BATCHES})
-    THEN '{"keeping":{"verdict":"fridge","reason":"it is being worked out how they keep","bestBefore":null}}'::jsonb ELSE '{}' END AS lot`;
+    THEN '{"keeping":{"verdict":"fridge","reason":"their storage is being worked out","bestBefore":null}}'::jsonb ELSE '{}' END AS lot`;
 /** A lot that was put away by mistake, and taken off the list again, was never there. */
 const WAS_PUT = `(jars > 0 OR (SELECT sum(change) FROM shelf_moves
   WHERE lot_id = lot_summaries.lot_id AND reason = 'put') IS DISTINCT FROM 0)`;
@@ -75,7 +75,7 @@ const OVERVIEW = `
 const MOVES = `
   SELECT move.id, move.lot_id AS "lotId", batch.title, move.change, move.reason, move.whom, move.note, move.happened_at AS at
   FROM shelf_moves move JOIN shelf_lots lot ON lot.id = move.lot_id JOIN batches batch ON batch.id = lot.batch_id
-  WHERE move.household_id = :householdId ORDER BY move.happened_at DESC, move.id LIMIT :limit`;
+  WHERE move.household_id = :householdId AND (:lotId::uuid IS NULL OR move.lot_id = :lotId) ORDER BY move.happened_at DESC, move.id LIMIT :limit`;
 
 /** Lots in one answer unless asked otherwise; the rest comes page by page. */
 const LISTED = 200;
@@ -157,7 +157,8 @@ export class ShelfService {
     return this.summaries.list(OVERVIEW, { soon, limit: FIRST_LISTED, now: this.clock.now() });
   }
 
-  async put(body: PutOnShelf): Promise<LotView> {
+  /** @param at when they were put there; now unless said */
+  async put(body: PutOnShelf, at = this.clock.now()): Promise<LotView> {
     if (!findJar(body.size))
       throw new ProblemException('not-understood', `there is no jar "${body.size}"`, {
         errors: [{ path: 'size', message: `"${body.size}" is not a known jar size` }],
@@ -192,7 +193,7 @@ export class ShelfService {
           madeOn,
           keptIn: body.keptIn ?? null,
           place: body.place ?? '',
-          keptSince: body.keptIn ? this.clock.now() : null,
+          keptSince: body.keptIn ? at : null,
           cameFrom: null,
         },
         transaction,
@@ -214,7 +215,7 @@ export class ShelfService {
             reason: 'put',
             whom: '',
             note: '',
-            happenedAt: this.clock.now(),
+            happenedAt: at,
           },
           { transaction },
         );
@@ -321,7 +322,7 @@ export class ShelfService {
       if (target.keptIn !== place || target.partFill !== partFill)
         throw new ProblemException(
           'not-now',
-          'jars that are kept in another way, and part jars, stay a lot of their own',
+          'jars stored in another way, and part jars, stay a lot of their own',
         );
       const both = { householdId, reason: 'moved', whom: '', note: '', happenedAt };
       await this.moves.create(
@@ -344,10 +345,10 @@ export class ShelfService {
     );
   }
 
-  /** What came and went, the latest first. */
-  async latestMoves(): Promise<MoveView[]> {
+  /** Moves of jars, the latest first. @param lotId of one lot; of all where it does not say */
+  async latestMoves(lotId: string | null = null): Promise<MoveView[]> {
     const moves = await this.sequelize.query<Omit<MoveView, 'at'> & { at: Date }>(MOVES, {
-      replacements: { householdId: await this.households.current(), limit: MOVES_LISTED },
+      replacements: { householdId: await this.households.current(), lotId, limit: MOVES_LISTED },
       type: QueryTypes.SELECT,
     });
     return moves.map((move) => ({ ...move, at: move.at.toISOString() }));
@@ -398,7 +399,7 @@ function refuseKinder({ keptIn: from, keeping }: LotView, to: KeptIn | null, at:
   )
     refuse(
       `their best was over on ${keeping.bestBefore}: freezing them now adds nothing`,
-      'leave them where they are, or throw them out',
+      'leave them where they are, or throw them away',
     );
 }
 

@@ -36,6 +36,7 @@ test('jars put on the shelf are there once, however often they are sent', async 
     {
       id: jars.id,
       batchId: jars.batchId,
+      kind: 'jam',
       title: 'Damson jam',
       fruit: 'damson',
       size: '340-g',
@@ -268,7 +269,7 @@ describe('jars that go elsewhere are a lot of their own', () => {
     const other = await lot();
     await put({ ...other, batchId: jars.batchId }).expect(200);
     expect(await refused(fridge, to(other.id, 'fridge', '2026-09-21'))).toMatch(
-      /kept in another way/,
+      /stored in another way/,
     );
     // Back to where they came from, days later: that is no slip.
     expect(await refused(fridge, to(jars.id, null, '2026-09-24'))).toMatch(/does not go back/);

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import type { EventBody, FormulaBody } from '@idle-kettle/contract';
+import type { Clock } from '../clock/clock.js';
 import { createApp } from '../create-app.js';
 import { connect } from '../database/connect.js';
 import { migrate } from '../database/migrate.js';
@@ -30,12 +31,12 @@ export const testSettings = (databaseUrl: string): Settings => ({
   logFile: undefined,
 });
 
-/** The real server over a migrated database. */
-export async function startTestApp(databaseUrl: string): Promise<TestApp> {
+/** The real server over a migrated database, on the machine's clock unless another is given. */
+export async function startTestApp(databaseUrl: string, clock?: Clock): Promise<TestApp> {
   const database = await connect(databaseUrl);
   await migrate(database);
   await database.close();
-  const app = await createApp(testSettings(databaseUrl));
+  const app = await createApp(testSettings(databaseUrl), clock);
   await app.listen(0, '127.0.0.1');
   return { app, http: request(await app.getUrl()), close: () => app.close() };
 }

@@ -2,7 +2,7 @@ import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
 import { Page } from '../ui/page.js';
 
 export const NotFound = () => (
-  <Page title="Nothing on this burner" lead="There is no page at this address.">
+  <Page title="No such page" lead="There is no page at this address.">
     <Link to="/" className="btn btn-primary">
       Back to today
     </Link>
@@ -21,7 +21,7 @@ export function ScreenFailed() {
   const error = useRouteError();
   const detail = detailOf(error);
   return (
-    <Page title="This screen boiled over" lead="What you typed and logged is kept on this device.">
+    <Page title="This screen failed" lead="What you typed and logged is saved on this device.">
       <p className="mb-4 text-soft">{detail}</p>
       <button type="button" className="btn btn-primary" onClick={() => window.location.reload()}>
         Load it again

@@ -25,7 +25,7 @@ const note: OutboxItem = {
   },
   refused: {
     code: 'not-understood',
-    reason: '1 thing needs mending',
+    reason: '1 thing needs correcting',
     errors: [{ path: 'body.text', message: 'write 1 to 2000 letters' }],
   },
 };

@@ -1,4 +1,3 @@
-import { format } from 'date-fns/format';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -16,12 +15,14 @@ import { saveFile } from '../ui/save-file.js';
 import { fieldsToMend, mended, sentOf } from './mend.js';
 import { BringBack } from '../batch/bring-back.js';
 import { MOVE_WORDS } from '../ui/move-words.js';
+import * as dates from '../ui/dates.js';
+import { isoDay } from '../data/iso-day.js';
 
 const UNDO_MS = 10_000;
 
 const when = (at: string): string => {
   const date = new Date(at);
-  return Number.isNaN(date.getTime()) ? at : format(date, 'd MMM HH:mm');
+  return Number.isNaN(date.getTime()) ? at : dates.dayAndTime(date);
 };
 
 /** An event in words; one whose body is not as it should be only by its type. */
@@ -39,7 +40,7 @@ function title(item: OutboxItem, formats: Formats): string {
     case 'event':
       return `${wordsOf(item.event, formats)} · ${when(item.event.at)}`;
     case 'put':
-      return `${jarsOf(String(item.body.count), item.body.size, item.body.count)} put away · ${item.body.madeOn}`;
+      return `${jarsOf(String(item.body.count), item.body.size, item.body.count)} put on the shelf · ${item.body.madeOn}`;
     case 'move':
       return `${Math.abs(item.body.change)} × ${MOVE_WORDS[item.body.reason]} · ${when(item.body.at)}`;
     case 'transfer':
@@ -188,7 +189,7 @@ export function NotSaved() {
   const refusedDrafts = [...drafts.values()].filter((draft) => !isWaiting(draft));
   const save = (): void =>
     saveFile(
-      `not-saved-${format(today(), 'yyyy-MM-dd')}.json`,
+      `not-saved-${isoDay(today())}.json`,
       'application/json',
       JSON.stringify(
         {
@@ -203,7 +204,7 @@ export function NotSaved() {
   return (
     <Page
       title="Not saved on the server"
-      lead="Each is kept on this device until it is mended or discarded. Nothing else waits for it."
+      lead="Each is saved on this device until it is corrected or discarded. Nothing else waits for it."
       actions={
         isEmpty ? undefined : (
           <button type="button" className="btn" onClick={save}>

@@ -1,7 +1,8 @@
-import { useMemo, type ReactNode } from 'react';
+import { useLayoutEffect, useMemo, type ReactNode } from 'react';
 import { kitchenOf } from '@idle-kettle/contract';
 import { useKitchenInUse } from '../data/kitchens.js';
 import { useLessons, usePreparedWeights } from '../data/queries.js';
+import { setDateStyle } from '../ui/dates.js';
 import { useHour } from '../ui/now.js';
 import { PreferencesContext, type Preferences } from '../ui/preferences.js';
 
@@ -28,5 +29,10 @@ export function PreferencesProvider({ children }: { readonly children: ReactNode
       foodNames: settings?.gear?.writing?.names ?? [],
     };
   }, [settings, prepared, learned, hour]);
+  const dateStyle = settings?.gear?.writing?.dates;
+  const isRead = settings !== undefined;
+  useLayoutEffect(() => {
+    if (isRead) setDateStyle(dateStyle);
+  }, [isRead, dateStyle]);
   return <PreferencesContext value={preferences}>{children}</PreferencesContext>;
 }

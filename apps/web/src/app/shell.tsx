@@ -1,18 +1,40 @@
-import { BookText, House, Moon, NotebookText, Refrigerator, Soup, Sun, Zap } from 'lucide-react';
-import { NavLink, Outlet } from 'react-router';
+import {
+  BookText,
+  House,
+  Moon,
+  NotebookText,
+  Refrigerator,
+  Search,
+  Soup,
+  Sun,
+  Table2,
+  Zap,
+  type LucideIcon,
+} from 'lucide-react';
+import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { setTheme, useTheme } from '../ui/theme.js';
+import { ClockRow } from './clock-row.js';
 import { Shortcuts } from './shortcuts.js';
+import { openSearch } from './search-open.js';
 import { StatusRows } from './status-rows.js';
-import { TimerRow } from './timer-row.js';
 
-const ROOMS = [
+interface Room {
+  readonly to: string;
+  readonly name: string;
+  readonly Icon: LucideIcon;
+  readonly isWideOnly?: boolean;
+}
+
+const ROOMS: readonly Room[] = [
   { to: '/', name: 'Today', Icon: Soup },
   { to: '/quick', name: 'Quick', Icon: Zap },
   { to: '/formulas', name: 'Formulas', Icon: BookText },
   { to: '/logbook', name: 'Logbook', Icon: NotebookText },
   { to: '/shelf', name: 'Shelf', Icon: Refrigerator },
+  // A phone has no room for it; its search does.
+  { to: '/tables', name: 'Tables', Icon: Table2, isWideOnly: true },
   { to: '/kitchen', name: 'Kitchen', Icon: House },
-] as const;
+];
 
 const linkClass = ({ isActive }: { isActive: boolean }): string =>
   `flex min-h-[58px] flex-1 flex-col items-center justify-center gap-1 rounded-xl text-[12px] md:w-full md:text-[13px] md:flex-none md:py-2 ${isActive ? 'bg-base-100 font-semibold' : 'text-soft hover:text-base-content'}`;
@@ -30,12 +52,25 @@ export function Shell() {
         Skip to the bench
       </a>
       <nav
-        aria-label="Rooms"
+        aria-label="Screens"
         className="print:hidden fixed inset-x-0 bottom-0 z-30 flex gap-1 border-t border-line bg-base-300 p-1 md:inset-y-0 md:right-auto md:w-[88px] md:flex-col md:border-t-0 md:border-r md:p-2"
       >
         <Mark />
-        {ROOMS.map(({ to, name, Icon }) => (
-          <NavLink key={to} to={to} end={to === '/'} className={linkClass}>
+        <button
+          type="button"
+          onClick={() => openSearch(true)}
+          className={`${linkClass({ isActive: false })} cursor-pointer max-md:order-last`}
+        >
+          <Search aria-hidden="true" className="size-6" strokeWidth={1.8} />
+          Search
+        </button>
+        {ROOMS.map(({ to, name, Icon, isWideOnly }) => (
+          <NavLink
+            key={to}
+            to={to}
+            end={to === '/'}
+            className={(state) => `${linkClass(state)} ${isWideOnly ? 'max-md:hidden' : ''}`}
+          >
             <Icon aria-hidden="true" className="size-6" strokeWidth={1.8} />
             {name}
           </NavLink>
@@ -43,7 +78,7 @@ export function Shell() {
         <button
           type="button"
           onClick={() => setTheme(other)}
-          className={`${linkClass({ isActive: false })} cursor-pointer md:mt-auto`}
+          className={`${linkClass({ isActive: false })} hidden cursor-pointer md:mt-auto md:flex`}
           aria-label={`Change to the ${other} theme`}
         >
           {other === 'night' ? (
@@ -55,8 +90,10 @@ export function Shell() {
         </button>
       </nav>
       <Shortcuts />
+      {/* A page opened anew starts at its top; back returns to where it was. */}
+      <ScrollRestoration getKey={({ pathname, key }) => `${pathname} ${key}`} />
       <StatusRows />
-      <TimerRow />
+      <ClockRow />
       <main id="main" tabIndex={-1} className="outline-none">
         <Outlet />
       </main>

@@ -1,25 +1,39 @@
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { useNewBatch } from '../batch/new-batch.js';
-import {
-  shortcutKeys,
-  shortcutsByPage,
-  useShortcutListener,
-  useShortcuts,
-} from '../ui/shortcuts.js';
+import { ShortcutList } from '../ui/shortcut-list.js';
+import { openSearch, useSearchOpen } from './search-open.js';
+import { useShortcutListener, useShortcuts } from '../ui/shortcuts.js';
+import { fetchedPart } from '../ui/fetched-part.js';
 
-const PAGE_WORDS = { everywhere: 'Everywhere', balance: 'Balance', boil: 'Boil' } as const;
+const Palette = fetchedPart(() => import('./palette.js'));
 
 /** Listens to every shortcut; a question mark outside a field shows the list. */
 export function Shortcuts() {
   const [shown, setShown] = useState(false);
+  const isSearching = useSearchOpen();
   const newBatch = useNewBatch();
   useShortcutListener();
   useShortcuts({
     list: () => setShown((was) => !was),
+    search: () => openSearch(true),
+    'search-key': () => openSearch(true),
     'new-batch': () => void newBatch(),
     close: shown ? () => setShown(false) : undefined,
   });
-  if (!shown) return null;
+  return (
+    <>
+      {isSearching && (
+        <Suspense fallback={null}>
+          <Palette onClose={() => openSearch(false)} />
+        </Suspense>
+      )}
+      {shown && <Keys onClose={() => setShown(false)} />}
+    </>
+  );
+}
+
+/** The list of the keys. */
+function Keys({ onClose }: { readonly onClose: () => void }) {
   return (
     <section
       aria-label="Keys"
@@ -27,27 +41,11 @@ export function Shortcuts() {
     >
       <div className="flex items-center justify-between">
         <h2 className="text-lg">Keys</h2>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm min-h-[44px]"
-          onClick={() => setShown(false)}
-        >
+        <button type="button" className="btn btn-ghost btn-sm min-h-[44px]" onClick={onClose}>
           Close
         </button>
       </div>
-      {shortcutsByPage().map(([where, shortcuts]) => (
-        <div key={where}>
-          <h3 className="mt-2 text-sm text-soft">{PAGE_WORDS[where]}</h3>
-          <dl className="grid grid-cols-[7.5rem_1fr] gap-y-1">
-            {shortcuts.map((shortcut) => (
-              <div key={shortcutKeys(shortcut)} className="contents">
-                <dt className="font-bold">{shortcutKeys(shortcut)}</dt>
-                <dd>{shortcut.words}</dd>
-              </div>
-            ))}
-          </dl>
-        </div>
-      ))}
+      <ShortcutList />
     </section>
   );
 }

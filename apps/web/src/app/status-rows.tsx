@@ -1,4 +1,4 @@
-import { format } from 'date-fns/format';
+import * as dates from '../ui/dates.js';
 import { isToday } from 'date-fns/isToday';
 import { CloudOff, Clock, HardDrive, TriangleAlert, type LucideIcon } from 'lucide-react';
 import { useEffect, type ReactNode } from 'react';
@@ -48,7 +48,7 @@ const AWAY_WORDS: Readonly<Record<AwayReason, string>> = {
 };
 
 /** A moment as short as it can be said. */
-const moment = (at: number): string => format(at, isToday(at) ? 'HH:mm' : 'd MMM HH:mm');
+const moment = (at: number): string => (isToday(at) ? dates.time(at) : dates.dayAndTime(at));
 
 /** The server is away: how old what is shown is, and what waits here. */
 function OfflineRow() {
@@ -70,7 +70,7 @@ function OfflineRow() {
       <strong>{AWAY_WORDS[away]}</strong>
       {asking !== undefined && since !== undefined && ` What is shown is from ${moment(since)}.`}
       {waiting.length > 0 &&
-        ` ${waiting.join(' and ')} kept on this device; sent when the server is back.`}
+        ` ${waiting.join(' and ')} saved on this device; sent when the server is back.`}
     </Row>
   );
 }
@@ -90,7 +90,7 @@ function NotSavedRow() {
         </Link>
       }
     >
-      <strong>The server did not take {counted(count, 'entry', 'entries')}.</strong> Kept on this
+      <strong>The server did not take {counted(count, 'entry', 'entries')}.</strong> Saved on this
       device.
     </Row>
   );
@@ -127,8 +127,8 @@ function NoOfflineCopyRow() {
       Icon={HardDrive}
       action={<RowButton onClick={() => understood.set(true)}>Understood</RowButton>}
     >
-      At this address the browser keeps no offline copy: while the server is away, do not reload or
-      close this page. Over https, or on the server’s own machine, it does.
+      At this address the browser saves no offline copy: while the server does not answer, do not
+      reload or close this page. Over https, or on the server’s own machine, it does.
     </Row>
   );
 }

@@ -52,7 +52,7 @@ export const BatchContext = createContext<BenchBatch | null>(null);
 
 export function useBatch(): BenchBatch {
   const batch = useContext(BatchContext);
-  if (!batch) throw new Error('no batch is on the bench here');
+  if (!batch) throw new Error('no batch is open here');
   return batch;
 }
 

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 import {
@@ -18,16 +17,18 @@ import { useLotsOf } from '../data/shelf.js';
 import { fruitStyle } from '../ui/fruit-colour.js';
 import { useFormats, usePreferences } from '../ui/preferences.js';
 import { Notice } from '../ui/notice.js';
-import { Loading, Page, useTitle } from '../ui/page.js';
+import { Loading, Page } from '../ui/page.js';
+import { useTitle } from '../ui/title.js';
+import { Answers } from './answers.js';
 import { BatchContext, useBatch, type BenchBatch } from './batch-context.js';
 import { BringBack } from './bring-back.js';
 import { Rail } from './rail.js';
-import { STORAGE_WORDS } from './readouts.js';
 import { useDocument } from './use-document.js';
 import { useSimulatedStove } from './use-simulated-stove.js';
-import { VerdictPanel } from './verdict-panel.js';
 import { METHOD_WORDS, stopWords } from './words.js';
 import { now } from '../data/clock.js';
+import { isoDay } from '../data/iso-day.js';
+import { useKitchens } from '../data/kitchens.js';
 
 /** The bench of the batch in the address; another batch is another bench. */
 export function BatchFrame() {
@@ -40,12 +41,15 @@ function Bench({ batchId }: { readonly batchId: string }) {
   const { document, formulaId, belongTo, error, change, undo, redo } = useDocument(batchId);
   const { events, isKnown: isLogKnown } = useEvents(batchId);
   const { kitchen } = usePreferences();
+  const kitchens = useKitchens();
+  // Without its place it would show another temperature, and other minutes, for a moment.
+  const isPlaceComing = kitchens.isPending && kitchens.fetchStatus === 'fetching';
   const boil = useMemo(() => boilFrom(events), [events]);
-  const [today] = useState(() => format(now(), 'yyyy-MM-dd'));
+  const [today] = useState(() => isoDay(now()));
   const jarsPutAway = useLotsOf(batchId).lots.length > 0;
   const made = useMemo(() => {
     if (!document) return undefined;
-    const on = boil.endedAt === undefined ? today : format(boil.endedAt, 'yyyy-MM-dd');
+    const on = boil.endedAt === undefined ? today : isoDay(boil.endedAt);
     return madeBatch(document, boil, kitchen, { on, planned: !jarsPutAway });
   }, [document, boil, kitchen, jarsPutAway, today]);
   // Once jars are filled they keep what was in the pan; Balance shows the formula as it is edited
@@ -85,7 +89,7 @@ function Bench({ batchId }: { readonly batchId: string }) {
       return (
         <Page
           title="The batch cannot be fetched"
-          lead="The server does not answer. What you logged on this device is kept."
+          lead="The server does not answer. What you logged is saved on this device."
         >
           <button
             type="button"
@@ -99,6 +103,7 @@ function Bench({ batchId }: { readonly batchId: string }) {
     }
     return <Loading />;
   }
+  if (isPlaceComing) return <Loading />;
   const batch: BenchBatch = {
     id: batchId,
     document,
@@ -126,25 +131,31 @@ function Bench({ batchId }: { readonly batchId: string }) {
         style={fruitStyle(fruit, theme)}
         className="xl:grid xl:min-h-dvh xl:grid-cols-[minmax(0,1fr)_316px]"
       >
-        <div className="min-w-0 px-4 py-4 sm:px-6">
+        <div className="min-w-0 px-4 py-2 sm:px-6 sm:py-3">
           <Header />
           <Rail />
           <Conflict />
-          <div className="mt-4">
+          {/* Where the panel is below, it stays below the fold however short the station is. */}
+          <div className="mt-2 sm:mt-3 max-xl:min-h-dvh">
             <Outlet />
           </div>
         </div>
-        <div className="border-line xl:border-l xl:bg-base-100">
-          {/* In its place however far the station beside it is scrolled. */}
-          <div className="xl:sticky xl:top-0 xl:max-h-dvh xl:overflow-y-auto print:static">
-            <VerdictPanel />
-          </div>
-        </div>
-        <PhoneStrip />
+        <Answers />
       </div>
     </BatchContext>
   );
 }
+
+/** The stations in the title of the tab. */
+const STATION_NAMES: Readonly<Record<string, string>> = {
+  fruit: 'Fruit',
+  balance: 'Balance',
+  plan: 'Plan',
+  boil: 'Boil',
+  jar: 'Jar',
+  shelf: 'Shelf',
+  labels: 'Labels',
+};
 
 const TITLE_HINT = 'Name this batch';
 
@@ -152,36 +163,43 @@ function Header() {
   const { document, formula, balance, change } = useBatch();
   const formats = useFormats();
   const { altitude_m } = formula.place;
-  useTitle(document.title === '' ? 'Batch' : document.title);
+  const station = STATION_NAMES[useLocation().pathname.split('/').at(-1) ?? ''];
+  useTitle([document.title === '' ? 'Batch' : document.title, station].filter(Boolean).join(': '));
+  const atBoil = useLocation().pathname.endsWith('/boil');
   const stop = balance && stopWords(formula, balance, formats);
   const meta = [
     METHOD_WORDS[document.method],
-    altitude_m !== undefined ? formats.altitude(altitude_m) : 'altitude not stated',
+    altitude_m !== undefined ? formats.altitude(altitude_m) : 'altitude not entered',
   ];
   return (
-    <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
-      <h1 className="min-w-0 max-w-full text-3xl sm:text-[34px]">
+    <header className="flex flex-wrap items-baseline gap-x-4 sm:mb-2">
+      <h1 className="max-w-full shrink-0 text-[27px] sm:text-[34px]">
         {/* The hidden text gives the field its width; the browser's own sizing measures display
            faces short. */}
-        <span className="-ml-2 inline-grid max-w-full">
+        <span className="-ml-2 inline-grid max-w-[calc(100%+8px)]">
           <span
             aria-hidden="true"
-            className="invisible col-start-1 row-start-1 overflow-hidden px-3 whitespace-pre"
+            className="invisible col-start-1 row-start-1 min-h-[44px] overflow-hidden px-3 break-words whitespace-pre-wrap"
           >
             {document.title === '' ? TITLE_HINT : document.title}
           </span>
-          <input
+          <textarea
             aria-label="Name of the batch"
             value={document.title}
             placeholder={TITLE_HINT}
-            size={1}
+            rows={1}
             maxLength={120}
-            onChange={(event) => change('title', (was) => ({ ...was, title: event.target.value }))}
-            className="col-start-1 row-start-1 min-h-[44px] w-full min-w-0 rounded-lg border border-transparent bg-transparent px-2 hover:border-line"
+            onChange={({ target }) =>
+              change('title', (was) => ({ ...was, title: target.value.replace(/\n/g, ' ') }))
+            }
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') event.preventDefault();
+            }}
+            className="col-start-1 row-start-1 block h-full w-full min-w-0 resize-none overflow-hidden rounded-lg border border-transparent bg-transparent px-2 hover:border-line"
           />
         </span>
       </h1>
-      <p className="text-soft">
+      <p className={`text-soft ${atBoil ? 'max-sm:hidden' : ''}`}>
         {meta.join(' · ')}
         {stop && (
           <>
@@ -211,10 +229,10 @@ function Conflict() {
               className="btn btn-primary"
               onClick={() => void outbox.settle(id, 'mine')}
             >
-              Keep what I have here
+              Save mine
             </button>
             <button type="button" className="btn" onClick={() => void outbox.settle(id, 'theirs')}>
-              Take the other one
+              Use the other one
             </button>
           </>
         }
@@ -222,36 +240,6 @@ function Conflict() {
         The other one is “{conflict.theirs.document.title}” with{' '}
         {conflict.theirs.document.lines.length} lines. Readings and other entries are not affected.
       </Notice>
-    </div>
-  );
-}
-
-/**
- * On a phone the panel is below the fold, so its three numbers stay at hand. The boil has larger
- * ones of its own.
- */
-function PhoneStrip() {
-  const { balance, formula, keeping } = useBatch();
-  const formats = useFormats();
-  const atBoil = useLocation().pathname.endsWith('/boil');
-  if (!balance || !keeping || atBoil) return null;
-  const stop = stopWords(formula, balance, formats);
-  const jars = balance.jars.reduce((sum, jar) => sum + jar.count.mid, 0);
-  return (
-    <div
-      aria-hidden="true"
-      className="fixed inset-x-0 bottom-[66px] z-20 flex justify-around border-t border-line bg-base-100 px-2 py-1.5 text-sm md:hidden"
-    >
-      <span>
-        {stop.lead} <strong>{stop.words}</strong>
-      </span>
-      <span>
-        <strong>{jars.toFixed(1)}</strong> jars, <strong>{balance.readyJars}</strong> hot
-      </span>
-      <span className={keeping.verdict === 'shelf' ? 'text-good' : 'text-watch'}>
-        {STORAGE_WORDS[keeping.verdict].word.toLowerCase()}
-        {keeping.process && ` ${keeping.process.minutes} min`}
-      </span>
     </div>
   );
 }

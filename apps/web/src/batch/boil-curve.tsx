@@ -43,8 +43,8 @@ interface CurveProps {
   readonly gel_C: number;
   readonly boilingPoint_C: number;
   readonly minutes: number;
-  /** What the line is: "gel line here", or where the finish will be. */
-  readonly lineName: string;
+  /** What the line is: "gel line here", or where the finish will be; none where something else tells. */
+  readonly lineName: string | undefined;
   readonly theme: Theme;
   /** Where the egg curdles, for a curd. */
   readonly curdles_C: number | undefined;
@@ -169,7 +169,7 @@ export default function Curve({
   const least = boils ? Math.max(lowest, boilingPoint_C - 2) : lowest;
   const most = boil.readings.reduce(
     (high, { temperature_C }) => Math.max(high, temperature_C),
-    (curdles_C ?? gel_C) + 1.5,
+    (curdles_C ?? (lineName === undefined ? lowest : gel_C)) + 1.5,
   );
   const step = stepFor(most - least);
   // Four equal stretches of whole minutes.
@@ -217,22 +217,24 @@ export default function Curve({
       },
       annotation: {
         annotations: {
-          gel: {
-            type: 'line',
-            yMin: toUnit(gel_C),
-            yMax: toUnit(gel_C),
-            borderColor: ink.gel,
-            borderWidth: 3,
-            label: {
-              display: true,
-              content: `${lineName} ${formats.degrees(gel_C)}`,
-              position: 'start',
-              yAdjust: -13,
-              backgroundColor: 'transparent',
-              color: ink.gel,
-              font: { ...CHART_FONT, size: 15, weight: 'bold' },
+          ...(lineName !== undefined && {
+            gel: {
+              type: 'line',
+              yMin: toUnit(gel_C),
+              yMax: toUnit(gel_C),
+              borderColor: ink.gel,
+              borderWidth: 3,
+              label: {
+                display: true,
+                content: `${lineName} ${formats.degrees(gel_C)}`,
+                position: 'start',
+                yAdjust: -13,
+                backgroundColor: 'transparent',
+                color: ink.gel,
+                font: { ...CHART_FONT, size: 15, weight: 'bold' },
+              },
             },
-          },
+          }),
           ...(curdles_C !== undefined && {
             curdles: {
               type: 'line',
@@ -260,6 +262,6 @@ export default function Curve({
   const left =
     watched &&
     `; done in ${Math.floor(watched.forecast.left_s.low / 60)} to ${Math.ceil(watched.forecast.left_s.high / 60)} minutes`;
-  const spoken = `Boil curve: ${boil.readings.length} readings${last ? `, the last ${formats.temperature(last.temperature_C)}` : ''}; ${lineName} ${formats.temperature(gel_C)}${left ?? ''}`;
+  const spoken = `Boil curve: ${boil.readings.length} readings${last ? `, the last ${formats.temperature(last.temperature_C)}` : ''}${lineName === undefined ? '' : `; ${lineName} ${formats.temperature(gel_C)}`}${left ?? ''}`;
   return <Line data={data} options={options} role="img" aria-label={spoken} />;
 }

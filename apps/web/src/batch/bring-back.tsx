@@ -7,11 +7,11 @@ export function BringBack({ batchId }: { readonly batchId: string }) {
     void outbox
       .bringBack(batchId)
       .catch((error: unknown) =>
-        toast.error('The batch is not back yet', { description: (error as Error).message }),
+        toast.error('The batch is not restored yet', { description: (error as Error).message }),
       );
   return (
     <button type="button" className="btn btn-primary" onClick={bringBack}>
-      Bring the batch back
+      Undo the deletion
     </button>
   );
 }

@@ -1,4 +1,5 @@
 /** @jest-environment jsdom */
+import '../testing/missing-in-jsdom.js';
 import {
   balance,
   computeFormula,

@@ -121,8 +121,7 @@ export function LineMore({ line, ingredient, index, onTable = false, onChange }:
       <Swap index={index} />
       {!onTable && <Move index={index} />}
       <p className="w-full text-sm text-soft">
-        What you measure counts for set and yield. For keeping it can only make the verdict
-        stricter.
+        What you measure counts for set and yield. For storage it can only make the advice stricter.
       </p>
     </div>
   );

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { MINUTE_MS } from '@idle-kettle/core';
 import { now } from '../data/clock.js';
 import { newId } from '../data/ids.js';
+import { askToNotify } from '../ui/notify.js';
 import { startTimer } from '../ui/timers.js';
 import { useBatch } from './batch-context.js';
 
@@ -12,12 +13,14 @@ const MINUTES = [1, 5, 10, 15, 30, 60] as const;
 export function NewTimer() {
   const { document } = useBatch();
   const [name, setName] = useState('rest');
-  const start = (minutes: number): void =>
+  const start = (minutes: number): void => {
+    askToNotify();
     startTimer({
       id: newId(),
       name: `${document.title}: ${name.trim() === '' ? 'timer' : name.trim()}`.slice(0, 80),
       endsAt: now() + minutes * MINUTE_MS,
     });
+  };
   return (
     <section aria-label="New timer" className="panel flex flex-wrap items-end gap-2 p-3">
       <label className="flex flex-col gap-1 text-sm text-soft">

@@ -31,13 +31,13 @@ export function Rail() {
             {i > 0 && (
               <span
                 aria-hidden="true"
-                className="absolute top-[17px] right-1/2 h-2 w-full"
+                className="absolute top-[14px] right-1/2 sm:top-[16px] h-2 w-full"
                 style={{ background: stations[i - 1]?.done ? 'var(--fruit)' : 'var(--line)' }}
               />
             )}
             <NavLink
               to={to}
-              className="relative z-10 flex min-h-[64px] flex-col items-center gap-1 rounded-lg pt-1.5"
+              className="relative z-10 flex min-h-[58px] flex-col items-center gap-0.5 rounded-lg pt-1 sm:min-h-[62px] sm:pt-1.5"
             >
               {({ isActive }) => (
                 <>

@@ -7,6 +7,7 @@ import {
   firmnessWord,
   jarWords,
   PECTIN_PH,
+  FILLED_STORAGE_SAID,
   STORAGE_SAID,
   tasteWord,
   wantedSolids,
@@ -18,9 +19,10 @@ import {
   type PotFormula,
 } from '@idle-kettle/core';
 import { jarName, jarsOf } from '../ui/jar-picture.js';
-import { RangeBar, type Tone } from '../ui/range-bar.js';
+import { RangeBar, type Explanation, type Tone } from '../ui/range-bar.js';
 import { useFormats } from '../ui/preferences.js';
 import { capital, sentence } from '../ui/sentence.js';
+import { explanationOf, type Readout } from './readout-explanations.js';
 import { PROCESS_WORDS } from './words.js';
 
 /** "3.1 to 3.4", "65". */
@@ -45,12 +47,19 @@ export const STORAGE_WORDS: Readonly<Record<KeepingVerdict, { word: string; tone
   freezer: { word: capital(STORAGE_SAID.freezer), tone: 'watch' },
   stop: { word: capital(STORAGE_SAID.stop), tone: 'bad' },
 };
+/** The same of jars that are filled. */
+export const FILLED_STORAGE_WORDS: typeof STORAGE_WORDS = {
+  ...STORAGE_WORDS,
+  stop: { word: capital(FILLED_STORAGE_SAID.stop), tone: 'bad' },
+};
 
 /**
  * The ends of the track concentration is drawn on, per cent: some room on either side of what is wanted.
  */
 const solidsTrack = ([least, most]: readonly [number, number]): readonly [number, number] =>
   least >= 50 ? [least - 15, most + 7] : [least - 10, most + 17];
+
+type Explain = () => Explanation;
 
 interface ReadoutsProps {
   readonly balance: Balance;
@@ -76,17 +85,22 @@ export function Readouts({
   isFilled = false,
   isProcessed = false,
 }: ReadoutsProps) {
+  const formats = useFormats();
+  const explain = (readout: Readout) => () =>
+    explanationOf(readout, { balance, formula, keeping, formats });
   return (
     <>
-      <Firmness {...balance} formula={formula} />
-      <Acidity balance={balance} formula={formula} />
-      <Concentration balance={balance} formula={formula} />
+      <Firmness {...balance} formula={formula} explain={explain('firmness')} />
+      <Acidity balance={balance} formula={formula} explain={explain('acidity')} />
+      <Concentration balance={balance} formula={formula} explain={explain('concentration')} />
       <Yield
+        explain={explain('yield')}
         balance={asWeighed ?? balance}
         isWeighed={asWeighed !== undefined}
         jarsNow={asWeighed ? undefined : jarsNow}
       />
       <Storage
+        explain={explain('storage')}
         keeping={keeping}
         balance={balance}
         altitude_m={formula.place.altitude_m}
@@ -102,12 +116,17 @@ function betweenWords(low: string, high: string): string {
   return low === high ? '' : `${low} to ${high}`;
 }
 
-function Firmness({ set, formula }: Balance & { readonly formula: PotFormula }) {
+function Firmness({
+  set,
+  formula,
+  explain,
+}: Balance & { readonly formula: PotFormula; readonly explain: Explain }) {
   const formats = useFormats();
   const { model, verdict, firmness } = set;
   if (model === 'none')
     return (
       <RangeBar
+        explain={explain}
         name="Firmness"
         note="a syrup"
         word="Pours"
@@ -122,6 +141,7 @@ function Firmness({ set, formula }: Balance & { readonly formula: PotFormula }) 
   const [reason] = set.reasons;
   return (
     <RangeBar
+      explain={explain}
       name="Firmness"
       note={
         formula.finish.type === 'curd'
@@ -149,7 +169,9 @@ function acidityForSet(pH: number): string {
 function Acidity({
   balance: { pH, titratableAcidityPercent: acid },
   formula,
+  explain,
 }: {
+  readonly explain: Explain;
   readonly balance: Balance;
   readonly formula: PotFormula;
 }) {
@@ -161,6 +183,7 @@ function Acidity({
   const range = `pH ${spread(pH.low, pH.high, 1)}`;
   return (
     <RangeBar
+      explain={explain}
       name="Acidity"
       note={gels ? forSet : `${acid.mid.toFixed(acid.mid < 0.95 ? 1 : 0)} % acid`}
       word={`Tastes ${taste}`}
@@ -177,7 +200,9 @@ function Acidity({
 function Concentration({
   balance: { finish },
   formula,
+  explain,
 }: {
+  readonly explain: Explain;
   readonly balance: Balance;
   readonly formula: PotFormula;
 }) {
@@ -187,6 +212,7 @@ function Concentration({
   const range = spread(low, high, 0);
   return (
     <RangeBar
+      explain={explain}
       name="Concentration"
       note={`wanted: ${wanted.join(' to ')}`}
       word={`${mid.toFixed(0)} °Brix`}
@@ -201,10 +227,12 @@ function Concentration({
 }
 
 function Yield({
+  explain,
   balance: { jars, finish, yieldBracket },
   isWeighed,
   jarsNow,
 }: {
+  readonly explain: Explain;
   readonly balance: Balance;
   readonly isWeighed: boolean;
   readonly jarsNow: JarsAhead | undefined;
@@ -217,6 +245,7 @@ function Yield({
   if (filled.length > 1)
     return (
       <RangeBar
+        explain={explain}
         name="Yield"
         note={`between ${yieldBracket.least.toFixed(0)} and ${yieldBracket.most.toFixed(0)} half-pints`}
         word={formats.mass(finish.mass_kg.mid)}
@@ -230,6 +259,7 @@ function Yield({
   const range = spread(count.low, count.high, 1);
   return (
     <RangeBar
+      explain={explain}
       name="Yield"
       note={`${jarName(size, 2)}${noteOf(isWeighed, jarsNow)}`}
       word={jarWords(count.mid)}
@@ -254,16 +284,19 @@ function processWord(verdict: KeepingVerdict, isProcessed: boolean): string {
 
 function notForShelf(verdict: KeepingVerdict, isFilled: boolean): string {
   if (verdict !== 'stop') return 'not for the shelf';
-  return isFilled ? '' : 'not safe to keep';
+  return isFilled ? '' : 'not safe to store or eat';
 }
 
-function Storage({
+/** How it is stored, and what decides. */
+export function Storage({
+  explain,
   keeping,
   balance: { pH },
   altitude_m,
   isFilled,
   isProcessed,
 }: {
+  readonly explain?: Explain;
   readonly keeping: Keeping;
   readonly balance: Balance;
   readonly altitude_m: number | undefined;
@@ -271,10 +304,8 @@ function Storage({
   readonly isProcessed: boolean;
 }) {
   const { verdict, reasons, process, worstPH, limitPH, storage } = keeping;
-  const { word: planned, tone } = STORAGE_WORDS[verdict];
+  const { word, tone } = (isFilled ? FILLED_STORAGE_WORDS : STORAGE_WORDS)[verdict];
   const formats = useFormats();
-  const isThrown = verdict === 'stop' && isFilled;
-  const word = isThrown ? 'Throw away, do not taste' : planned;
   const isTested = reasons[0]?.code === 'tested-source';
   const told = process
     ? `${processWord(verdict, isProcessed)} ${process.minutes} min ${PROCESS_WORDS[process.method]}`
@@ -282,6 +313,7 @@ function Storage({
   const [first, ...rest] = reasons;
   return (
     <RangeBar
+      {...(explain && { explain })}
       name="Storage"
       note={
         limitPH === null

@@ -1,7 +1,9 @@
 import { firstFilledAt, jarsToHaveHot, worthMeasuring, type Balance } from '@idle-kettle/core';
 import { shareWords } from '../ui/share-words.js';
 import { useBatch } from './batch-context.js';
-import { MainProblem } from './main-problem.js';
+import { FinishedBatch, useIsFinished } from './finished-batch.js';
+import { MainProblemNotice } from './main-problem.js';
+import type { MainProblem } from './use-main-problem.js';
 import { Readouts } from './readouts.js';
 
 /** A measurement worth offering narrows a range by this share at least. */
@@ -11,15 +13,17 @@ const WORTH_SAYING = 0.15;
  * What will come out: the same place beside every station, each readout a word, its range and a
  * bar.
  */
-export function VerdictPanel() {
+export function VerdictPanel({ problem }: { readonly problem: MainProblem | undefined }) {
   const { balance, asWeighed, jarsNow, keeping, formula, boil } = useBatch();
+  const isFinished = useIsFinished();
+  if (isFinished) return <FinishedBatch />;
   const readyJars = jarsNow
     ? jarsToHaveHot([jarsNow.count])
     : ((asWeighed ?? balance)?.readyJars ?? 0);
   return (
     <aside aria-label="What will come out" className="px-4 pb-6 sm:px-6 xl:px-5 xl:py-4">
       <h2 className="sr-only">What will come out</h2>
-      <MainProblem />
+      {problem && <MainProblemNotice problem={problem} />}
       {balance && (
         <Readouts
           balance={balance}

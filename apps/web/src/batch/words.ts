@@ -51,7 +51,7 @@ export const METHOD_WORDS: Readonly<Record<Method, string>> = {
 };
 
 export const FINISH_WORDS: Readonly<Record<FinishType, string>> = {
-  'gel-temperature': 'gel temperature',
+  'gel-temperature': 'setting point',
   'soluble-solids': 'soluble solids',
   'hard-boil': 'timed hard boil',
   weight: 'weight of the pan',
@@ -116,11 +116,14 @@ export const PROCESS_WORDS = { 'boiling-water': 'in boiling water', steam: 'in s
 export const isByTemperature = ({ type }: { readonly type: FinishType }): boolean =>
   type === 'gel-temperature';
 
-/** What the line at the finish is called in a curve. */
-export const finishLineName = (
+/** What the line at the finish is called in a curve; undefined where no temperature tells of it. */
+export function finishLineName(
   finish: { readonly type: FinishType },
   when: 'here' | 'then',
-): string => (isByTemperature(finish) ? `setting point ${when}` : 'finish near');
+): string | undefined {
+  if (finish.type === 'consistency') return undefined;
+  return isByTemperature(finish) ? `setting point ${when}` : 'at the finish';
+}
 
 /**
  * Where to stop, as "stop at" and "100.5 °C", "stop after" and "1 min of hard boil", "stop when"

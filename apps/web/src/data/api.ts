@@ -8,7 +8,7 @@ import {
   type ProblemBody,
   type ProblemCode,
 } from '@idle-kettle/contract';
-import { APART_MS, deviceNow, isClockMeasured, noteServerTime } from './clock.js';
+import { APART_MS, deviceNow, isClockMeasured, noteServerTime, timeOfRequest } from './clock.js';
 import { asJson } from './json.js';
 import { noteAnswer, noteKeptAnswer, noteNoAnswer, type AwayReason } from './reachability.js';
 
@@ -112,7 +112,7 @@ async function ask(
       method,
       headers: {
         ...headers,
-        [DEVICE_TIME_HEADER]: String(deviceNow()),
+        [DEVICE_TIME_HEADER]: String(Math.round(timeOfRequest())),
         ...(body !== undefined && {
           'Content-Type': body instanceof Blob ? body.type : 'application/json',
         }),

@@ -1,5 +1,12 @@
 import type { BatchEvent } from '@idle-kettle/core';
-import { deviceTimeOf, isClockMeasured, noteServerTime, now, onClockChange } from './clock.js';
+import {
+  deviceTimeOf,
+  isClockMeasured,
+  noteServerTime,
+  now,
+  onClockChange,
+  timeOfRequest,
+} from './clock.js';
 import {
   deviceTimeAfter,
   householdTime,
@@ -242,4 +249,16 @@ test('an event keeps what the clock showed, however often its time is corrected'
     body: { realAt: '2026-09-12T18:00:00.000Z' },
   });
   expect(stamped(once, { ...time, difference_ms: 0 })).toEqual(typed);
+});
+
+test('a request says the household’s time once it is known: its times are not corrected a second time', () => {
+  settle();
+  setClock(DAY_MS);
+  // Not compared yet: the server corrects by what this clock shows.
+  expect(isClockMeasured()).toBe(false);
+  expect(timeOfRequest()).toBe(right + DAY_MS);
+  answers();
+  expect(isClockMeasured()).toBe(true);
+  expect(timeOfRequest()).toBe(right);
+  settle();
 });

@@ -129,6 +129,13 @@ export function now(): number {
   return deviceNow() + difference.get();
 }
 
+/**
+ * The time a request says it is here, by which the server corrects the times of what is sent with it:
+ * the household's once it is known, since those times are corrected then; until then what the clock of
+ * this device shows, milliseconds since 1970.
+ */
+export const timeOfRequest = (): number => (isClockMeasured() ? now() : deviceNow());
+
 /** The same as a date, for what is shown and sent. */
 export const today = (): Date => new Date(now());
 

@@ -38,7 +38,7 @@ export const keepFormula = (
     const saved = await request<FormulaView>('PUT', `/formulas/${id}`, { document, revision });
     await fresh(id);
     return saved;
-  }, 'It is not kept yet; try again when the server is back. What you have here stays.');
+  }, 'It is not saved yet; try again when the server is back. What you have here stays.');
 
 export const markFormula = (id: string, mark: MarkFormula): Promise<FormulaView | undefined> =>
   attempt(async () => {
@@ -50,8 +50,8 @@ export const markFormula = (id: string, mark: MarkFormula): Promise<FormulaView 
 /** Puts a formula away, with a way back. */
 export async function putAway({ id, document }: FormulaView): Promise<void> {
   if (!(await markFormula(id, { archived: true }))) return;
-  toast(`“${document.title}” is put away`, {
-    action: { label: 'Bring it back', onClick: () => void markFormula(id, { archived: false }) },
+  toast(`“${document.title}” is archived`, {
+    action: { label: 'Undo', onClick: () => void markFormula(id, { archived: false }) },
     duration: 10_000,
   });
 }

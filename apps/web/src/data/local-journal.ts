@@ -36,7 +36,13 @@ class LocalJournal<T> {
     }
   }
 
-  /** What an earlier page jotted down and could not put into the database. */
+  /** Removes what is jotted down of things that are no longer wanted, whichever version it is. */
+  drop(things: readonly T[]): void {
+    if (typeof localStorage === 'undefined') return;
+    for (const thing of things) localStorage.removeItem(this.prefix + this.idOf(thing));
+  }
+
+  /** What an earlier page jotted down and could not put into the database: later than what is there. */
   all(): T[] {
     if (typeof localStorage === 'undefined') return [];
     return Object.keys(localStorage)
@@ -57,7 +63,8 @@ class LocalJournal<T> {
 export const itemJournal = new LocalJournal<OutboxItem>(
   'kettle.jotted.',
   ({ id }) => id,
-  () => true,
+  // A time that was corrected meanwhile is a later version, which is not in the database yet.
+  (jotted, item) => JSON.stringify(jotted) === JSON.stringify(item),
 );
 
 export const draftJournal = new LocalJournal<Draft>(

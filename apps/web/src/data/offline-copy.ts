@@ -1,7 +1,7 @@
-import { format } from 'date-fns/format';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { get } from './api.js';
 import { today } from './clock.js';
+import { isoDay } from './iso-day.js';
 
 /** What the rooms show first; see the queries of each. */
 const roomPaths = (): readonly string[] => [
@@ -15,7 +15,7 @@ const roomPaths = (): readonly string[] => [
   '/shelf?limit=40&left=yes',
   '/shelf/moves',
   '/shelf/year',
-  `/shelf/overview?today=${format(today(), 'yyyy-MM-dd')}`,
+  `/shelf/overview?today=${isoDay(today())}`,
 ];
 const batchPaths = ({ id }: BatchSummary): readonly string[] => [
   `/batches/${id}`,

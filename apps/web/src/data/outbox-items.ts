@@ -23,17 +23,16 @@ export async function removeItems(items: readonly OutboxItem[]): Promise<void> {
     for (const { id } of items) void transaction.store.delete(id);
     await transaction.done;
   });
-  itemJournal.forget(items);
+  itemJournal.drop(items);
 }
 
 /** What earlier pages left behind, in order. */
 export async function storedItems(): Promise<OutboxItem[]> {
   const kept: OutboxItem[] = [];
   await attemptWrite(async (db) => kept.push(...(await db.getAll('parcels'))));
-  const had = new Set(kept.map(({ id }) => id));
-  return [...kept, ...itemJournal.all().filter(({ id }) => !had.has(id))].sort(
-    (a, b) => a.order - b.order,
-  );
+  // What was jotted down is never older than what is in the database.
+  const latest = new Map([...kept, ...itemJournal.all()].map((item) => [item.id, item]));
+  return [...latest.values()].sort((a, b) => a.order - b.order);
 }
 
 /** What became of items that were sent; those in neither list are sent again. */

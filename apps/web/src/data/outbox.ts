@@ -22,7 +22,7 @@ export interface Conflict {
 }
 
 export interface OutboxState {
-  /** `away`: what is to be sent cannot be; everything is kept here meanwhile. */
+  /** `away`: what is to be sent cannot be; everything is saved here meanwhile. */
   readonly state: 'idle' | 'sending' | 'away';
   readonly away: AwayReason | undefined;
   /** What the server has not taken, in order; those that it refused are set aside among them. */
@@ -223,7 +223,7 @@ export class Outbox {
   }
 
   /**
-   * Brings a batch back that was deleted elsewhere, and sends what was kept here of it.
+   * Brings a batch back that was deleted elsewhere, and sends what was saved here of it.
    * @throws ServerAway, ApiProblem as `request` does
    */
   async bringBack(batchId: string): Promise<void> {

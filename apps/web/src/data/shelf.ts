@@ -1,7 +1,6 @@
 import { useInfiniteQuery, useQuery, type InfiniteData } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { useMemo } from 'react';
-import type { ListLots, LotView, ShelfOverview } from '@idle-kettle/contract';
+import type { ListLots, LotView, MoveView, ShelfOverview } from '@idle-kettle/contract';
 import { get } from './api.js';
 import { today } from './clock.js';
 import { outbox } from './outbox.js';
@@ -9,11 +8,12 @@ import { keys, queryClient, takeEventsIntoCache, useOutbox } from './queries.js'
 import type { OutboxItem } from './store.js';
 import { withPending } from './with-pending.js';
 import { newId } from './ids.js';
+import { isoDay } from './iso-day.js';
 
 /** What the lists of the shelf are narrowed to. */
 export type LotFilter = Pick<ListLots, 'search' | 'state' | 'place' | 'left'>;
 
-const PAGE = 40;
+const PAGE = 200;
 /** How jars keep is still being worked out for some: asked for again so soon, ms. */
 const AGAIN_MS = 1000;
 /** Jars the server has not named yet. */
@@ -31,7 +31,7 @@ interface Lots {
 
 /** The jars of one batch, emptied lots too, with what is still in the outbox. */
 export function useLotsOf(batchId: string): Lots {
-  const { data, isPending, isError } = useQuery({
+  const { data, isLoading, isError } = useQuery({
     queryKey: lotsKey(batchId),
     queryFn: () => get<LotView[]>(`/shelf?batch=${batchId}`),
     // A batch the server has never seen has no jars there yet.
@@ -42,7 +42,8 @@ export function useLotsOf(batchId: string): Lots {
     () => withPending(data ?? [], items, NEW).filter((lot) => lot.batchId === batchId),
     [data, items, batchId],
   );
-  return { lots, isPending: isPending && !isError, isError };
+  // One that is not asked for is not on its way.
+  return { lots, isPending: isLoading, isError };
 }
 
 interface LotPages extends Lots {
@@ -86,7 +87,7 @@ export function useLotPages(filter: LotFilter): LotPages {
 
 /** What is there in all and what to eat first, with what is still in the outbox. */
 export function useShelfOverview(): { overview: ShelfOverview | undefined; isError: boolean } {
-  const day = format(today(), 'yyyy-MM-dd');
+  const day = isoDay(today());
   const { data, isError } = useQuery({
     queryKey: overviewKey(day),
     queryFn: async () => {
@@ -170,6 +171,16 @@ const withJars = (overview: ShelfOverview, items: readonly OutboxItem[]): ShelfO
   jars: overview.jars + items.reduce((sum, item) => sum + comeOrGone(item), 0),
   eatFirst: merged(overview.eatFirst, items, true).filter(({ count }) => count > 0),
 });
+
+/** Moves of one lot, the latest first; asked for while its story is open. */
+export function useMovesOf(lotId: string): readonly MoveView[] {
+  const { data } = useQuery({
+    queryKey: [...keys.shelf, 'moves', lotId],
+    queryFn: () => get<MoveView[]>(`/shelf/${lotId}/moves`),
+  });
+  return data ?? NO_MOVES;
+}
+const NO_MOVES: readonly MoveView[] = [];
 
 const knownLots = (): LotView[] => [
   ...queryClient

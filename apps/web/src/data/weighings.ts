@@ -11,9 +11,9 @@ export async function keepWeighing(weighing: Omit<SavePreparedWeight, 'at'>): Pr
     const id = newId();
     await request('PUT', `/prepared-weights/${id}`, { ...weighing, at: today().toISOString() });
     await queryClient.invalidateQueries({ queryKey: keys.prepared });
-    toast.success('Kept for next time', {
+    toast.success('Saved for next time', {
       action: {
-        label: 'Forget it',
+        label: 'Delete it',
         onClick: () =>
           void request('DELETE', `/prepared-weights/${id}`).then(() =>
             queryClient.invalidateQueries({ queryKey: keys.prepared }),
@@ -21,7 +21,7 @@ export async function keepWeighing(weighing: Omit<SavePreparedWeight, 'at'>): Pr
       },
     });
   } catch (error) {
-    toast.error('Used here, but not kept for next time', {
+    toast.error('Used here, but not saved for next time', {
       description:
         error instanceof ApiProblem
           ? (error.problem.errors?.[0]?.message ?? error.message)

@@ -6,6 +6,7 @@ const lot = (more: Partial<LotView> = {}): LotView => ({
   id: 'larder',
   batchId: 'b1',
   title: 'Quince jelly',
+  kind: 'jelly',
   fruit: 'quince',
   size: '340-g',
   partFill: null,

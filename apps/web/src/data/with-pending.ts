@@ -37,6 +37,7 @@ export function withPending(
         cameFrom: null,
         seals: { state: 'none', open: 0 },
         title,
+        kind: null,
         fruit: null,
         keeping: NOT_SENT,
       });

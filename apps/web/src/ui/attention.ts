@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { AdviceCode, ProcessClock } from '@idle-kettle/core';
+import type { AdviceCode } from '@idle-kettle/core';
 import { browserStore, oneOf } from '../data/browser-store.js';
 
 /** How the stove calls: not at all, by a sound, or by a sound and a spoken word. */
@@ -14,20 +14,18 @@ const calls = browserStore<Call>({
 export const useCall = calls.use;
 export const setCall = calls.set;
 
-/** What can be called out: advice, an instrument in trouble, the process of the jars. */
-export type CallOutCode = AdviceCode | 'trouble' | ProcessClock['phase'];
+/** What can be called out at the stove: advice, an instrument in trouble. */
+export type CallOutCode = AdviceCode | 'trouble';
 
 /** How often it rings for what is called out: once, twice, three times for what is urgent. */
 const URGENCY: Readonly<Record<CallOutCode, number>> = {
   'off-now': 3,
   done: 3,
   curdles: 3,
-  rest: 3,
   'test-soon': 2,
   'test-again': 2,
   'next-stage': 2,
   foam: 2,
-  over: 2,
   stir: 1,
   plates: 1,
   'jars-hot': 1,
@@ -44,8 +42,6 @@ const URGENCY: Readonly<Record<CallOutCode, number>> = {
   'five-more': 0,
   'stir-slow': 0,
   watch: 0,
-  waiting: 0,
-  running: 0,
 };
 
 let audio: AudioContext | undefined;

@@ -9,6 +9,22 @@ interface JarPictureProps {
   readonly scale?: number;
 }
 
+/** A jar in its box of 100 by 140, for a drawing that has several. */
+export const JarShape = ({
+  x,
+  y,
+  scale,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly scale: number;
+}) => (
+  <g transform={`translate(${x} ${y}) scale(${scale})`}>
+    <path d={OUTLINE} fill="var(--fruit)" stroke="currentColor" strokeWidth="4" />
+    <rect x="18" y="6" width="64" height="15" rx="4" fill="var(--color-secondary)" />
+  </g>
+);
+
 /** Outline of a jar in a box of 100 by 140: shoulders, body, foot. */
 const OUTLINE =
   'M24 22 h52 v6 c0 8 14 8 14 22 v72 a12 12 0 0 1 -12 12 h-56 a12 12 0 0 1 -12 -12 v-72 c0 -14 14 -14 14 -22 z';

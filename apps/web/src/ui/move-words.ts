@@ -2,10 +2,10 @@ import type { MoveReason } from '@idle-kettle/contract';
 
 /** Why jars came or went. */
 export const MOVE_WORDS: Readonly<Record<MoveReason, string>> = {
-  put: 'put up',
+  put: 'put on the shelf',
   eaten: 'eaten',
   given: 'given away',
-  discarded: 'thrown out',
+  discarded: 'thrown away',
   counted: 'by the count',
   moved: 'moved',
 };

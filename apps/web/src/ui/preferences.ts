@@ -7,6 +7,7 @@ import {
   formatMass,
   formatTemperature,
   formatVolume,
+  INCH_MM,
   type Kitchen,
   type Measures,
   type UnitSystem,
@@ -37,7 +38,6 @@ export const PreferencesContext = createContext<Preferences>({
   foodNames: [],
 });
 
-const MM_PER_INCH = 25.4;
 const QUARTERS = ['', '¼', '½', '¾'] as const;
 /** "¼", "1½": to the nearest quarter. */
 function inQuarters(value: number): string {
@@ -77,9 +77,7 @@ export function formatsOf({
     difference: (kelvin) => `${(kelvin * (inF ? 9 / 5 : 1)).toFixed(1)}°`,
     altitude: (metres) => formatAltitude(metres, units),
     headspace: (millimetres) =>
-      units === 'us'
-        ? `${inQuarters(millimetres / MM_PER_INCH)} in`
-        : `${millimetres.toFixed(0)} mm`,
+      units === 'us' ? `${inQuarters(millimetres / INCH_MM)} in` : `${millimetres.toFixed(0)} mm`,
     toUnit,
     fromUnit: (value) => (inF ? celsius(value) : value),
   };

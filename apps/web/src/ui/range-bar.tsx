@@ -1,5 +1,7 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { Range } from '@idle-kettle/core';
+import { termOf } from './glossary.js';
 
 export type Tone = 'plain' | 'good' | 'watch' | 'bad';
 
@@ -23,9 +25,24 @@ interface RangeBarProps {
   readonly reason?: ReactNode;
   /** The sentence a screen reader hears. */
   readonly spoken: string;
+  /** What it means, worked out when it is asked for. */
+  readonly explain?: () => Explanation;
 }
 
-const TONE_TEXT: Readonly<Record<Tone, string>> = {
+/** A readout explained where it stands. */
+export interface Explanation {
+  readonly means: string;
+  /** Ticks of its scale, with words. */
+  readonly marks: readonly { readonly at: number; readonly words: string }[];
+  readonly workedOut: string;
+  readonly source: string;
+  /** What would change or narrow it most. */
+  readonly change: string;
+  /** Terms of the glossary that go with it. */
+  readonly terms: readonly string[];
+}
+
+export const TONE_TEXT: Readonly<Record<Tone, string>> = {
   plain: '',
   good: 'text-good',
   watch: 'text-watch',
@@ -53,11 +70,26 @@ export function RangeBar({
   wanted,
   reason,
   spoken,
+  explain,
 }: RangeBarProps) {
+  const [isExplained, setExplained] = useState(false);
   return (
     <section aria-label={spoken} className="border-b border-line py-2.5">
       <div className="flex justify-between gap-3 text-sm text-soft">
-        <h3 className="font-sans font-normal">{name}</h3>
+        <h3 className="font-sans font-normal">
+          {explain ? (
+            <button
+              type="button"
+              aria-expanded={isExplained}
+              className="-my-3 min-h-[44px] cursor-help underline decoration-dotted underline-offset-4"
+              onClick={() => setExplained(!isExplained)}
+            >
+              {name}
+            </button>
+          ) : (
+            name
+          )}
+        </h3>
         <span>{note}</span>
       </div>
       <div className="mt-0.5 flex items-baseline justify-between gap-3">
@@ -67,12 +99,62 @@ export function RangeBar({
       {range && (
         <RangeTrack range={range} scale={scale} wanted={wanted} tone={tone} tick={range.mid} />
       )}
+      {isExplained && explain && <Explained explanation={explain()} scale={scale} />}
       {reason !== undefined && reason !== '' && (
         <div className="mt-1.5 text-sm leading-snug text-soft">{reason}</div>
       )}
     </section>
   );
 }
+
+function Explained({
+  explanation: { means, marks, workedOut, source, change, terms },
+  scale,
+}: {
+  readonly explanation: Explanation;
+  readonly scale: readonly [number, number];
+}) {
+  return (
+    <div className="mt-1 text-sm leading-snug">
+      {marks.length > 0 && (
+        <div aria-hidden="true" className="relative mb-1 h-8 text-[13px] text-soft">
+          {marks.map(({ at, words }) => (
+            <span
+              key={words}
+              className="absolute top-0 border-l border-current pl-1"
+              style={{ left: `${shareOf(at, scale)}%` }}
+            >
+              {words}
+            </span>
+          ))}
+        </div>
+      )}
+      <p>{means}</p>
+      <p className="mt-1.5">
+        <strong>How it was worked out:</strong> {workedOut}
+      </p>
+      <p className="mt-1.5">
+        <strong>What would change it most:</strong> {change}
+      </p>
+      <p className="mt-1.5 text-soft">Source: {source}</p>
+      <p className="flex flex-wrap gap-x-3">
+        {terms.map((id) => (
+          <Link
+            key={id}
+            to={`/glossary#${id}`}
+            className="flex min-h-[44px] items-center underline"
+          >
+            {termOf(id).term}
+          </Link>
+        ))}
+      </p>
+    </div>
+  );
+}
+
+/** Where a value stands on a track, per cent of its length. */
+const shareOf = (value: number, scale: readonly [number, number]): number =>
+  Math.min(Math.max((value - scale[0]) / (scale[1] - scale[0] || 1), 0), 1) * 100;
 
 interface RangeTrackProps {
   readonly range: Range;
@@ -85,15 +167,15 @@ interface RangeTrackProps {
 
 /** The track alone, with its zone, band and tick. Its words stand beside it. */
 export function RangeTrack({ range, scale, wanted, tone = 'plain', tick }: RangeTrackProps) {
-  const at = (value: number): number =>
-    Math.min(Math.max((value - scale[0]) / (scale[1] - scale[0] || 1), 0), 1) * 100;
+  const at = (value: number): number => shareOf(value, scale);
   return (
     <div aria-hidden="true" className="relative mt-2 h-2.5 rounded-full bg-base-300">
       {wanted && (
         <div
-          className="absolute inset-y-0 rounded-full"
+          className="absolute -inset-y-[2px] rounded-full border-2"
           style={{
             background: 'var(--wanted)',
+            borderColor: 'var(--wanted-line)',
             left: `${at(wanted[0])}%`,
             right: `${100 - at(wanted[1])}%`,
           }}

@@ -1,7 +1,8 @@
 import { useEffectEvent, useLayoutEffect } from 'react';
+import { browserStore } from '../data/browser-store.js';
 
 /** Where a shortcut works: on every page, or only where its page registers what it does. */
-type Where = 'everywhere' | 'balance' | 'boil';
+type Where = 'everywhere' | 'balance' | 'boil' | 'jar';
 
 /** One keyboard shortcut. */
 interface Shortcut {
@@ -19,8 +20,11 @@ interface Shortcut {
  * {@link useShortcuts}. The `?` list is made from here.
  */
 const SHORTCUTS = {
+  search: { where: 'everywhere', with: 'ctrl', key: 'k', words: 'search, and go anywhere' },
+  'search-key': { where: 'everywhere', with: 'none', key: '/', words: 'search, and go anywhere' },
   list: { where: 'everywhere', with: 'none', key: '?', words: 'show or hide this list' },
   'new-batch': { where: 'everywhere', with: 'alt', key: 'b', words: 'a new batch' },
+  start: { where: 'everywhere', with: 'alt', key: 'c', words: 'start cooking' },
   line: { where: 'balance', with: 'alt', key: 'l', words: 'type a line' },
   kind: { where: 'balance', with: 'alt', key: 'k', words: 'kind of preserve' },
   method: { where: 'balance', with: 'alt', key: 'w', words: 'setting method' },
@@ -28,7 +32,7 @@ const SHORTCUTS = {
   fit: { where: 'balance', with: 'alt', key: 'i', words: 'make it fit' },
   'jar-size': { where: 'balance', with: 'alt', key: 'j', words: 'jar size' },
   remedy: { where: 'everywhere', with: 'alt', key: 'r', words: 'do the first remedy' },
-  save: { where: 'balance', with: 'alt', key: 's', words: 'keep the formula' },
+  save: { where: 'balance', with: 'alt', key: 's', words: 'save the formula' },
   compare: { where: 'balance', with: 'alt', key: 'x', words: 'save a snapshot to compare' },
   undo: { where: 'balance', with: 'alt', key: 'u', words: 'undo' },
   'undo-typed': { where: 'balance', with: 'ctrl', key: 'z', words: 'undo' },
@@ -39,7 +43,9 @@ const SHORTCUTS = {
   addition: { where: 'boil', with: 'none', key: 'a', words: 'add something' },
   note: { where: 'boil', with: 'none', key: 'n', words: 'write a note' },
   measure: { where: 'boil', with: 'none', key: 'w', words: 'weigh it' },
-  heat: { where: 'boil', with: 'none', key: 'f', words: 'turn the heat' },
+  heat: { where: 'boil', with: 'none', key: 'f', words: 'heat up or down' },
+  count: { where: 'jar', with: 'alt', key: 'j', words: 'count the jars' },
+  process: { where: 'jar', with: 'alt', key: 'p', words: 'start processing' },
   close: { where: 'everywhere', with: 'none', key: 'Escape', words: 'close what is open' },
 } as const satisfies Readonly<Record<string, Shortcut>>;
 export type ShortcutId = keyof typeof SHORTCUTS;
@@ -60,10 +66,19 @@ export function shortcutKeys({ with: held, key }: Shortcut): string {
 
 /** Every shortcut, page by page, for the list. */
 export const shortcutsByPage = (): readonly (readonly [Where, readonly Shortcut[]])[] =>
-  (['everywhere', 'balance', 'boil'] as const).map((where) => [
+  (['everywhere', 'balance', 'boil', 'jar'] as const).map((where) => [
     where,
     ALL.filter(([, shortcut]) => shortcut.where === where).map(([, shortcut]) => shortcut),
   ]);
+
+const singleKeys = browserStore<boolean>({
+  key: 'kettle.single-keys',
+  parse: (json) => (typeof json === 'boolean' ? json : undefined),
+  otherwise: () => true,
+});
+/** Whether single letters do something in this browser; Escape always does. */
+export const useSingleKeys = singleKeys.use;
+export const setSingleKeys = singleKeys.set;
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof Element && target.closest('input, textarea, select') !== null;
@@ -78,7 +93,10 @@ const heldWith = ({ altKey, ctrlKey, metaKey, shiftKey }: KeyboardEvent): Shortc
 function shortcutsOf(event: KeyboardEvent): ShortcutId[] {
   const held = heldWith(event);
   const typing = isTyping(event.target);
-  if (typing && held !== 'alt' && event.key !== 'Escape') return [];
+  const isSingle = held === 'none' && event.key !== 'Escape';
+  if (isSingle && (typing || !singleKeys.get())) return [];
+  // The palette opens from a field too.
+  if (typing && (held === 'ctrl' || held === 'ctrl-shift') && event.key !== 'k') return [];
   // With Alt some keyboards write another letter: the key itself counts.
   const key = held === 'alt' ? event.code.replace(/^Key/, '').toLowerCase() : event.key;
   return ALL.filter(

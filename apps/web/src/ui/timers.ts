@@ -6,8 +6,6 @@ export interface KitchenTimer {
   readonly name: string;
   /** Milliseconds since 1970, by the household's clock. */
   readonly endsAt: number;
-  /** It has rung, and waits to be put away. */
-  readonly hasRung?: boolean;
 }
 
 /** Nobody keeps more of them in mind. */
@@ -28,6 +26,8 @@ const timers = browserStore<readonly KitchenTimer[]>({
 
 /** The timers of this device, the soonest first; they outlast a reload. */
 export const useTimers = timers.use;
+/** The same, once. */
+export const timersNow = timers.get;
 
 const bySoonest = (a: KitchenTimer, b: KitchenTimer): number => a.endsAt - b.endsAt;
 
@@ -37,14 +37,4 @@ export function startTimer(timer: KitchenTimer): void {
 
 export function removeTimer(id: string): void {
   timers.set(timers.get().filter((timer) => timer.id !== id));
-}
-
-/** Marks those whose time is over as rung. @returns their names, none where nothing is new */
-export function ringDue(now: number): readonly string[] {
-  const due = timers.get().filter(({ endsAt, hasRung }) => !hasRung && endsAt <= now);
-  if (due.length > 0)
-    timers.set(
-      timers.get().map((timer) => (timer.endsAt <= now ? { ...timer, hasRung: true } : timer)),
-    );
-  return due.map(({ name }) => name);
 }

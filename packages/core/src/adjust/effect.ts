@@ -1,4 +1,4 @@
-import { firmnessSaid, type Balance } from '../balance/index.js';
+import { firmnessSaid, jarsExpected, type Balance } from '../balance/index.js';
 import type { FormulaDocument, Kitchen } from '../formula/index.js';
 import {
   computeFormula,
@@ -51,8 +51,7 @@ export function effectOf(before: Assessment, after: Assessment): string {
     x.finish.solubleSolidsPercent.mid.toFixed(0),
   );
   if (solidsBefore !== solidsAfter) parts.push(`${solidsBefore} → ${solidsAfter} °Brix`);
-  const jars = (x: Balance): number => x.jars.reduce((sum, { count }) => sum + count.mid, 0);
-  const more = jars(a) - jars(b);
+  const more = jarsExpected(a) - jarsExpected(b);
   // Counts of different jars cannot be compared.
   const sizes = (x: Balance): string => x.jars.map(({ size }) => size).join();
   if (sizes(a) === sizes(b) && Math.abs(more) >= 0.05)

@@ -5,5 +5,5 @@ export { effectOfChange } from './effect.js';
 export { remedies, type Remedy, type RemedyCode } from './remedies.js';
 export { scaleFormula, type ScaleResult, type ScaleTarget } from './scale.js';
 export { steer, STEERED, type Steered, steeredValue } from './steer.js';
-export { swapped } from './swap.js';
+export { insteadOfSugar, type SugarInstead, swapped } from './swap.js';
 export { readScaleTarget } from './target.js';

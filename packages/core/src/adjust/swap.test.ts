@@ -3,7 +3,8 @@ import { readFormula } from '../formula/index.js';
 import { assessKeeping } from '../keeping/index.js';
 import { documentOf, pot } from '../testing/formula.js';
 import { effectOfChange } from './effect.js';
-import { swapped } from './swap.js';
+import { ingredientById } from '../produce/index.js';
+import { insteadOfSugar, swapped } from './swap.js';
 
 const RASPBERRY = documentOf([
   ['4 cups', 'raspberry', 'crushed'],
@@ -64,4 +65,16 @@ test('what is not there is not swapped', () => {
   expect(swapped(RASPBERRY, 9, 'plum')).toBeUndefined();
   expect(swapped(RASPBERRY, 0, 'moonberry')).toBeUndefined();
   expect(effectOfChange(RASPBERRY, documentOf([]), HERE)).toBeUndefined();
+});
+
+test('honey in place of sugar: a fifth more, the rest is water; what has no solids does not stand in', () => {
+  // Honey has 17 to 18 % of water (USDA FoodData Central 169640, from memory).
+  const honey = must(insteadOfSugar(must(ingredientById('honey'))));
+  expect(honey.mass_kg).toBeGreaterThan(1.18);
+  expect(honey.mass_kg).toBeLessThan(1.25);
+  expect(honey.mass_kg - honey.water_kg).toBeGreaterThan(0.99);
+  expect(honey.mass_kg - honey.water_kg).toBeLessThan(1.02);
+  const sugar = must(insteadOfSugar(must(ingredientById('white-sugar'))));
+  expect(sugar.mass_kg).toBeCloseTo(1, 2);
+  expect(insteadOfSugar(must(ingredientById('stevia')))).toBeUndefined();
 });

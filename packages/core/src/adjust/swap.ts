@@ -1,4 +1,4 @@
-import { FORMS, ingredientById, massOf } from '../produce/index.js';
+import { FORMS, ingredientById, massOf, waterPercent, type Ingredient } from '../produce/index.js';
 import { writeAmount, unitById } from '../quantity/index.js';
 import { readFormula, type FormulaDocument, type FormulaLine } from '../formula/index.js';
 import { amountOf, edited } from './edit.js';
@@ -41,4 +41,26 @@ export function swapped(
     { op: 'set', line, amount: typeof next.amount === 'string' ? next.amount : '' },
   ]);
   return { ...cleared, lines: cleared.lines.map((each, i) => (i === line ? next : each)) };
+}
+
+/** Under half solids a sweetener does not stand in for sugar: nothing holds the water. A guess. */
+const LEAST_SOLIDS_PERCENT = 50;
+
+/** What stands in for a kilogram of white sugar. */
+export interface SugarInstead {
+  readonly mass_kg: number;
+  /** Of it, to be boiled off. */
+  readonly water_kg: number;
+}
+
+/**
+ * How much of a sweetener brings the soluble solids of a kilogram of white sugar.
+ *
+ * @returns undefined where it has too few solids to stand in for it
+ */
+export function insteadOfSugar(sweetener: Ingredient): SugarInstead | undefined {
+  const percent = sweetener.solubleSolidsPercent.mid;
+  if (percent < LEAST_SOLIDS_PERCENT) return undefined;
+  const mass_kg = 100 / percent;
+  return { mass_kg, water_kg: (mass_kg * waterPercent(sweetener)) / 100 };
 }

@@ -21,6 +21,10 @@ export interface JarCount {
   readonly fillMass_g: Range;
 }
 
+/** Jars of all sizes together, as expected; fractional. */
+export const jarsExpected = ({ jars }: Pick<Balance, 'jars'>): number =>
+  jars.reduce((sum, { count }) => sum + count.mid, 0);
+
 export interface GelSet {
   readonly model: SetModel;
   /** 1 is a good set; see `pectin`. */

@@ -1,4 +1,4 @@
-export { balance, type Balance } from './balance.js';
+export { balance, type Balance, jarsExpected } from './balance.js';
 export {
   addInto,
   type Contents,

@@ -202,7 +202,7 @@ export interface EventBodies {
   lids: { readonly out: number; readonly left: number };
   /** The lids of the full jars of one size were pressed: these had not sealed. */
   seals: { readonly size: string; readonly failed: readonly number[] };
-  /** Jars that had not sealed went into the cold instead, or were thrown out. */
+  /** Jars that had not sealed went into the cold instead, or were thrown away. */
   unsealed: SomeJars & { readonly kept: UnsealedPlace };
   /**
    * After a jar was opened: its set from -2 (runs) over 0 (just right) to 2 (stiff), its taste from

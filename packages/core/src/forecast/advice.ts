@@ -189,7 +189,7 @@ const PAUSED_ADVICE: readonly AdviceRule[] = [
     applies: ({ boil }) => boil.pauses.at(-1)?.kept === 'fridge',
     advice: () => ({
       text: 'Rewarm it slowly, stirring',
-      why: 'Put away shallow, under 5 °C within six hours, and back to the boil the next day. It catches while it is thick and cold.',
+      why: 'Refrigerate in shallow dishes, under 5 °C within six hours, and back to the boil the next day. It catches while it is thick and cold.',
     }),
   },
   {
@@ -463,8 +463,10 @@ const isFarUnder = ({ boil, formula, lastReading }: StoveMoment): boolean =>
   boil.gelTemperature_C !== undefined &&
   boil.gelTemperature_C - lastReading.temperature_C > FAR_UNDER_K;
 
-/** Near the end a forecast from readings older than this is stale, minutes. */
-const STALE_AFTER_MIN = 2;
+/** With less than this left the pan climbs so fast that a reading soon is old, s. A choice of ours. */
+export const CLIMBS_FAST_S = 5 * MINUTE_S;
+/** Then a forecast from readings older than this is stale, minutes. A choice of ours. */
+export const STALE_NEAR_END_MIN = 2;
 /** A stale reading is asked for anew, unless it may be there already: then the pan comes off the heat. */
 const readingIsStale: AdviceRule = {
   code: 'watch',
@@ -473,8 +475,8 @@ const readingIsStale: AdviceRule = {
     return (
       formula.finish.type === 'gel-temperature' &&
       lastReading !== undefined &&
-      timeLeft_s < READY_BEFORE_S / 3 &&
-      minutesSince(lastReading.at, now) >= STALE_AFTER_MIN &&
+      timeLeft_s < CLIMBS_FAST_S &&
+      minutesSince(lastReading.at, now) >= STALE_NEAR_END_MIN &&
       (isFarUnder(moment) || (watched?.forecast.left_s.low ?? 0) > 0)
     );
   },

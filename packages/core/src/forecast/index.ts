@@ -1,5 +1,12 @@
 export { addWhenOf, linesDue } from './additions-due.js';
-export { type Advice, type AdviceCode, adviceFor, CURDLES_ABOVE_FINISH_K } from './advice.js';
+export {
+  type Advice,
+  type AdviceCode,
+  adviceFor,
+  CURDLES_ABOVE_FINISH_K,
+  CLIMBS_FAST_S,
+  STALE_NEAR_END_MIN,
+} from './advice.js';
 export {
   type CombinedEvidence,
   type Doneness,

@@ -86,7 +86,7 @@ export function auditImport(
     right: keeping.verdict === 'shelf',
     text:
       keeping.verdict === 'shelf'
-        ? 'acid enough for the shelf, at its worst'
+        ? 'acid enough for the shelf at its highest likely pH'
         : (why?.text ?? 'not for the shelf'),
   });
   if (statedMinutes !== undefined) {

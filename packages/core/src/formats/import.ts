@@ -424,7 +424,7 @@ function notesOn(
     ...(otherFood === undefined
       ? []
       : [
-          `this is ${otherFood}, not a fruit spread; it needs a tested recipe of its own, and no verdict here is for it`,
+          `this is ${otherFood}, not a fruit spread; it needs a tested recipe of its own, and no storage here is for it`,
         ]),
     ...(statedYield !== undefined && yieldUnclear
       ? [`“${statedYield}” is not a number of jars, so the yield is not audited`]

@@ -25,7 +25,7 @@ export function toMarkdown(
     '',
     statedFormula(document),
     '',
-    '## In the pot',
+    '## In the pan',
     '',
   ];
   lines.push(...ingredientTexts(document).map((text) => `- ${escaped(text)}`), '');
@@ -44,7 +44,7 @@ export function toMarkdown(
   if (keeping) {
     const { verdict, process, reasons, storage } = keeping;
     lines.push(
-      '## Keeping',
+      '## Storage',
       '',
       process
         ? `- ${verdict}: ${process.minutes} min ${process.method}, ${process.band}; ${storage.text}`

@@ -150,7 +150,7 @@ export interface Overrides {
 }
 
 export interface FormulaLine {
-  /** An ingredient id; what a person typed is kept here too, until it is understood. */
+  /** An ingredient id; what a person typed is saved here too, until it is understood. */
   ingredient?: string;
   /** An ingredient of one's own, in place of `ingredient`. */
   name?: string;

@@ -250,7 +250,8 @@ export const FORMULA_FIELDS = {
     writtenAs: {
       type: 'text',
       most: 120,
-      description: 'the words an unknown ingredient was picked for; such a line grants no shelf',
+      description:
+        'the words an unknown ingredient was picked for; such a line is not for the shelf',
       write: 'write the words as text',
     },
     goesIn: {

@@ -120,7 +120,7 @@ function phaseOf(states: ReadonlySet<JarSeal['state']>, isDue: boolean): Seals['
 
 /**
  * How the full jars of a batch have sealed, as its log tells: pressed after they cooled, processed
- * again within 24 hours with a new lid, taken into the cold or thrown out.
+ * again within 24 hours with a new lid, taken into the cold or thrown away.
  *
  * A check before the jars had cooled never says that they are sealed; that a lid is open it does
  * say, until a later one. A cooled lid that was open stays so, however often it is pressed: pushed

@@ -90,7 +90,7 @@ const notProcessed: ProcessRule = ({ formula }) =>
   formula.claims.processing === 'none'
     ? {
         verdict: 'fridge',
-        reason: reason('no-process', 'jars that are not processed are kept in the fridge'),
+        reason: reason('no-process', 'jars that are not processed are refrigerated'),
       }
     : undefined;
 
@@ -112,7 +112,7 @@ const altitudeNeeded: ProcessRule = ({ band }) =>
         verdict: 'fridge',
         reason: reason(
           'altitude-needed',
-          'no process time without an altitude: state it, and until then keep the jars in the fridge',
+          'no processing time without an altitude: enter it, and until then refrigerate the jars',
         ),
       };
 
@@ -178,7 +178,7 @@ const notUnderstoodReason = (texts: readonly string[]): KeepingReason =>
 const leftOutReason = (texts: readonly string[]): KeepingReason =>
   reason(
     'left-out',
-    `“${texts.join('”, “')}” was marked as no food and is not counted; the verdict holds only without it`,
+    `“${texts.join('”, “')}” was marked as no food and is not counted; the storage holds only without it`,
     PRACTICE,
   );
 

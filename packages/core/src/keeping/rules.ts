@@ -308,7 +308,7 @@ const mayReachLowAcid: KeepingRule = {
     const why = isOwn
       ? reason(
           'unknown-ingredient',
-          `${namesOf(lowAcid)}: an ingredient that is not in the table never gets a shelf verdict from an estimate`,
+          `${namesOf(lowAcid)}: an ingredient that is not in the table is never for the shelf by an estimate`,
           ACIDIFIED,
         )
       : reason(

@@ -7,3 +7,9 @@ export const STORAGE_SAID: Readonly<Record<KeepingVerdict, string>> = {
   freezer: 'freeze',
   stop: 'do not make',
 };
+
+/** How it is said of jars that are filled. */
+export const FILLED_STORAGE_SAID: Readonly<Record<KeepingVerdict, string>> = {
+  ...STORAGE_SAID,
+  stop: 'throw away, do not taste',
+};

@@ -111,7 +111,7 @@ export function storageOf(
       return {
         where: 'nowhere',
         best: { days: 0 },
-        text: 'not to be kept or tasted',
+        text: 'do not make it; throw away what was made, without tasting',
         source: NCHFP,
       };
   }

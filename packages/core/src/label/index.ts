@@ -1,2 +1,9 @@
 export { labelContent, type LabelContent } from './label.js';
-export { cellAt, findSheet, LABEL_SHEETS, type LabelSheet } from './sheets.js';
+export {
+  cellAt,
+  findSheet,
+  LABEL_SHEETS,
+  sheetName,
+  sheetsFor,
+  type LabelSheet,
+} from './sheets.js';

@@ -1,7 +1,7 @@
 import { balance } from '../balance/index.js';
 import { readFormula } from '../formula/index.js';
 import { documentOf } from '../testing/formula.js';
-import { cellAt, LABEL_SHEETS } from './sheets.js';
+import { cellAt, LABEL_SHEETS, sheetName, sheetsFor } from './sheets.js';
 import { labelContent, lotCode, type LabelledJars } from './label.js';
 
 const ID = '5b0f3c0a-6d0e-4c5b-9a53-2f4f0f0a1b2d';
@@ -137,4 +137,18 @@ test('allergens are named each once, whatever they are in', () => {
     ['100 g', 'butter'],
   ]);
   expect([...(label?.allergens ?? [])].sort()).toEqual(['egg', 'milk', 'sulphites']);
+});
+
+test('a household meets its own paper first, and every sheet once', () => {
+  expect(sheetsFor('us').map(({ paper }) => paper)[0]).toBe('letter');
+  expect(sheetsFor('metric').map(({ paper }) => paper)[0]).toBe('a4');
+  for (const units of ['us', 'metric'] as const)
+    expect(new Set(sheetsFor(units))).toEqual(new Set(LABEL_SHEETS));
+});
+
+test('a roll is named in the measure of the household', () => {
+  const roll = LABEL_SHEETS.find(({ id }) => id === 'roll-62x29');
+  if (!roll) throw new Error('no such roll');
+  expect(sheetName(roll, 'metric')).toBe('roll, 62 × 29 mm');
+  expect(sheetName(roll, 'us')).toBe('roll, 2.4 × 1.1 in');
 });

@@ -1,5 +1,5 @@
 export { AT_THE_END_MS, madeBatch, type MadeBatch } from './made-batch.js';
-export { outcomeRows } from './outcome-rows.js';
+export { outcomeRows, type OutcomeRow } from './outcome-rows.js';
 export {
   AT_THE_BOIL_K,
   type BatchOutcome,

@@ -99,7 +99,7 @@ export function madeBatch<D extends FormulaDocument>(
 
 const STATED_AFTERWARDS = reason(
   'stated-afterwards',
-  'what was stated after the first jar was filled is in the log; it can make the verdict stricter, and does not make it kinder',
+  'what was stated after the first jar was filled is in the log; it can make the storage stricter, and does not make it kinder',
 );
 
 /** Everything computed from a formula and one log of it. */

@@ -31,6 +31,22 @@ const MADE = [
   event('note', 90, { text: 'Foamed a lot' }),
 ];
 
+test('a butter is stopped by its thickness: no temperature was planned', () => {
+  const butter = {
+    ...DAMSON,
+    kind: 'fruit-butter',
+    method: 'no-gel',
+    finish: { type: 'consistency' },
+  } as const;
+  const { stop } = outcomeOf(
+    butter,
+    boilFrom([LIGHT, read(30, 97), event('done', 40, {})]),
+    { altitude_m: 1180 },
+    START + 3_600_000,
+  );
+  expect(stop).toEqual({ planned_C: undefined, actual_C: 97 });
+});
+
 test('where it was stopped, how long it boiled, what it filled, what sealed', () => {
   const { stop, boil, yield_ml, seals, tests, notes } = outcome(...MADE);
   expect(stop).toEqual({ planned_C: 100.5, actual_C: 100.3 });

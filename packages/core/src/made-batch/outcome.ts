@@ -5,6 +5,7 @@ import {
   withoutPlace,
   type FormulaDocument,
   type Kitchen,
+  type FinishType,
 } from '../formula/index.js';
 import type { Range } from '../range/index.js';
 import { type Boil, SHOW_RESULTS } from '../boil-log/index.js';
@@ -44,6 +45,9 @@ export interface BatchOutcome {
 export const byResult = (shows: Boil['shows']): Boil['shows'] =>
   shows.toSorted((a, b) => SHOW_RESULTS.indexOf(a.result) - SHOW_RESULTS.indexOf(b.result));
 
+/** Finishes a thermometer decides; at the others it shows something too, but nobody stops by it. */
+const STOPPED_AT_A_TEMPERATURE: ReadonlySet<FinishType> = new Set(['gel-temperature', 'curd']);
+
 /** This near to boiling water the pot boils, K: its first bubbles are local. Common practice. */
 export const AT_THE_BOIL_K = 0.5;
 
@@ -81,7 +85,9 @@ export function outcomeOf(
   const told = boil.log.filter(({ undone }) => !undone);
   return {
     stop: {
-      planned_C: gelTemperature_C ?? planned?.finish.temperature_C?.mid,
+      planned_C: STOPPED_AT_A_TEMPERATURE.has(formula.finish.type)
+        ? (gelTemperature_C ?? planned?.finish.temperature_C?.mid)
+        : undefined,
       actual_C: last?.temperature_C,
     },
     boil: {

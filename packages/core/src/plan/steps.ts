@@ -358,7 +358,7 @@ const cleanUp = step('clean-up', 'hands-on', () => ({
 /** What becomes of the jars once they are closed. */
 function coolingText(process: Process | null, isStop: boolean): string {
   if (process) return 'leave them untouched';
-  return isStop ? 'do not keep them: see Storage' : 'let them cool, then into the fridge';
+  return isStop ? 'do not fill jars with this: see Storage' : 'let them cool, then into the fridge';
 }
 
 const coolJars = step('cool', 'hands-off', ({ process, isStop }) => ({

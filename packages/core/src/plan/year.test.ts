@@ -23,6 +23,11 @@ test('24 jars a year, 6 left, 8 from a batch: two and a quarter batches are thre
   expect(row({ left: 40 })).toMatchObject({ batches: 0, lastsDays: 608 });
 });
 
+test('jars a year that were stated count instead of what was used', () => {
+  expect(row({ stated: 30, used: 12, days: 14 })).toMatchObject({ aYear: 30, batches: 3 });
+  expect(row({ stated: 0 })).toMatchObject({ aYear: 0, batches: 0 });
+});
+
 test('half a year tells of the whole; two weeks tell nothing', () => {
   expect(row({ used: 12, days: 182.5 }).aYear).toBe(24);
   expect(row({ used: 12, days: 14 })).toMatchObject({

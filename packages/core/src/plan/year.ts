@@ -1,5 +1,5 @@
 import type { PotFormula } from '../formula/index.js';
-import { inSeason } from '../produce/index.js';
+import { inSeason, isSeasonal, monthAfter, monthsUntilSeason } from '../produce/index.js';
 
 /** What a household got through of one kind of one fruit, and what is left of it. */
 export interface JarsUsed {
@@ -10,13 +10,15 @@ export interface JarsUsed {
   readonly used: number;
   readonly days: number;
   readonly left: number;
+  /** Jars a year, where somebody said how many they want; else it is learned from what was used. */
+  readonly stated?: number | undefined;
   /** Jars that its last batch filled. */
   readonly perBatch: number;
 }
 
 /** What to make of it, and when. */
 export interface YearAhead {
-  /** Jars a year; undefined while it is too early to tell. */
+  /** Jars a year, as stated or as used; undefined while it is too early to tell. */
   readonly aYear: number | undefined;
   /** Days until the last one is eaten, at that pace; undefined where nothing is eaten. */
   readonly lastsDays: number | undefined;
@@ -34,6 +36,11 @@ const YEAR_DAYS = 365;
 /** A seventh of a batch more or less is not worth another one. Common practice. */
 const NOT_WORTH_ONE = 0.15;
 
+/** Jars a year at the pace they were used; undefined while it is too early to tell. */
+function usedAYear({ used, days }: JarsUsed): number | undefined {
+  return days < TELLS_AFTER_DAYS ? undefined : (used * YEAR_DAYS) / Math.min(days, YEAR_DAYS);
+}
+
 /**
  * What a household makes in the year to come so that it lasts: its use over the last year, less
  * what is left.
@@ -47,24 +54,20 @@ export function yearPlan<T extends JarsUsed>(
 ): (T & YearAhead)[] {
   return uses
     .map((each): T & YearAhead => {
-      const { used, days, left, perBatch, fruit } = each;
-      const aYear =
-        days < TELLS_AFTER_DAYS ? undefined : (used * YEAR_DAYS) / Math.min(days, YEAR_DAYS);
+      const { left, perBatch, fruit } = each;
+      const aYear = each.stated ?? usedAYear(each);
       const missing = aYear === undefined ? 0 : Math.max(aYear - left, 0);
       const batches = perBatch > 0 ? Math.max(Math.ceil(missing / perBatch - NOT_WORTH_ONE), 0) : 0;
-      const seasonal =
-        fruit !== null &&
-        Array.from({ length: 12 }, (_, i) => i + 1).some(
-          (other) => !inSeason(fruit, other, southern),
-        );
-      const ahead = Array.from({ length: 12 }, (_, i) => ((month - 1 + i) % 12) + 1);
       return {
         ...each,
         aYear,
         lastsDays:
           aYear === undefined || aYear === 0 ? undefined : Math.round((left / aYear) * YEAR_DAYS),
         batches,
-        from: seasonal ? ahead.find((other) => inSeason(fruit, other, southern)) : undefined,
+        from:
+          fruit !== null && isSeasonal(fruit)
+            ? monthAfter(month, monthsUntilSeason(fruit, month, southern))
+            : undefined,
         now: fruit === null || inSeason(fruit, month, southern),
       };
     })

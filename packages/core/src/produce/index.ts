@@ -2,11 +2,13 @@ export { ALLERGENS, cautionsOf } from './cautions.js';
 export { displayName, ingredientById, INGREDIENTS } from './find.js';
 export {
   type AcidClass,
+  type Category,
   type Form,
   FORMS,
   type Ingredient,
   type Ripeness,
   RIPENESS,
+  waterPercent,
 } from './ingredient.js';
 export {
   fruitForJuice,
@@ -22,5 +24,5 @@ export {
 export { type Composition, compositionOf, isProduce, knownForms, massOf } from './mass.js';
 export { type PreparedWeight, withWeighings } from './prepared.js';
 export { type PectinProfile, PROFILED, type Profiled, withProfile } from './profile.js';
-export { inSeason } from './season.js';
+export { inSeason, isSeasonal, monthAfter, monthsUntilSeason } from './season.js';
 export { namesOf, VARIETIES, type Variety, varietyOf, withVariety } from './variety.js';

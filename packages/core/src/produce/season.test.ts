@@ -1,5 +1,5 @@
 import { ingredientById } from './find.js';
-import { inSeason } from './season.js';
+import { inSeason, monthsUntilSeason } from './season.js';
 
 // Common practice, the temperate north; the south has the same fruit half a year later.
 test.each([
@@ -14,3 +14,13 @@ test.each([
   expect(inSeason(id, month)).toBe(expected);
   expect(inSeason(id, ((month + 5) % 12) + 1, true)).toBe(expected);
 });
+
+test.each([
+  ['rhubarb', 10, false, 6],
+  ['rhubarb', 10, true, 0],
+  ['bitter-orange', 11, false, 1],
+  ['damson', 9, false, 0],
+  ['passion-fruit', 3, false, 0],
+] as const)('%s in month %i, south %s: in %i months', (id, month, southern, expected) =>
+  expect(monthsUntilSeason(id, month, southern)).toBe(expected),
+);

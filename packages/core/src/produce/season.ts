@@ -82,6 +82,15 @@ const NORTHERN: Readonly<Record<string, Months>> = {
   beetroot: [7, 10],
 };
 
+const YEAR_MONTHS = 12;
+
+/** The month so many months later, 1 to 12. */
+export const monthAfter = (month: number, later: number): number =>
+  ((month - 1 + later) % YEAR_MONTHS) + 1;
+
+/** Whether there are months without it. */
+export const isSeasonal = (ingredientId: string): boolean => ingredientId in NORTHERN;
+
 /**
  * Whether fruit is picked in a month. What is sold all year, such as passion fruit, is always in
  * season.
@@ -90,7 +99,17 @@ const NORTHERN: Readonly<Record<string, Months>> = {
 export function inSeason(ingredientId: string, month: number, southern = false): boolean {
   const months = NORTHERN[ingredientId];
   if (!months) return true;
-  const at = southern ? ((month + 5) % 12) + 1 : month;
+  const at = southern ? monthAfter(month, YEAR_MONTHS / 2) : month;
   const [first, last] = months;
   return first <= last ? at >= first && at <= last : at >= first || at <= last;
+}
+
+/**
+ * Months until fruit is picked, 0 to 11; 0 in season, and for what is sold all year.
+ * @param month 1 to 12, now
+ */
+export function monthsUntilSeason(ingredientId: string, month: number, southern = false): number {
+  for (let later = 0; later < YEAR_MONTHS; later++)
+    if (inSeason(ingredientId, monthAfter(month, later), southern)) return later;
+  return 0;
 }

@@ -9,7 +9,7 @@ export {
   kitchenFraction,
   type UnitSystem,
 } from './format.js';
-export { celsius, fahrenheit, FOOT_M, type MeasureName, parseMeasure } from './measure.js';
+export { celsius, fahrenheit, FOOT_M, INCH_MM, type MeasureName, parseMeasure } from './measure.js';
 export { nearest } from './nearest.js';
 export { type Decimal } from './number.js';
 export {

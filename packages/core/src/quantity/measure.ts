@@ -11,6 +11,8 @@ interface MeasureKind {
 
 /** The international foot, m. NIST Handbook 44, appendix C. */
 export const FOOT_M = 0.3048;
+/** An inch, mm. Same source. */
+export const INCH_MM = 25.4;
 
 /** Degrees Celsius of a temperature in Fahrenheit, and back. */
 export const celsius = (fahrenheit_F: number): number => ((fahrenheit_F - 32) * 5) / 9;

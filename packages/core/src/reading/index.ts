@@ -1,3 +1,4 @@
+export { type Conversion, type ConversionReading, convertAmount } from './convert.js';
 export {
   cleanLine,
   isUnderstood,

@@ -6,6 +6,7 @@ import * as gear from './0004-gear-versions.js';
 import * as instruments from './0007-instruments.js';
 import * as jarIds from './0017-jar-ids.js';
 import * as jars from './0008-jars.js';
+import * as kindOfLot from './0019-kind-of-lot.js';
 import * as lessons from './0010-lessons.js';
 import * as live from './0005-live.js';
 import * as longCooks from './0018-long-cooks.js';
@@ -45,4 +46,5 @@ export const MIGRATIONS: readonly Migration[] = [
   clocks,
   jarIds,
   longCooks,
+  kindOfLot,
 ];

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { Redo2, TriangleAlert, Undo2 } from 'lucide-react';
 import { memo, useDeferredValue, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -20,8 +19,13 @@ import { Stages } from './stages.js';
 import { Steering } from './steering.js';
 import { KindAndMethod } from './kind-and-method.js';
 import { WaysToTheShelf } from './ways-to-the-shelf.js';
+import { Tabs } from '../../ui/tabs.js';
 import { WhatGoesWhere } from './what-goes-where.js';
 import { shortcutTarget, useShortcuts } from '../../ui/shortcuts.js';
+import * as dates from '../../ui/dates.js';
+import { useGear } from '../../batch/use-gear.js';
+import { CostLine } from '../../batch/cost-line.js';
+import { useCost } from '../../batch/use-supplies.js';
 
 /** Fruit, sugar, acid and pectin in proportion, and at once what they will give. */
 export function Balance() {
@@ -39,8 +43,8 @@ export function Balance() {
       {filledAt !== undefined && (
         <div className="mb-3">
           <Notice title="Its jars are filled">
-            They keep what was in the pan at {format(filledAt, 'HH:mm')}, with the storage beside.
-            What you change here is a new version, for the next batch. What went in or was forgotten
+            They hold what was in the pan at {dates.time(filledAt)}, with the storage beside. What
+            you change here is a new version, for the next batch. What went in or was left out
             belongs in the log, at Boil.
           </Notice>
         </div>
@@ -68,8 +72,8 @@ export function Balance() {
         <Link to="../plan" className="btn ml-auto">
           Plan it
         </Link>
-        <Link to="../boil" className="btn btn-primary">
-          To the stove
+        <Link to="../boil" className="btn btn-primary" {...shortcutTarget('start')}>
+          Start cooking
         </Link>
       </div>
       <Compare />
@@ -91,37 +95,57 @@ function Later({ children }: { readonly children: ReactNode }) {
 
 const Pictures = memo(function Pictures() {
   const { balance, boil, keeping } = useBatch();
+  const isGel = balance?.set.model === 'high-methoxyl';
+  const tabs = balance
+    ? [
+        ...(isGel ? [{ name: 'Gel map', shown: <GelMap balance={balance} /> }] : []),
+        { name: 'Where the weight goes', shown: <WhatGoesWhere balance={balance} /> },
+        ...(boil.startedAt === undefined ? [{ name: 'Steer it', shown: <Steering /> }] : []),
+        { name: 'Confidence', shown: <HowSure balance={balance} /> },
+      ]
+    : [];
   return (
-    <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
-      <div className="flex flex-col gap-4">
-        <section aria-label="Jars" className="panel p-4">
-          <div className="mb-3 flex items-center justify-between gap-3">
-            <h2 className="text-xl">Jar wall</h2>
-            {balance && balance.readyJars > 0 && (
-              <span className="rounded-full border border-line px-3 py-1 text-sm">
-                have {balance.readyJars} jars hot
-              </span>
-            )}
-          </div>
-          {balance && (
-            <div className="mb-4">
-              <JarWall balance={balance} verdict={keeping.verdict} />
-            </div>
+    <div className="mt-4 grid gap-4 lg:grid-cols-2">
+      <section aria-label="Jars" className="panel p-4">
+        <div className="mb-3 flex items-center justify-between gap-3">
+          <h2 className="text-xl">Jar wall</h2>
+          {balance && balance.readyJars > 0 && (
+            <span className="rounded-full border border-line px-3 py-1 text-sm">
+              heat {balance.readyJars} jars
+            </span>
           )}
-          {boil.startedAt === undefined && <JarSlider />}
-          <JarSizes />
-          <AfterFilling />
-        </section>
-        {balance && <HowSure balance={balance} />}
-      </div>
-      <div className="flex flex-col gap-4">
-        {balance && <GelMap balance={balance} />}
-        {balance && <WhatGoesWhere balance={balance} />}
-        {boil.startedAt === undefined && <Steering />}
-      </div>
+        </div>
+        {balance && (
+          <div className="mb-4">
+            <JarWall balance={balance} verdict={keeping.verdict} />
+          </div>
+        )}
+        <Cost />
+        {boil.startedAt === undefined && <JarSlider />}
+        <JarSizes />
+        <AfterFilling />
+      </section>
+      {tabs.length > 0 && (
+        <div className="panel min-h-[430px] p-3 [&_section.panel]:border-0 [&_section.panel]:p-2">
+          <Tabs label="Pictures of the batch" tabs={tabs} />
+        </div>
+      )}
     </div>
   );
 });
+
+/** What a jar costs, where the household gave prices. */
+function Cost() {
+  const { formula, balance } = useBatch();
+  const { gear } = useGear();
+  const cost = useCost(formula, balance);
+  if (!cost) return null;
+  return (
+    <div className="mb-3">
+      <CostLine cost={cost} currency={gear.currency} />
+    </div>
+  );
+}
 
 /** What the log of the boil added; it counts, but is changed there and not here. */
 function FromTheBoil() {

@@ -30,7 +30,7 @@ export function Compare() {
       {other && (
         <div className="panel mt-2 p-4">
           <h2 className="mb-1 text-xl">Side by side</h2>
-          <SideBySide before={other} after={{ name: 'on the bench', document }} />
+          <SideBySide before={other} after={{ name: 'as it is now', document }} />
         </div>
       )}
     </section>

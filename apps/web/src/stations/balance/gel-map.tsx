@@ -10,6 +10,7 @@ import {
 } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { usePreferences, type Preferences } from '../../ui/preferences.js';
+import { placeArrows, type PlacedArrow } from './arrow-labels.js';
 import { BANDS, BOTTOM, HEIGHT, LEFT, shading, WIDTH, x, y, type Point } from './gel-map-shape.js';
 
 /** Shares of the pot that an arrow adds: enough to see, little enough to do. */
@@ -50,8 +51,6 @@ function steps(
         ]),
   ];
 }
-/** Arrows shorter than this say nothing, in pixels. */
-const SHORTEST_ARROW = 7;
 
 /**
  * Where the pot stands between runny and firm, and what a spoon of lemon or some sugar would do.
@@ -81,6 +80,10 @@ export function GelMap({ balance }: { readonly balance: Balance }) {
   const { pH, finish, set } = balance;
   if (set.model !== 'high-methoxyl') return null;
   const [cx, cy] = [x(finish.solubleSolidsPercent.mid), y(pH.mid)];
+  const placed = placeArrows(
+    [cx, cy],
+    arrows.map(({ label, to }) => ({ label, to: [x(to.solids), y(to.pH)] })),
+  );
   const doubt = {
     rx: Math.max((x(finish.solubleSolidsPercent.high) - x(finish.solubleSolidsPercent.low)) / 2, 9),
     ry: Math.max((y(pH.high) - y(pH.low)) / 2, 9),
@@ -155,8 +158,8 @@ export function GelMap({ balance }: { readonly balance: Balance }) {
           strokeWidth="1.5"
           strokeDasharray="4 4"
         />
-        {arrows.map(({ label, to }) => (
-          <Arrow key={label} label={label} from={[cx, cy]} to={[x(to.solids), y(to.pH)]} />
+        {placed.map((arrow) => (
+          <Arrow key={arrow.label} arrow={arrow} />
         ))}
         <circle
           cx={cx}
@@ -187,29 +190,13 @@ export function GelMap({ balance }: { readonly balance: Balance }) {
   );
 }
 
-type Pixel = readonly [x: number, y: number];
-
-function Arrow({
-  label,
-  from,
-  to,
-}: {
-  readonly label: string;
-  readonly from: Pixel;
-  readonly to: Pixel;
-}) {
+/** One arrow, with its words beside its tip and clear of the others. */
+function Arrow({ arrow: { label, from, to, at, anchor } }: { readonly arrow: PlacedArrow }) {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   const length = Math.hypot(dx, dy);
-  if (length < SHORTEST_ARROW) return null;
   const [ux, uy] = [dx / length, dy / length];
   const head = (side: number): string =>
     `${(to[0] - ux * 8 - side * uy * 5).toFixed(1)} ${(to[1] - uy * 8 + side * ux * 5).toFixed(1)}`;
-  // Beside the head of an arrow that goes up, under one that goes across.
-  const across = Math.abs(ux) > 0.7;
-  const leftward = to[0] > WIDTH - 110;
-  const aside = leftward ? -8 : 8;
-  const below = leftward ? 0 : -8;
-  const besideTip = across ? below : aside;
   return (
     <g>
       <path
@@ -220,9 +207,9 @@ function Arrow({
         strokeLinecap="round"
       />
       <text
-        x={to[0] + besideTip}
-        y={Math.max(across ? to[1] + 22 : to[1] + uy * 10 + 4, 30)}
-        textAnchor={leftward ? 'end' : 'start'}
+        x={at[0]}
+        y={at[1]}
+        textAnchor={anchor}
         fontSize="13"
         fontWeight="700"
         fill="var(--color-secondary)"

@@ -116,7 +116,7 @@ export function HowSure({ balance }: { readonly balance: Balance }) {
             . {result.readyJars} jars hot are enough in 95 of them, one of them a spare.
           </p>
           <p className="mt-1 text-sm text-soft">
-            {run.pots.toLocaleString('en-GB')} drawn, everything uncertain at once.{' '}
+            {run.pots.toLocaleString('en-GB')} simulations, each with everything uncertain at once.{' '}
             {run.pots < MANY && (
               <button type="button" className="link min-h-[44px]" onClick={() => draw(MANY)}>
                 Run {MANY.toLocaleString('en-GB')} simulations

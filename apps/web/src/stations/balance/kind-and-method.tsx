@@ -133,7 +133,7 @@ export function KindAndMethod() {
         />
         {(finish.type === 'soluble-solids' || finish.type === 'consistency') && (
           <NumberField
-            label="Solids, %"
+            label="Concentration, °Brix"
             value={finish.percent}
             placeholder={finish.type === 'consistency' ? 'by feel' : ''}
             onChange={(percent) =>

@@ -1,7 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ChevronDown, GripVertical, X } from 'lucide-react';
-import { memo, useId, useState } from 'react';
+import { createContext, memo, useContext, useId, useState } from 'react';
 import type { FormulaLineBody } from '@idle-kettle/contract';
 import {
   similarIngredients,
@@ -32,8 +32,6 @@ interface LineProps {
   readonly usualTime: AddWhen | undefined;
   /** How many stages its cook has. */
   readonly stages: number;
-  /** Share of the pot, 0 to 1, as precisely as it is shown. */
-  readonly share: number | undefined;
   readonly problems: readonly Problem[];
   readonly change: EditedDocument['change'];
 }
@@ -55,22 +53,11 @@ export const Line = memo(
     was.also === now.also &&
     was.usualTime === now.usualTime &&
     was.stages === now.stages &&
-    was.share === now.share &&
     was.change === now.change &&
     told(was.problems) === told(now.problems),
 );
 
-function Row({
-  index,
-  line,
-  ingredient,
-  also,
-  usualTime,
-  stages,
-  share,
-  problems,
-  change,
-}: LineProps) {
+function Row({ index, line, ingredient, also, usualTime, stages, problems, change }: LineProps) {
   const { setNodeRef, transform, transition, attributes, listeners, isDragging } = useSortable({
     id: idOf(index),
   });
@@ -81,7 +68,6 @@ function Row({
   const nameWrong = problems.some(
     (problem) => problem.path.endsWith('.ingredient') || problem.path.endsWith('.form'),
   );
-  const percent = share === undefined ? '' : `${(share * 100).toFixed(share < 0.01 ? 1 : 0)} %`;
   return (
     <li
       ref={setNodeRef}
@@ -140,20 +126,7 @@ function Row({
             {also}
           </span>
           <span className="relative hidden text-sm lg:block lg:text-right">
-            {share !== undefined && (
-              <>
-                {percent}
-                <span
-                  aria-hidden="true"
-                  className="absolute inset-x-0 -bottom-1 hidden h-1 rounded-full bg-base-300 lg:block"
-                >
-                  <span
-                    className="block h-1 rounded-full"
-                    style={{ width: `${Math.max(share * 100, 1.5)}%`, background: 'var(--fruit)' }}
-                  />
-                </span>
-              </>
-            )}
+            <Share index={index} />
           </span>
           <span className="text-sm">
             {usualTime !== undefined && (
@@ -178,7 +151,7 @@ function Row({
           </button>
           <button
             type="button"
-            aria-label={`Take out ${name || 'line ' + (index + 1)}`}
+            aria-label={`Delete ${name || 'line ' + (index + 1)}`}
             className="btn btn-ghost btn-square size-11"
             onClick={() => change('', removeLine(index))}
           >
@@ -226,6 +199,28 @@ function Row({
         </div>
       )}
     </li>
+  );
+}
+
+/** Share of the pan by the line's index, 0 to 1. Any amount changes all of them, so no line waits for its own. */
+export const SharesContext = createContext<ReadonlyMap<number, number>>(new Map());
+
+function Share({ index }: { readonly index: number }) {
+  const share = useContext(SharesContext).get(index);
+  if (share === undefined) return null;
+  return (
+    <>
+      {`${(share * 100).toFixed(share < 0.01 ? 1 : 0)} %`}
+      <span
+        aria-hidden="true"
+        className="absolute inset-x-0 -bottom-1 hidden h-1 rounded-full bg-base-300 lg:block"
+      >
+        <span
+          className="block h-1 rounded-full"
+          style={{ width: `${Math.max(share * 100, 1.5)}%`, background: 'var(--fruit)' }}
+        />
+      </span>
+    </>
   );
 }
 

@@ -15,6 +15,8 @@ export function SaveFormula() {
   const { document, problems, formulaId, belongTo } = useBatch();
   const formulas = useFormulas().data;
   const from = formulas?.find(({ id }) => id === formulaId);
+  // Its formula is on its way: the room of its button is kept.
+  const isComing = formulaId != null && formulas === undefined;
   const changed = from && differences(from.document, document).length > 0;
   const asNew = async (): Promise<void> => {
     const id = newId();
@@ -26,10 +28,15 @@ export function SaveFormula() {
   const asNext = async (): Promise<void> => {
     if (!from) return;
     const saved = await keepFormula(from.id, document, from.revision);
-    if (saved) toast.success(`“${saved.document.title}” is kept as version ${saved.revision}`);
+    if (saved) toast.success(`“${saved.document.title}” is saved as version ${saved.revision}`);
   };
   return (
     <>
+      {isComing && (
+        <button type="button" className="btn btn-ghost" disabled>
+          <BookmarkPlus aria-hidden="true" className="size-5" /> Saved
+        </button>
+      )}
       {from && (
         <button
           type="button"
@@ -39,7 +46,7 @@ export function SaveFormula() {
           onClick={() => void asNext()}
         >
           <BookmarkPlus aria-hidden="true" className="size-5" />
-          {changed ? `Keep as version ${from.revision + 1}` : `Kept as version ${from.revision}`}
+          {changed ? `Save as version ${from.revision + 1}` : `Saved as version ${from.revision}`}
         </button>
       )}
       <button
@@ -49,8 +56,8 @@ export function SaveFormula() {
         disabled={problems.length > 0}
         onClick={() => void asNew()}
       >
-        {!from && <BookmarkPlus aria-hidden="true" className="size-5" />}
-        {from ? 'Keep as another formula' : 'Keep as a formula'}
+        {!from && !isComing && <BookmarkPlus aria-hidden="true" className="size-5" />}
+        {from || isComing ? 'Save as another formula' : 'Save as a formula'}
       </button>
     </>
   );

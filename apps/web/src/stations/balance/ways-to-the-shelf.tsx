@@ -236,7 +236,7 @@ function Attested() {
           })
         }
       >
-        Take it back
+        Withdraw
       </button>
     </div>
   );

@@ -45,9 +45,7 @@ export function AdditionRow({ onAddition, onLeftOut }: AdditionRowProps) {
           if (sweetener === undefined) log();
         }}
       >
-        {/* Opened by a tap of the person, so the focus may follow. */}
         <input
-          autoFocus
           aria-label="I added…"
           className="input min-w-0 flex-1 text-lg"
           placeholder="1 tbsp lemon juice"

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { useState } from 'react';
 import { fillVolume_ml, HOUR_MS, type Asked } from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
@@ -6,6 +5,7 @@ import { jarsOf } from '../../ui/jar-picture.js';
 import { spanWords } from '../../ui/length-words.js';
 import { useFormats } from '../../ui/preferences.js';
 import { useAsked } from './use-watched.js';
+import * as dates from '../../ui/dates.js';
 
 /** Times that are asked for, hours ahead. */
 const AHEAD_H = [1, 2, 4, 8] as const;
@@ -51,7 +51,7 @@ export function AskAhead() {
         {AHEAD_H.map((hours) => {
           // On the whole hour, as people look at the clock.
           const at = Math.round((now + hours * HOUR_MS) / HOUR_MS) * HOUR_MS;
-          const words = format(at, 'HH:mm');
+          const words = dates.time(at);
           return (
             <button
               key={hours}

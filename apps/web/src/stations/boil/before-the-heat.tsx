@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { shortcutTarget } from '../../ui/shortcuts.js';
 import { Link } from 'react-router';
 import {
   boilingPointAt,
@@ -65,6 +66,7 @@ export function BeforeTheHeat() {
           )}
         </div>
         <button
+          {...shortcutTarget('start')}
           type="button"
           className="btn btn-primary mt-5 h-[68px] w-full text-xl"
           disabled={!ready}

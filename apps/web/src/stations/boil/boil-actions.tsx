@@ -10,9 +10,11 @@ import {
 import { useBatch } from '../../batch/batch-context.js';
 import { useIsLongCook } from '../../batch/cooking-place.js';
 import { useLogIn } from '../../batch/lines-due.js';
+import { askToNotify } from '../../ui/notify.js';
+import type { StoveAction } from './advised-action.js';
 
 /** What a tap opens to be filled in. */
-export type Opened = 'test' | 'addition' | 'measure' | 'flame' | 'note' | 'pause';
+export type Opened = 'reading' | 'test' | 'addition' | 'measure' | 'flame' | 'note' | 'pause';
 
 interface BoilActionsProps {
   readonly onLog: <T extends EventType>(
@@ -21,10 +23,14 @@ interface BoilActionsProps {
     body: EventBodies[T],
   ) => BatchEvent;
   readonly onOpen: (which: Opened) => void;
+  /** What is advised: its button is filled. */
+  readonly advised: StoveAction | undefined;
+  /** Six targets and no more, for the big view. */
+  readonly isBig?: boolean;
 }
 
-/** What can be done at the pot as it stands: on the heat or off it, put off, or done. */
-export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
+/** What can be done with the pan as it is: on the heat or off it, paused, or done. */
+export function BoilActions({ onLog, onOpen, advised, isBig = false }: BoilActionsProps) {
   const { id, boil, formula } = useBatch();
   const isLongCook = useIsLongCook();
   const isCurd = formula.kind === 'curd';
@@ -32,8 +38,8 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
   const [asks, setAsks] = useState(false);
   // What belongs into the pan before the timed minute.
   const missing = linesDue(formula, boil, 'before-sugar', 'skins-soft', 'full-boil', 'after-sugar');
-  const back = (primary: boolean) => (
-    <Wide name="Back on the heat" primary={primary} onClick={() => onLog(id, 'on-heat', {})} />
+  const back = (isFilled: boolean) => (
+    <Wide name="Back on the heat" isFilled={isFilled} onClick={() => onLog(id, 'on-heat', {})} />
   );
   const note = <Wide name="Note" onClick={() => onOpen('note')} />;
   if (boil.phase === 'done')
@@ -56,6 +62,21 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
       </div>
     );
   const off = boil.phase === 'off-heat';
+  const hasMinute = !isLongCook && !isCurd;
+  const startMinute = (): void => {
+    askToNotify();
+    if (missing.length > 0) setAsks(true);
+    else onLog(id, 'minute', {});
+  };
+  const test = (
+    <Act
+      key="test"
+      name={isLongCook ? 'Thickness' : 'Set test'}
+      hint="T"
+      isFilled={advised === 'test'}
+      onClick={() => onOpen('test')}
+    />
+  );
   return (
     <>
       {asks && missing.length > 0 && (
@@ -96,69 +117,96 @@ export function BoilActions({ onLog, onOpen }: BoilActionsProps) {
           </button>
         </section>
       )}
-      <div className="grid grid-cols-3 gap-2 sm:gap-3 lg:grid-cols-6">
-        <Act name={isLongCook ? 'Thickness' : 'Set test'} hint="T" onClick={() => onOpen('test')} />
+      <div
+        className={`grid grid-cols-3 gap-2 sm:gap-3 lg:grid-cols-6 ${isBig ? 'flex-1 auto-rows-fr' : ''}`}
+      >
+        {isBig && <Act name="Reading" hint="R" onClick={() => onOpen('reading')} />}
+        {isBig && advised === 'minute' ? (
+          <Act name="Start 1-minute boil" isFilled onClick={startMinute} />
+        ) : (
+          test
+        )}
         <Act name="I added…" hint="A" onClick={() => onOpen('addition')} />
-        <Act name="Weight, Brix" hint="W" onClick={() => onOpen('measure')} />
+        {!isBig && <Act name="Weight, Brix" hint="W" onClick={() => onOpen('measure')} />}
         <Act name="Heat changed" hint="F" onClick={() => onOpen('flame')} />
         <Act
-          name={off ? 'Back on' : 'Off the heat'}
-          hint={off ? 'starts the clock' : 'stops the clock'}
+          name={off ? 'Back on the heat' : 'Off the heat'}
+          isFilled={advised === (off ? 'on-heat' : 'off-heat')}
           onClick={() => onLog(id, off ? 'on-heat' : 'off-heat', {})}
         />
         <Act
           name="Finish cooking"
-          hint="to the jars"
-          primary
+          isFilled={advised === 'finish'}
+          isApart
           onClick={() => onLog(id, 'done', {})}
         />
       </div>
-      <div className="grid grid-cols-2 gap-2 sm:flex">
-        {boil.sugarInAt === undefined && laterSugar(formula).length > 0 && (
-          <Low name="The sugar is in" onClick={() => onLog(id, 'sugar-in', {})} />
-        )}
-        {!isLongCook && !isCurd && (
-          <Low
-            name="Start 1-minute boil"
-            onClick={() => (missing.length > 0 ? setAsks(true) : onLog(id, 'minute', {}))}
-          />
-        )}
-        <Low name="Stirred" onClick={() => onLog(id, 'stirred', {})} />
-        <Low name="Pause…" onClick={() => onOpen('pause')} />
-        <Low name="Note" onClick={() => onOpen('note')} />
-      </div>
+      {!isBig && (
+        <div className="grid grid-cols-2 gap-2 sm:flex">
+          <Low name="Stirred" onClick={() => onLog(id, 'stirred', {})} />
+          {boil.sugarInAt === undefined && laterSugar(formula).length > 0 && (
+            <Low name="The sugar is in" onClick={() => onLog(id, 'sugar-in', {})} />
+          )}
+          {hasMinute && (
+            <Low name="Start 1-minute boil" isFilled={advised === 'minute'} onClick={startMinute} />
+          )}
+          <Low name="Pause…" onClick={() => onOpen('pause')} />
+          <Low name="Note" onClick={() => onOpen('note')} />
+        </div>
+      )}
     </>
   );
 }
 
 interface KeyProps {
   readonly name: string;
-  readonly primary?: boolean;
+  readonly isFilled?: boolean;
   readonly onClick: () => void;
 }
 
+/** A key that does the same, where there is a keyboard. */
+interface ActProps extends KeyProps {
+  readonly hint?: string;
+  /** It ends the cook: marked so that no other is taken for it. */
+  readonly isApart?: boolean;
+}
+
 /** One of the six at the bottom, for a thumb or a knuckle. */
-const Act = ({ name, hint, primary = false, onClick }: KeyProps & { readonly hint: string }) => (
+function Act({ name, hint, isFilled = false, isApart = false, onClick }: ActProps) {
+  const look = isApart ? 'border-2 border-primary! text-primary' : '';
+  return (
+    <button
+      type="button"
+      className={`btn h-full min-h-[64px]! flex-col gap-0.5 px-1 text-[17px] leading-tight sm:min-h-[76px]! sm:text-[19px] in-data-big:min-h-[96px]! in-data-big:sm:text-[24px] ${isFilled ? 'btn-primary' : look}`}
+      onClick={onClick}
+    >
+      {name}
+      {hint !== undefined && (
+        <kbd
+          aria-hidden="true"
+          className={`hidden keyboard:sm:inline font-sans text-[13px] font-normal ${isFilled ? '' : 'text-soft'}`}
+        >
+          {hint}
+        </kbd>
+      )}
+    </button>
+  );
+}
+
+const Low = ({ name, isFilled = false, onClick }: KeyProps) => (
   <button
     type="button"
-    className={`btn h-[84px] flex-col gap-0.5 px-1 text-[17px] sm:h-[92px] sm:text-[19px] ${primary ? 'btn-primary' : ''}`}
+    className={`btn h-12 flex-1 px-2 text-[17px] ${isFilled ? 'btn-primary' : ''}`}
     onClick={onClick}
   >
     {name}
-    <span className={`text-[13px] font-normal ${primary ? '' : 'text-soft'}`}>{hint}</span>
   </button>
 );
 
-const Low = ({ name, onClick }: KeyProps) => (
-  <button type="button" className="btn h-14 flex-1 px-2 text-[17px] sm:text-lg" onClick={onClick}>
-    {name}
-  </button>
-);
-
-const Wide = ({ name, primary = false, onClick }: KeyProps) => (
+const Wide = ({ name, isFilled = false, onClick }: KeyProps) => (
   <button
     type="button"
-    className={`btn h-[68px] ${primary ? 'btn-primary flex-1 text-xl' : 'text-lg'}`}
+    className={`btn h-[68px] ${isFilled ? 'btn-primary flex-1 text-xl' : 'text-lg'}`}
     onClick={onClick}
   >
     {name}

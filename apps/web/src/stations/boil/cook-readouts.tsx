@@ -1,23 +1,26 @@
-import { format } from 'date-fns';
 import { useEffect } from 'react';
-import { jarsAhead, timeOnHeat_ms, type JarsAhead, type WatchedBoil } from '@idle-kettle/core';
+import { jarsAhead, type JarsAhead, type WatchedBoil } from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { jarsOf } from '../../ui/jar-picture.js';
-import { clock } from '../../ui/now.js';
 import { spanWords } from '../../ui/length-words.js';
-import { useFormats } from '../../ui/preferences.js';
-import { timeLeft } from './readouts.js';
+import { TimeLeft } from './time-left-figure.js';
+import { useStoveFigures } from './use-stove-figures.js';
+import * as dates from '../../ui/dates.js';
 
-/** The figures of a long cook from two metres: how long, what is in it, what is still to lose. */
-export function CookReadouts({ watched }: { readonly watched: WatchedBoil | undefined }) {
+/** Where the finish of a long cook is: told by its looks, not by a line on the thermometer. */
+const BY_LOOKS = { at_C: NaN, name: 'finish' };
+
+/** The figures of a long cook: how long, what is in it, what is still to lose. */
+export function CookReadouts({
+  watched,
+  onBig,
+}: {
+  readonly watched: WatchedBoil | undefined;
+  readonly onBig: () => void;
+}) {
   const { boil, balance, formula, tellJarsNow } = useBatch();
   const now = useBatchNow();
-  const formats = useFormats();
-  const told = boil.phase === 'on-heat' ? timeLeft(watched, now) : undefined;
-  const mass_kg = watched?.forecast.now.mass_kg ?? balance?.massIn_kg.mid;
-  const finish_kg = watched?.finishMass_kg ?? balance?.finish.mass_kg.mid;
-  const over_kg =
-    mass_kg === undefined || finish_kg === undefined ? undefined : Math.max(mass_kg - finish_kg, 0);
+  const { figures, ...time } = useStoveFigures(watched, BY_LOOKS);
   const isByClock = formula.stages.length > 0 && formula.stages.at(-1)?.end.type === 'time';
   const done = boil.phase === 'done';
   const ahead = !done && watched && balance ? jarsAhead(balance, formula, watched) : undefined;
@@ -31,31 +34,20 @@ export function CookReadouts({ watched }: { readonly watched: WatchedBoil | unde
   const depthsOrWeights = boil.depths.length + boil.weighings.length;
   return (
     <section
-      aria-label="Where it stands"
-      className="panel grid h-full grid-cols-2 content-between gap-x-4 gap-y-2 p-4"
+      aria-label="Readings"
+      className="panel grid h-full grid-cols-2 content-between gap-x-4 gap-y-1 px-4 py-3"
     >
-      <div className="col-span-2">
-        <p className="text-soft">{told === undefined ? 'on the heat' : 'time left'}</p>
-        {told !== undefined && (
-          <p aria-label={`Time left: ${told}`} className="display text-[40px] leading-[1.05]">
-            {told}
-          </p>
-        )}
-        <p role="timer" aria-label="on the heat" className="mt-1 text-soft">
-          {clock(timeOnHeat_ms(boil, now))} on the heat
-          {told !== undefined &&
-            watched &&
-            `, ready about ${format(now + watched.forecast.left_s.mid * 1000, 'HH:mm')}`}
-        </p>
-      </div>
-      <Figure
-        name="in the pan now, about"
-        value={mass_kg === undefined ? '–' : formats.mass(mass_kg)}
-      />
-      <Figure
-        name={isByClock ? 'will still lose' : 'still to lose'}
-        value={done || over_kg === undefined ? '–' : formats.mass(over_kg)}
-      />
+      <TimeLeft {...time} onBig={onBig}>
+        {time.left !== undefined &&
+          watched &&
+          `, ready about ${dates.time(now + watched.forecast.left_s.mid * 1000)}`}
+      </TimeLeft>
+      {figures.map(({ name, value }) => (
+        <div key={name} className="min-w-0">
+          <p className="text-soft">{name}</p>
+          <p className="text-[30px] leading-tight font-bold sm:text-[36px]">{value}</p>
+        </div>
+      ))}
       {ahead && (
         <p aria-label="Jars to have ready" className="col-span-2">
           <strong className="text-[22px]">{jarsToHave(ahead)}</strong>{' '}
@@ -83,10 +75,3 @@ function jarsToHave({ size, count }: JarsAhead): string {
   const jars = jarsOf(String(most), size, most);
   return least === most ? jars : `${least} to ${jars}`;
 }
-
-const Figure = ({ name, value }: { readonly name: string; readonly value: string }) => (
-  <div className="min-w-0">
-    <p className="text-soft">{name}</p>
-    <p className="text-[30px] leading-tight font-bold sm:text-[38px]">{value}</p>
-  </div>
-);

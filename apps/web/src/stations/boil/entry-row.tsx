@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { MeasureInput } from '../../ui/measure-input.js';
+import { RadioButtons } from '../../ui/radio-buttons.js';
 import { VerdictPicture } from './verdict-picture.js';
 import { TEST_VERDICTS, TEST_WAYS, type TestVerdict, type TestWay } from '@idle-kettle/core';
 
@@ -21,7 +22,7 @@ export function Row({
 }) {
   return (
     <section aria-label={title} className="panel border-secondary! p-4">
-      <h2 className="text-xl">{title}</h2>
+      <h2 className="pr-12 text-xl">{title}</h2>
       <p className="mb-3 text-soft">{hint}</p>
       {children}
     </section>
@@ -40,26 +41,19 @@ export function TestRow({
       title="Test for the set"
       hint="Lift the pan off the heat while you test: between nearly and done there can be two minutes."
     >
-      <div role="radiogroup" aria-label="How it was tested" className="mb-3 flex flex-wrap gap-2">
-        {TEST_WAYS.map((each) => (
-          <button
-            key={each}
-            type="button"
-            role="radio"
-            aria-checked={way === each}
-            className={`btn ${way === each ? 'btn-secondary' : ''}`}
-            onClick={() => setWay(each)}
-          >
-            {WAY_WORDS[each]}
-          </button>
-        ))}
-      </div>
-      <div className="grid grid-cols-2 gap-2 sm:grid-cols-5">
+      <RadioButtons
+        name="How it was tested"
+        options={TEST_WAYS.map((each) => [each, WAY_WORDS[each]])}
+        value={way}
+        className="mb-3"
+        onChange={setWay}
+      />
+      <div className="grid grid-cols-3 gap-2 sm:grid-cols-5">
         {TEST_VERDICTS.map((verdict) => (
           <button
             key={verdict}
             type="button"
-            className="btn h-auto min-h-16 flex-col gap-1 py-2 text-lg"
+            className="btn h-auto min-h-16 flex-col gap-1 px-1 py-2 text-[16px] leading-tight sm:text-lg"
             onClick={() => onTest(way, verdict)}
           >
             <VerdictPicture verdict={verdict} />
@@ -114,7 +108,7 @@ export function MeasureRow({
 export function FlameRow({ onTurn }: { readonly onTurn: (turned: 'up' | 'down') => void }) {
   return (
     <Row
-      title="The heat was changed"
+      title="Heat changed"
       hint="How far is worked out from the readings that follow; take one or two soon."
     >
       <div className="grid grid-cols-2 gap-2 sm:max-w-md">
@@ -125,7 +119,7 @@ export function FlameRow({ onTurn }: { readonly onTurn: (turned: 'up' | 'down') 
             className="btn h-16 text-lg"
             onClick={() => onTurn(turned)}
           >
-            {turned}
+            Heat {turned}
           </button>
         ))}
       </div>
@@ -152,9 +146,7 @@ export function TextRow({ title, hint, placeholder, onText }: TextRowProps) {
           if (text.trim() !== '') onText(text.trim());
         }}
       >
-        {/* Opened by a tap of the person, so the focus may follow. */}
         <input
-          autoFocus
           aria-label={title}
           className="input min-w-0 flex-1 text-lg"
           placeholder={placeholder}

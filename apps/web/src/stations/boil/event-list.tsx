@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { Undo2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { type BatchEvent, type Boil, type LogEntry } from '@idle-kettle/core';
@@ -6,6 +5,7 @@ import { useOutbox } from '../../data/queries.js';
 import { useFormats } from '../../ui/preferences.js';
 import { eventWords } from './event-words.js';
 import { clock } from '../../ui/now.js';
+import * as dates from '../../ui/dates.js';
 
 interface EventListProps {
   readonly boil: Boil;
@@ -50,14 +50,16 @@ function lines(boil: Boil): (LogEntry | Run)[] {
   return shown.reverse();
 }
 
-const FIRST_SHOWN = 80;
+/** Folded under these; then so many at a time. */
+const LATEST_SHOWN = 5;
+const MORE_SHOWN = 100;
 
 /** Everything logged, newest first; a slip is taken back, never erased. */
 export function EventList({ boil, onUndo }: EventListProps) {
   const { items } = useOutbox();
   const waiting = useMemo(() => new Set(items.map((item) => item.id)), [items]);
   const shown = useMemo(() => lines(boil), [boil]);
-  const [most, setMost] = useState(FIRST_SHOWN);
+  const [most, setMost] = useState(LATEST_SHOWN);
   if (shown.length === 0) return null;
   return (
     <section aria-label="Log" className="panel p-4">
@@ -83,9 +85,9 @@ export function EventList({ boil, onUndo }: EventListProps) {
         <button
           type="button"
           className="btn btn-ghost mt-2 w-full"
-          onClick={() => setMost((was) => was * 4)}
+          onClick={() => setMost((was) => was + MORE_SHOWN)}
         >
-          {shown.length - most} older ones
+          Show {shown.length - most} older entries
         </button>
       )}
     </section>
@@ -112,7 +114,7 @@ function Spoken({
         {boil.startedAt === undefined ? '' : clock(last.at - boil.startedAt)}
       </span>
       <span className="hidden w-14 shrink-0 text-sm text-soft sm:inline">
-        {format(last.at, 'HH:mm')}
+        {dates.time(last.at)}
       </span>
       <span className="min-w-0 flex-1 break-words">
         <span className="font-semibold">{said}</span>{' '}
@@ -140,18 +142,16 @@ function Entry({ entry: { event, at, undone }, boil, isWaiting, onUndo }: EntryP
   return (
     <li className="flex min-h-[48px] items-center gap-3 border-b border-line last:border-b-0">
       <span className="w-14 shrink-0 text-right text-sm text-soft">{since}</span>
-      <span className="hidden w-14 shrink-0 text-sm text-soft sm:inline">
-        {format(at, 'HH:mm')}
-      </span>
+      <span className="hidden w-14 shrink-0 text-sm text-soft sm:inline">{dates.time(at)}</span>
       <span className={`min-w-0 flex-1 break-words ${undone ? 'text-soft line-through' : weight}`}>
         {eventWords(event, formats)}
         {reason !== undefined && (
-          <span className="block text-sm font-normal text-watch">Set apart: {reason}</span>
+          <span className="block text-sm font-normal text-watch">Not counted: {reason}</span>
         )}
       </span>
-      {isWaiting && <span className="text-sm text-watch">kept here</span>}
+      {isWaiting && <span className="text-sm text-watch">saved here</span>}
       {undone ? (
-        <span className="text-sm text-soft">taken back</span>
+        <span className="text-sm text-soft">undone</span>
       ) : (
         <button
           type="button"

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import {
   JUDGED,
   kitchenFraction,
@@ -13,6 +12,7 @@ import { nameOfLine } from '../../batch/line-edit.js';
 import { placeWords, PROCESS_WORDS, RESULT_WORDS, SET_WORDS } from '../../batch/words.js';
 import { jarName, jarsOf } from '../../ui/jar-picture.js';
 import type { Formats } from '../../ui/preferences.js';
+import * as dates from '../../ui/dates.js';
 
 const TEST_WAY_WORDS: Readonly<Record<TestWay, string>> = {
   plate: 'Plate',
@@ -28,10 +28,10 @@ const EVENT_WORDS: {
   readonly [T in EventType]: (body: EventBodies[T], formats: Formats) => string;
 } = {
   planned: ({ by, at }) =>
-    `Planned: ${by === 'ready' ? 'jars on the counter' : 'begin'} ${format(new Date(at), 'd MMM HH:mm')}`,
+    `Planned: ${by === 'ready' ? 'jars on the counter' : 'begin'} ${dates.dayAndTime(at)}`,
   step: ({ code }) => `Step done: ${code.replaceAll('-', ' ')}`,
   light: ({ gelTemperature_C }, { temperature }) =>
-    `On the heat; finish near ${temperature(gelTemperature_C)}`,
+    `On the heat; at the finish about ${temperature(gelTemperature_C)}`,
   reading: ({ temperature_C }, { temperature }) => temperature(temperature_C),
   weighed: ({ mass_kg }, { mass }) => `On the scale ${mass(mass_kg)}`,
   brix: ({ percent }) => `Refractometer ${percent.toFixed(1)} %`,
@@ -46,13 +46,13 @@ const EVENT_WORDS: {
   addition: ({ text, planned }) => (planned ? `In, as planned: ${text}` : `Added: ${text}`),
   omission: ({ ingredient }) => `Left out: ${nameOfLine({ ingredient, amount: '' })}`,
   note: ({ text }) => text,
-  minute: () => 'The hard minute began',
+  minute: () => '1-minute boil started',
   vessel: ({ vessel }) => `Cooks in: ${placeWords(PLACE_OF_VESSEL[vessel])}`,
   cooking: ({ stage, ...place }) =>
     `${stage === undefined ? 'Cooks in' : `Stage ${stage}`}: ${placeWords(place)}`,
   depth: ({ left }) => `Depth: ${Math.round(left * 100)} % of the start`,
   stirred: () => 'Stirred',
-  paused: ({ kept }) => (kept === 'fridge' ? 'Put off, in the fridge' : 'Put off, covered'),
+  paused: ({ kept }) => (kept === 'fridge' ? 'Paused, refrigerated' : 'Paused, covered'),
   simulated: ({ speed }) =>
     speed === 1 ? 'Simulated instruments' : `Simulated instruments, ${speed} times as fast`,
   'off-heat': () => 'Off the heat',
@@ -66,8 +66,7 @@ const EVENT_WORDS: {
     if (again)
       return `Processed again, with new lids: ${jarCount(again.jars, again.size)}, ${minutes} min`;
     const load = jars?.map(({ size, count }) => jarsOf(String(count), size, count)).join(', ');
-    const stated =
-      startedAt === undefined ? '' : `, stated: from ${format(new Date(startedAt), 'HH:mm')}`;
+    const stated = startedAt === undefined ? '' : `, stated: from ${dates.time(startedAt)}`;
     return `Processed ${minutes} min ${PROCESS_WORDS[method]}${load === undefined ? '' : `: ${load}`}${stated}`;
   },
   lids: ({ out, left }) => `Lids: ${out} laid out, ${left} left`,
@@ -81,8 +80,8 @@ const EVENT_WORDS: {
     `Judged: ${JUDGED.reduce((sum, each) => sum + points[each], 0)} of ${JUDGED.length * MOST_POINTS} points`,
   shown: (entry) => `At ${entry.show}, ${entry.class}: ${RESULT_WORDS[entry.result]}`,
   unsealed: ({ kept, jars, size }) =>
-    `Not sealed, ${kept === 'thrown-out' ? 'thrown out' : `into the ${kept}`}: ${jarCount(jars, size)}`,
-  undo: () => 'Taken back',
+    `Not sealed, ${kept === 'thrown-out' ? 'thrown away' : `into the ${kept}`}: ${jarCount(jars, size)}`,
+  undo: () => 'Undone',
 };
 
 /** What happened, in words. */

@@ -1,7 +1,6 @@
 import { parse } from 'papaparse';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { format } from 'date-fns';
 import {
   boilingPointAt,
   gelTemperature_C,
@@ -19,6 +18,7 @@ import { outbox } from '../../data/outbox.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { newId } from '../../data/ids.js';
 import { LONGEST_DEVICE } from '@idle-kettle/contract';
+import * as dates from '../../ui/dates.js';
 
 const COLUMN_WORDS: Readonly<Record<LogColumn, string>> = {
   time: 'time',
@@ -218,7 +218,7 @@ export function ImportLog({ onDone }: { readonly onDone: () => void }) {
               <input
                 type="datetime-local"
                 className="input w-56 text-base-content"
-                value={format(options.begins, "yyyy-MM-dd'T'HH:mm")}
+                value={dates.fieldValue(options.begins)}
                 onChange={(event) => {
                   const begins = new Date(event.target.value).getTime();
                   if (Number.isFinite(begins)) setOptions({ ...options, begins });
@@ -231,12 +231,12 @@ export function ImportLog({ onDone }: { readonly onDone: () => void }) {
               disabled={read.observations.length === 0}
               onClick={() => void take()}
             >
-              Take {read.observations.length} rows into the log
+              Add {read.observations.length} rows to the log
             </button>
           </div>
           <p role="status" className="mt-2 text-soft">
             {first
-              ? `From ${format(first.at, 'd MMM HH:mm:ss')} to ${format(read.observations.at(-1)?.at ?? first.at, 'd MMM HH:mm:ss')}${first.temperature_C === undefined ? '' : `, beginning with ${formats.temperature(first.temperature_C)}`}.`
+              ? `From ${dates.dayAndSeconds(first.at)} to ${dates.dayAndSeconds(read.observations.at(-1)?.at ?? first.at)}${first.temperature_C === undefined ? '' : `, beginning with ${formats.temperature(first.temperature_C)}`}.`
               : 'No row is understood so far.'}
           </p>
           {read.problems.length > 0 && (

@@ -11,7 +11,7 @@ import { useInstruments } from '../../data/queries.js';
 import { MeasureInput } from '../../ui/measure-input.js';
 import { sentence } from '../../ui/sentence.js';
 import { ImportLog } from './import-log.js';
-import { useTroubles } from './use-advice.js';
+import { useTroubles } from '../../batch/use-advice.js';
 
 const SPEEDS = [1, 5, 20, 60] as const;
 const USUAL: SimulatedErrors = { noise_K: 0.2, offset_K: 0, lag_s: 8, dropouts: 0 };
@@ -55,7 +55,7 @@ export function Instruments() {
             aria-expanded={open === 'bring-in'}
             onClick={() => toggle('bring-in')}
           >
-            Bring a log in
+            Import a log
           </button>
         </div>
       </div>
@@ -93,7 +93,7 @@ export function Instruments() {
                   void changeInstrument(each.id, { batchId: here ? null : id }).catch(failed)
                 }
               >
-                {here ? 'Take it out' : 'Put it in this pan'}
+                {here ? 'Remove from this pan' : 'Put it in this pan'}
               </button>
               {trouble && (
                 <p role="alert" className="w-full pl-8 text-watch">

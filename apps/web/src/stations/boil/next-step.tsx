@@ -1,9 +1,9 @@
-import type { Doneness, WatchedBoil, EvidenceSource } from '@idle-kettle/core';
+import type { Advice, CombinedEvidence, Doneness, EvidenceSource } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { useCallOut } from '../../ui/attention.js';
 import { logEvent } from '../../data/log-event.js';
 import { useLogIn } from '../../batch/lines-due.js';
-import { useAdvice, useTroubles } from './use-advice.js';
+import { useTroubles } from '../../batch/use-advice.js';
 
 const SOURCE_WORDS: Readonly<Record<EvidenceSource, string>> = {
   thermometer: 'the thermometer',
@@ -27,12 +27,14 @@ const TICK_WORDS = {
   added: 'It is in',
 } as const;
 
+interface NextStepProps {
+  readonly next: Advice | undefined;
+  readonly evidence: CombinedEvidence | undefined;
+}
+
 /** The one thing to do now, and what the evidence says when it contradicts itself. */
-export function NextStep({ watched }: { readonly watched: WatchedBoil | undefined }) {
-  const { id, boil, formula, balance } = useBatch();
-  const capacity_l = formula.pan?.capacity_l;
-  const fill = balance && capacity_l !== undefined ? balance.pot_l.fill / capacity_l : undefined;
-  const { next, evidence } = useAdvice(boil, formula, watched, fill);
+export function NextStep({ next, evidence }: NextStepProps) {
+  const { id, boil } = useBatch();
   const [trouble] = useTroubles(boil);
   useCallOut(trouble ? { code: 'trouble', text: `The instrument: ${trouble.text}` } : next);
   const logIn = useLogIn();
@@ -44,12 +46,14 @@ export function NextStep({ watched }: { readonly watched: WatchedBoil | undefine
   return (
     <section
       aria-label="What now"
-      className="flex flex-wrap items-center justify-between gap-3 rounded-[14px] border-2 border-secondary px-5 py-3"
+      className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1.5 rounded-[14px] border-2 border-secondary px-4 py-2 sm:px-5"
       role="status"
     >
-      <div className="min-w-0 flex-1">
-        <p className="display text-[22px] leading-tight sm:text-[27px]">{next.text}</p>
-        <p className="text-soft">{next.why}</p>
+      <div className="min-w-[190px] flex-1">
+        <p className="display text-[21px] leading-tight sm:text-[25px] in-data-big:sm:text-[34px]">
+          {next.text}
+        </p>
+        <p className="leading-snug text-soft in-data-big:sm:text-[20px]">{next.why}</p>
         {trouble && <p className="mt-1 text-watch">The instrument: {trouble.text}.</p>}
         {evidence && evidence.evidence.length > 1 && (
           <p className="mt-1 text-sm text-soft">
@@ -69,7 +73,7 @@ export function NextStep({ watched }: { readonly watched: WatchedBoil | undefine
       {next.tick !== undefined && (
         <button
           type="button"
-          className="btn btn-primary h-16 px-8 text-lg"
+          className="btn btn-primary h-12 px-7 text-lg max-sm:flex-1 sm:h-14"
           onClick={() => {
             if (next.tick === 'stirred') logEvent(id, 'stirred', {});
             else if (next.tick === 'note') logEvent(id, 'note', { text: next.text });

@@ -1,16 +1,16 @@
 import { Link } from 'react-router';
-import { batchNow, boilFrom, readFormula, withoutPlace } from '@idle-kettle/core';
-import { useMemo } from 'react';
+import { batchNow } from '@idle-kettle/core';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { useTheme } from '../../ui/theme.js';
 import { useBatch } from '../../batch/batch-context.js';
-import { useBatches, useBatchQuery, useEvents } from '../../data/queries.js';
+import { useBatchOnStove } from '../../batch/use-batch-on-stove.js';
+import { useBatches } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useFormats, usePreferences } from '../../ui/preferences.js';
+import { useFormats } from '../../ui/preferences.js';
 import { useNow } from '../../ui/now.js';
-import { timeLeft } from './readouts.js';
-import { useAdvice } from './use-advice.js';
-import { useForecast } from './use-watched.js';
+import { timeLeft } from '../../batch/time-left.js';
+import { useAdvice } from '../../batch/use-advice.js';
+import { useForecast } from '../../batch/use-forecast.js';
 
 /**
  * The other pots on the stove, each with its figures and what it wants: a glance, and a tap to
@@ -37,15 +37,8 @@ export function OtherBatches({ compact = false }: { readonly compact?: boolean }
 function Other({ batch, compact }: { readonly batch: BatchSummary; readonly compact: boolean }) {
   const theme = useTheme();
   const formats = useFormats();
-  const { kitchen } = usePreferences();
-  const document = useBatchQuery(batch.id, true).data?.document;
-  const { events } = useEvents(batch.id);
-  const boil = useMemo(() => boilFrom(events), [events]);
+  const { boil, document, formula } = useBatchOnStove(batch.id);
   const watched = useForecast(boil, document);
-  const formula = useMemo(
-    () => document && readFormula(withoutPlace(document), kitchen).formula,
-    [document, kitchen],
-  );
   const { next } = useAdvice(boil, formula, watched);
   const now = batchNow(boil, useNow());
   const left = boil.phase === 'on-heat' ? timeLeft(watched, now) : undefined;

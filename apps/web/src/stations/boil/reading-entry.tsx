@@ -1,13 +1,16 @@
-import { ChevronDown, ChevronUp } from 'lucide-react';
+import { ChevronDown, ChevronUp, type LucideIcon } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { TemperatureUnit } from '@idle-kettle/contract';
 import { parseMeasure } from '@idle-kettle/core';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
+import { capital } from '../../ui/sentence.js';
 import { shortcutTarget } from '../../ui/shortcuts.js';
 
 /** Steps of the one-tap row: half a degree Celsius, or one Fahrenheit. */
 const STEP: Readonly<Record<TemperatureUnit, number>> = { C: 0.5, F: 1 };
 const BUTTONS = 6;
+/** As many of them fit beside each other on a phone. */
+const ON_PHONE = 3;
 
 interface ReadingEntryProps {
   /** Where the row of values begins: the last reading, or boiling water. */
@@ -18,7 +21,7 @@ interface ReadingEntryProps {
 
 /**
  * What the thermometer says, in one tap or typed. The row stands around the last reading, since a
- * pot climbs slowly.
+ * pan climbs slowly.
  */
 export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
   const { temperatureUnit } = usePreferences();
@@ -31,27 +34,20 @@ export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
   const gel = toUnit(gel_C);
   const move = (by: number): void => setShift({ near: near_C, by: moved + by });
   return (
-    <section aria-label="Reading" className="panel p-3">
-      <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 pb-2">
-        <h2 className="text-xl">Tap what the thermometer says</h2>
+    <section aria-label="Reading" className="panel px-3 py-2">
+      <div className="flex flex-wrap items-center justify-between gap-x-4 pb-1.5">
+        <h2 className="text-lg sm:text-xl">Tap the reading</h2>
         <Typed onReading={onReading} />
       </div>
-      <div className="grid grid-cols-6 gap-2 sm:grid-cols-8 sm:max-lg:gap-1.5">
-        <button
-          type="button"
-          className="btn order-last col-span-3 h-14 sm:order-none sm:col-span-1 sm:h-[76px] sm:flex-col sm:gap-0 sm:px-1"
-          aria-label="Lower values"
-          onClick={() => move(-BUTTONS + 2)}
-        >
-          <ChevronDown aria-hidden="true" className="size-6 shrink-0" /> lower
-        </button>
-        {values.map((value) => {
+      <div className="grid grid-cols-5 gap-1.5 sm:grid-cols-8">
+        <Shift Icon={ChevronDown} words="lower" onClick={() => move(-ON_PHONE)} />
+        {values.map((value, i) => {
           const reached = value >= gel - 1e-6;
           return (
             <button
               key={value.toFixed(1)}
               type="button"
-              className={`btn display col-span-2 h-16 px-1 text-[26px] sm:col-span-1 sm:h-[76px] sm:max-lg:text-[20px] ${reached ? 'border-success text-good' : ''}`}
+              className={`btn display h-14 px-0.5 text-[19px] sm:h-16 lg:text-[24px] ${i < ON_PHONE ? '' : 'hidden sm:inline-flex'} ${reached ? 'border-success text-good' : ''}`}
               aria-label={`Reading ${value.toFixed(1)} degrees${reached ? ', at the finish' : ''}`}
               onClick={() => onReading(fromUnit(value))}
             >
@@ -59,18 +55,30 @@ export function ReadingEntry({ near_C, gel_C, onReading }: ReadingEntryProps) {
             </button>
           );
         })}
-        <button
-          type="button"
-          className="btn order-last col-span-3 h-14 sm:col-span-1 sm:h-[76px] sm:flex-col sm:gap-0 sm:px-1"
-          aria-label="Higher values"
-          onClick={() => move(BUTTONS - 2)}
-        >
-          <ChevronUp aria-hidden="true" className="size-6 shrink-0" /> higher
-        </button>
+        <Shift Icon={ChevronUp} words="higher" onClick={() => move(ON_PHONE)} />
       </div>
     </section>
   );
 }
+
+interface ShiftProps {
+  readonly Icon: LucideIcon;
+  readonly words: string;
+  readonly onClick: () => void;
+}
+
+/** Goes to lower or higher values. */
+const Shift = ({ Icon, words, onClick }: ShiftProps) => (
+  <button
+    type="button"
+    data-repeat
+    className="btn h-14 flex-col gap-0 px-0.5 text-[15px] sm:h-16"
+    aria-label={`${capital(words)} values`}
+    onClick={onClick}
+  >
+    <Icon aria-hidden="true" className="size-5 shrink-0" /> {words}
+  </button>
+);
 
 function Typed({ onReading }: { readonly onReading: (temperature_C: number) => void }) {
   const { temperatureUnit } = usePreferences();
@@ -94,11 +102,11 @@ function Typed({ onReading }: { readonly onReading: (temperature_C: number) => v
       }}
     >
       <label className="flex items-center gap-2">
-        <span className="text-sm text-soft">or type it</span>
+        <span className="text-sm text-soft max-sm:sr-only">or type it</span>
         <input
           ref={input}
           {...shortcutTarget('reading')}
-          className="input w-28 text-lg font-semibold"
+          className="input w-20 text-lg font-semibold sm:w-28"
           inputMode="decimal"
           aria-invalid={wrong !== undefined}
           aria-describedby="reading-wrong"

@@ -35,14 +35,14 @@ export function FormulaCard({
       <span aria-hidden="true" className="w-2 shrink-0" style={{ background: 'var(--fruit)' }} />
       <div className="flex min-w-0 flex-1 flex-col p-4">
         <div className="flex items-start justify-between gap-2">
-          <h2 className="text-xl">
+          <h3 className="text-xl">
             <Link
               to={`/formulas/${id}`}
               className="inline-block min-h-[44px] content-center hover:underline"
             >
               {document.title}
             </Link>
-          </h2>
+          </h3>
           <button
             type="button"
             className="btn btn-ghost btn-square shrink-0"
@@ -89,7 +89,7 @@ export function FormulaCard({
               className="btn btn-ghost"
               onClick={() => void markFormula(id, { archived: false })}
             >
-              <ArchiveRestore aria-hidden="true" className="size-5" /> Bring it back
+              <ArchiveRestore aria-hidden="true" className="size-5" /> Unarchive
             </button>
           )}
         </div>

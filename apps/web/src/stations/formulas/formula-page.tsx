@@ -78,14 +78,14 @@ function Opened({
         {archivedAt !== null && (
           <div className="mb-4">
             <Notice
-              title="It is put away"
+              title="Archived"
               actions={
                 <button
                   type="button"
                   className="btn"
                   onClick={() => void markFormula(id, { archived: false })}
                 >
-                  <ArchiveRestore aria-hidden="true" className="size-5" /> Bring it back
+                  <ArchiveRestore aria-hidden="true" className="size-5" /> Unarchive
                 </button>
               }
             >
@@ -116,7 +116,7 @@ function Opened({
               className="btn btn-ghost ml-auto"
               onClick={() => void Promise.all([putAway(view), navigate('/formulas')])}
             >
-              <Archive aria-hidden="true" className="size-5" /> Put away
+              <Archive aria-hidden="true" className="size-5" /> Archive
             </button>
           )}
         </div>
@@ -142,7 +142,7 @@ function Opened({
                 notes={document.notes ?? ''}
                 onKeep={(notes) => {
                   const { notes: _, ...rest } = document;
-                  void next(notes === '' ? rest : { ...rest, notes }, 'Notes kept');
+                  void next(notes === '' ? rest : { ...rest, notes }, 'Notes saved');
                 }}
               />
             </section>
@@ -227,10 +227,10 @@ function Notes({
       {text !== notes && (
         <div className="mt-2 flex gap-2">
           <button type="button" className="btn btn-primary" onClick={() => onKeep(text.trim())}>
-            Keep the notes
+            Save the notes
           </button>
           <button type="button" className="btn btn-ghost" onClick={() => setText(notes)}>
-            Put back
+            Undo changes
           </button>
         </div>
       )}

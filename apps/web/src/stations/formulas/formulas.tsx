@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Star, Upload } from 'lucide-react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import {
   computeFormula,
   firstFruit,
@@ -19,7 +19,9 @@ import { usePreferences } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
 import { FormulaCard } from './formula-card.js';
+import { browserStore, oneOf } from '../../data/browser-store.js';
 import { today } from '../../data/clock.js';
+import { ARRANGEMENTS, grouped, type Arrangement } from './formula-groups.js';
 
 interface Filters {
   readonly search: string;
@@ -42,10 +44,18 @@ const NONE: Filters = {
   putAway: false,
 };
 
+/** How this person lays the library out. */
+const arrangement = browserStore<Arrangement>({
+  key: 'kettle.formulas-by',
+  parse: oneOf(Object.keys(ARRANGEMENTS) as Arrangement[]),
+  otherwise: () => 'season',
+});
+
 /** Formulas kept to be made again. */
 export function Formulas() {
   const formulas = useFormulas();
-  const [filters, setFilters] = useState(NONE);
+  const [asked] = useSearchParams();
+  const [filters, setFilters] = useState({ ...NONE, fruit: asked.get('fruit') ?? '' });
   const { kitchen: place, southern } = usePreferences();
   const [month] = useState(() => today().getMonth() + 1);
   const { data } = formulas;
@@ -59,23 +69,33 @@ export function Formulas() {
     [data, place],
   );
   const wanted = filters.search.trim().toLowerCase();
-  const found = all
-    .filter(
-      ({ view: { document, favourite, archivedAt }, fruit, made: { keeping } }) =>
-        (archivedAt !== null) === filters.putAway &&
-        (!filters.favourites || favourite) &&
-        `${document.title} ${document.kind} ${document.notes ?? ''} ${document.lines.map((line) => line.ingredient).join(' ')}`
-          .toLowerCase()
-          .includes(wanted) &&
-        (filters.kind === '' || document.kind === filters.kind) &&
-        (filters.method === '' || document.method === filters.method) &&
-        (filters.fruit === '' ||
-          document.lines.some(({ ingredient }) => ingredient === filters.fruit)) &&
-        (filters.keeping === '' ||
-          (keeping.verdict === 'shelf' ? 'shelf' : 'fridge') === filters.keeping) &&
-        (!filters.season || fruit === undefined || inSeason(fruit, month, southern)),
-    )
-    .toSorted((a, b) => Number(b.view.favourite) - Number(a.view.favourite));
+  const found = all.filter(
+    ({ view: { document, favourite, archivedAt }, fruit, made: { keeping } }) =>
+      (archivedAt !== null) === filters.putAway &&
+      (!filters.favourites || favourite) &&
+      `${document.title} ${document.kind} ${document.notes ?? ''} ${document.lines.map((line) => line.ingredient).join(' ')}`
+        .toLowerCase()
+        .includes(wanted) &&
+      (filters.kind === '' || document.kind === filters.kind) &&
+      (filters.method === '' || document.method === filters.method) &&
+      (filters.fruit === '' ||
+        document.lines.some(({ ingredient }) => ingredient === filters.fruit)) &&
+      (filters.keeping === '' ||
+        (keeping.verdict === 'shelf' ? 'shelf' : 'fridge') === filters.keeping) &&
+      (!filters.season || fruit === undefined || inSeason(fruit, month, southern)),
+  );
+  const by = arrangement.use();
+  const groups = grouped(
+    found.map(({ view, fruit, made }) => ({
+      view,
+      made,
+      fruit,
+      title: view.document.title,
+      favourite: view.favourite,
+    })),
+    by,
+    { month, southern },
+  );
   const fruits = [...new Set(all.flatMap(({ fruit }) => fruit ?? []))].toSorted();
   const set = (change: Partial<Filters>): void => setFilters((was) => ({ ...was, ...change }));
   return (
@@ -84,7 +104,7 @@ export function Formulas() {
       lead="Each with what it gives in this kitchen. Starting one makes a copy."
       actions={
         <Link to="/quick" className="btn">
-          <Upload aria-hidden="true" className="size-5" /> Bring one in
+          <Upload aria-hidden="true" className="size-5" /> Import a recipe
         </Link>
       }
     >
@@ -122,19 +142,33 @@ export function Formulas() {
             label="Fruit"
             all="every fruit"
             value={filters.fruit}
-            options={fruits.map((each) => [each, ingredientById(each)?.name[1] ?? each])}
+            options={[
+              ...new Set([...fruits, ...(filters.fruit === '' ? [] : [filters.fruit])]),
+            ].map((each) => [each, ingredientById(each)?.name[1] ?? each])}
             onChange={(fruit) => set({ fruit })}
           />
           <Choice
-            label="Keeping"
-            all="however it keeps"
+            label="Storage"
+            all="any storage"
             value={filters.keeping}
             options={[
               ['shelf', 'for the shelf'],
-              ['fridge', 'for the fridge'],
+              ['fridge', 'refrigerate'],
             ]}
             onChange={(keeping) => set({ keeping: keeping as Filters['keeping'] })}
           />
+          <select
+            aria-label="Order"
+            className="select w-52"
+            value={by}
+            onChange={(event) => arrangement.set(event.target.value as Arrangement)}
+          >
+            {Object.entries(ARRANGEMENTS).map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
+          </select>
           <Toggle on={filters.season} onChange={(season) => set({ season })}>
             in season now
           </Toggle>
@@ -142,20 +176,20 @@ export function Formulas() {
             <Star aria-hidden="true" className="size-5" /> favourites
           </Toggle>
           <Toggle on={filters.putAway} onChange={(putAway) => set({ putAway })}>
-            put away
+            archived
           </Toggle>
         </div>
       )}
       {data?.length === 0 && (
         <Empty
-          title="No formula kept yet"
+          title="No formulas yet"
           action={
             <button type="button" className="btn btn-primary" onClick={() => void layInStarters()}>
               Add starter formulas
             </button>
           }
         >
-          At the Balance station of a batch, “Keep as a formula” puts a copy here. Or begin with one
+          At the Balance station of a batch, “Save as a formula” puts a copy here. Or begin with one
           of ours of every kind and every setting method.
         </Empty>
       )}
@@ -170,16 +204,19 @@ export function Formulas() {
             )
           }
         >
-          {filters.putAway
-            ? 'Nothing that was put away is like that.'
-            : 'Nothing here is like that.'}
+          {filters.putAway ? 'No archived formula matches.' : 'Nothing here is like that.'}
         </Empty>
       )}
-      <div className="grid gap-3 md:grid-cols-2">
-        {found.map(({ view, made }) => (
-          <FormulaCard key={view.id} view={view} made={made} />
-        ))}
-      </div>
+      {groups.map(({ name, formulas: its }) => (
+        <section key={name} aria-label={name === '' ? 'Formulas' : name} className="mb-5">
+          {name !== '' && <h2 className="mb-2 text-lg text-soft">{name}</h2>}
+          <div className="grid gap-3 md:grid-cols-2">
+            {its.map(({ view, made }) => (
+              <FormulaCard key={view.id} view={view} made={made} />
+            ))}
+          </div>
+        </section>
+      ))}
       {data && data.length > 0 && data.length < 12 && (
         <button type="button" className="btn btn-ghost mt-4" onClick={() => void layInStarters()}>
           Add the starter formulas beside them

@@ -9,7 +9,8 @@ import { useFormulas } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { jarsOf } from '../../ui/jar-picture.js';
-import { Loading, useTitle } from '../../ui/page.js';
+import { Loading } from '../../ui/page.js';
+import { useTitle } from '../../ui/title.js';
 import { capital, sentence } from '../../ui/sentence.js';
 
 /**

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { Award } from 'lucide-react';
 import { Link } from 'react-router';
 import { differences } from '@idle-kettle/core';
@@ -7,6 +6,7 @@ import type { Side } from '../../batch/side-by-side.js';
 import { RESULT_WORDS } from '../../batch/words.js';
 import { useVersions } from '../../data/queries.js';
 import { sentence } from '../../ui/sentence.js';
+import * as dates from '../../ui/dates.js';
 
 interface VersionsProps {
   readonly view: FormulaView;
@@ -30,7 +30,7 @@ export function Versions({ view, onCompare, onBringBack }: VersionsProps) {
               <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
                 <strong>Version {version.revision}</strong>
                 <span className="text-sm text-soft">
-                  {format(new Date(version.savedAt), 'd MMM yyyy, HH:mm')}
+                  {dates.dayYearAndTime(version.savedAt)}
                   {now && ' · the one that counts'}
                 </span>
                 {!now && (
@@ -52,7 +52,7 @@ export function Versions({ view, onCompare, onBringBack }: VersionsProps) {
                       className="btn btn-sm min-h-[44px]"
                       onClick={() => onBringBack(version)}
                     >
-                      Bring back
+                      Restore
                     </button>
                   </span>
                 )}
@@ -70,8 +70,8 @@ export function Versions({ view, onCompare, onBringBack }: VersionsProps) {
                 </p>
               ))}
               <p className="mt-0.5">
-                {!before && 'As it was first kept.'}
-                {before && changes.length === 0 && 'Kept again, with nothing changed.'}
+                {!before && 'As first saved.'}
+                {before && changes.length === 0 && 'Saved again, nothing changed.'}
                 {before && changes.map(sentence).join(' ')}
               </p>
             </li>

@@ -10,6 +10,7 @@ import {
 import { useBatch } from '../../batch/batch-context.js';
 import { addLine } from '../../batch/line-edit.js';
 import { usePreferences } from '../../ui/preferences.js';
+import { RadioButtons } from '../../ui/radio-buttons.js';
 
 /**
  * A tablespoon of lemon juice to every cup of fruit that is not sharp enough. USDA Complete Guide
@@ -31,7 +32,8 @@ function cupsOf({ ingredient, form, mass_kg }: PotLine): number {
 export function AcidTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
   const { change } = useBatch();
   const { units } = usePreferences();
-  const [dull, setDull] = useState<boolean>();
+  /** As sharp as the lemon water, or not. */
+  const [taste, setTaste] = useState<'sharp' | 'dull'>();
   if (fruit.length === 0 || !LEMON) return null;
   const cups = fruit.reduce((sum, line) => sum + cupsOf(line), 0);
   const spoon = parseAmount('1 tbsp');
@@ -45,24 +47,20 @@ export function AcidTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
         Stir a teaspoon of lemon juice and half a teaspoon of sugar into three tablespoons of water.
         Taste it, then the fruit.
       </p>
-      <div role="radiogroup" aria-label="The fruit is" className="mt-3 flex flex-wrap gap-2">
-        {([false, true] as const).map((each) => (
-          <button
-            key={String(each)}
-            type="button"
-            role="radio"
-            aria-checked={dull === each}
-            className={`btn ${dull === each ? 'btn-neutral' : ''}`}
-            onClick={() => setDull(dull === each ? undefined : each)}
-          >
-            {each ? 'not as sharp' : 'as sharp or sharper'}
-          </button>
-        ))}
-      </div>
-      {dull === false && (
+      <RadioButtons
+        name="The fruit is"
+        options={[
+          ['sharp', 'as sharp or sharper'],
+          ['dull', 'not as sharp'],
+        ]}
+        value={taste}
+        className="mt-3"
+        onChange={setTaste}
+      />
+      {taste === 'sharp' && (
         <p className="mt-2 text-soft">Sharp enough for a set; no lemon is needed for it.</p>
       )}
-      {dull === true && (
+      {taste === 'dull' && (
         <div className="mt-3">
           <p>
             A tablespoon of lemon juice for every cup: about {Math.max(Math.round(cups), 1)} of them
@@ -73,7 +71,7 @@ export function AcidTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
             className="btn btn-primary mt-2"
             onClick={() => {
               change('', addLine(`${lemon} bottled lemon juice`));
-              setDull(undefined);
+              setTaste(undefined);
             }}
           >
             Add {lemon} lemon juice
@@ -81,7 +79,7 @@ export function AcidTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
         </div>
       )}
       <p className="mt-2 text-sm text-soft">
-        Taste tells of the set. Whether it keeps is reckoned from the table, never from the tongue.
+        Taste tells about the set. Storage goes by the tables, never by taste.
       </p>
     </section>
   );

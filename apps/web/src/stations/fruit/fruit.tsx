@@ -23,6 +23,7 @@ import { AcidTest } from './acid-test.js';
 import { GettingReady } from './getting-ready.js';
 import { useFormats } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
+import { RadioButtons } from '../../ui/radio-buttons.js';
 import { sentence } from '../../ui/sentence.js';
 
 /** What is on the table: fruit as bought or prepared, how ripe, and what was measured of it. */
@@ -115,7 +116,7 @@ function FruitCard({ pot }: { readonly pot: PotLine }) {
             <>
               Buy about <strong>{formats.mass(toBuy(waste.mid))}</strong> (
               {formats.mass(toBuy(waste.low))} to {formats.mass(toBuy(waste.high))}):{' '}
-              {waste.low.toFixed(0)} to {waste.high.toFixed(0)} % goes in preparing.
+              {waste.low.toFixed(0)} to {waste.high.toFixed(0)} % is lost in preparation.
             </>
           )}
         </p>
@@ -212,6 +213,9 @@ const RESULT_WORDS: Readonly<Record<AlcoholTestResult, string>> = {
   nothing: 'nothing: little',
 };
 
+/** The value for the table's pectin. */
+const NOT_TESTED = 'not tested';
+
 /** The kitchen's own test of pectin; the answer counts for the set of that fruit. */
 function AlcoholTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
   const { document, change } = useBatch();
@@ -240,7 +244,7 @@ function AlcoholTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
       </p>
       <p className="mt-1 flex items-start gap-2 text-watch">
         <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
-        Poison: never taste it, and throw it away. Keep it from the flame.
+        Poison: never taste it, and throw it away. Keep it away from heat and flames.
       </p>
       {fruit.length > 1 && (
         <label className="mt-2 flex items-center gap-2 text-sm text-soft">
@@ -258,26 +262,22 @@ function AlcoholTest({ fruit }: { readonly fruit: readonly PotLine[] }) {
           </select>
         </label>
       )}
-      <div role="radiogroup" aria-label="What it did" className="mt-3 flex flex-col gap-2">
-        {ALCOHOL_TEST_RESULTS.map((result) => {
-          const on = now === PECTIN_BY_ALCOHOL_TEST[result];
-          return (
-            <button
-              key={result}
-              type="button"
-              role="radio"
-              aria-checked={on}
-              className={`btn justify-start ${on ? 'btn-neutral' : ''}`}
-              onClick={() => set(on ? undefined : PECTIN_BY_ALCOHOL_TEST[result])}
-            >
-              {RESULT_WORDS[result]}
-            </button>
-          );
-        })}
-      </div>
-      <p className="mt-2 text-sm text-soft">
-        It counts for the set in place of the table. Tap it again to go back to the table.
-      </p>
+      <RadioButtons
+        name="What it did"
+        options={[
+          ...ALCOHOL_TEST_RESULTS.map((result) => [result, RESULT_WORDS[result]] as const),
+          [NOT_TESTED, 'not tested'],
+        ]}
+        value={
+          ALCOHOL_TEST_RESULTS.find((result) => now === PECTIN_BY_ALCOHOL_TEST[result]) ??
+          NOT_TESTED
+        }
+        className="mt-3 flex-col items-stretch"
+        onChange={(result) =>
+          set(result === NOT_TESTED ? undefined : PECTIN_BY_ALCOHOL_TEST[result])
+        }
+      />
+      <p className="mt-2 text-sm text-soft">It counts for the set in place of the table.</p>
     </section>
   );
 }

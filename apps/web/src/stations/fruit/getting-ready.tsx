@@ -1,9 +1,10 @@
-import { addMinutes, format, isSameDay } from 'date-fns';
+import { addMinutes, isSameDay } from 'date-fns';
 import { Hourglass, TriangleAlert } from 'lucide-react';
 import { preparationOf, type PreparationStep } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { useHour } from '../../ui/now.js';
 import { sentence } from '../../ui/sentence.js';
+import * as dates from '../../ui/dates.js';
 
 const HOUR = 60;
 
@@ -17,10 +18,10 @@ function span({ least, most }: PreparationStep['minutes']): string {
 /** "today from 21:00", "tomorrow from 07:30". */
 function readyFrom(minutes: number, now: number): string {
   const at = addMinutes(now, minutes);
-  const from = `from ${format(at, 'HH:mm')}`;
+  const from = `from ${dates.time(at)}`;
   if (isSameDay(at, now)) return `today ${from}`;
   if (isSameDay(at, addMinutes(now, 24 * HOUR))) return `tomorrow ${from}`;
-  return `${format(at, 'EEEE')} ${from}`;
+  return `${dates.weekday(at)} ${from}`;
 }
 
 /** What is done before the pot goes on, with the time it takes one pair of hands. */
@@ -37,7 +38,7 @@ export function GettingReady() {
   return (
     <section aria-label="Getting ready" className="panel p-4">
       <h2 className="text-xl">Getting ready</h2>
-      {hands.length > 0 && <p className="mt-1 text-soft">{span(total)} for one pair of hands.</p>}
+      {hands.length > 0 && <p className="mt-1 text-soft">{span(total)} for one person.</p>}
       <ol className="mt-1">
         {steps.map(({ code, text, minutes, handsOff, optional, caution }) => (
           <li key={code} className="border-b border-line py-2.5 last:border-b-0">
@@ -51,7 +52,7 @@ export function GettingReady() {
             {handsOff && (
               <p className="mt-0.5 flex items-center gap-1.5 text-sm text-soft">
                 <Hourglass aria-hidden="true" className="size-4 shrink-0" />
-                stands by itself; begun this hour it is ready {readyFrom(minutes.least, hour)}
+                unattended; started this hour it is ready {readyFrom(minutes.least, hour)}
               </p>
             )}
             {caution !== undefined && (

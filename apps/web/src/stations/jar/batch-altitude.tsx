@@ -25,7 +25,7 @@ export function BatchAltitude() {
     return (
       <p className="mt-2 text-sm text-soft">
         {altitude_m === undefined
-          ? 'The altitude of this batch is not stated.'
+          ? 'The altitude of this batch is not entered.'
           : `Made at ${formats.altitude(altitude_m)}, whatever kitchen is open.`}{' '}
         <button type="button" className="link min-h-[44px]" onClick={() => setText('')}>
           {altitude_m === undefined ? 'Enter the altitude' : 'Correct it'}

@@ -31,6 +31,7 @@ import { OffHeatDue } from '../../batch/lines-due.js';
 import { SizeRow } from './size-row.js';
 import { stockOf } from './stock-of.js';
 import { ToShelf } from './to-shelf.js';
+import { Loading } from '../../ui/page.js';
 
 /** The jars of one size as they are now, as a change of those that were: only what is tapped. */
 const countOf = (jar: JarsFilled, ids: readonly string[]): JarsCounted => ({
@@ -45,7 +46,7 @@ export function Jar() {
   const formats = useFormats();
   const isStop = keeping.verdict === 'stop';
   const gear = useKitchenInUse()?.gear;
-  const { lots } = useLotsOf(id);
+  const { lots, isPending } = useLotsOf(id);
   const shelved = lots.length > 0;
   const planned = document.jars.map((jar) => jar.size);
   const [extra, setExtra] = useState<readonly string[]>([]);
@@ -66,6 +67,8 @@ export function Jar() {
   const volume_ml = filledVolume_ml(boil.jarred, headspace_mm, stock);
   const most_ml = (balance?.yieldBracket.most ?? Infinity) * HALF_PINT_ML;
   const add = (size: string): void => setExtra((was) => [...was, size]);
+  // Whether its jars are on the shelf decides what can be counted.
+  if (isPending && !shelved) return <Loading />;
   return (
     <div className="grid items-start gap-4 lg:grid-cols-2">
       <div className="flex flex-col gap-4">
@@ -140,7 +143,7 @@ export function Jar() {
             </Link>
             {lots.some(({ count: left }) => left > 0) && (
               <button type="button" className="btn" onClick={() => takeOffList(lots)}>
-                Take them off the list again
+                Remove from the shelf list
               </button>
             )}
           </>

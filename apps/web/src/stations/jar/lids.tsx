@@ -6,7 +6,7 @@ function countWords(used: number, jars: number): string {
   if (used === jars) return `${jars} used, ${jars} jars: one on each.`;
   return used > jars
     ? `${used} used on ${jars} jars: two may cling together on one. Lift the bands and look.`
-    : `${used} used on ${jars} jars: a jar without a new flat, or a count that slipped.`;
+    : `${used} used on ${jars} jars: a jar without a new lid, or a miscount.`;
 }
 
 /**
@@ -40,11 +40,11 @@ export function Lids() {
   return (
     <div className="mt-4 border-t border-line pt-3" role="group" aria-label="Rims, lids and bands">
       <p className="text-soft">
-        Rims and threads wiped, new flats centred, bands fingertip tight. Count the flats:
+        Rims and threads wiped, new lids centred, bands fingertip tight. Count the lids:
       </p>
       <div className="mt-2 flex flex-wrap items-end gap-3">
-        {field('flats laid out', out, setOut)}
-        {field('flats left', left, setLeft)}
+        {field('lids laid out', out, setOut)}
+        {field('lids left', left, setLeft)}
         {known && (
           <p role="status" className={`flex-1 ${used === jars ? 'text-good' : 'text-watch'}`}>
             {countWords(used, jars)}

@@ -1,8 +1,8 @@
 import { useForm } from 'react-hook-form';
-import { format } from 'date-fns';
 import { MEASURED_LIMIT } from '@idle-kettle/core';
 import { useBatch } from '../../batch/batch-context.js';
 import { logEvent } from '../../data/log-event.js';
+import * as dates from '../../ui/dates.js';
 
 const LEAST_PH = 1.5;
 const MOST_PH = 9;
@@ -36,7 +36,7 @@ export function MeasuredPH() {
       <h2 className="text-xl">Measured pH</h2>
       {boil.measuredPHs.map(({ value, at }) => (
         <p key={at}>
-          pH <strong>{value.toFixed(2)}</strong>, {format(at, 'd MMM HH:mm')}
+          pH <strong>{value.toFixed(2)}</strong>, {dates.dayAndTime(at)}
         </p>
       ))}
       {told && <p className="text-soft">{told.text}.</p>}

@@ -1,8 +1,9 @@
 import { processClock, type JarCount } from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
 import { logEvent } from '../../data/log-event.js';
-import { useCallOut } from '../../ui/attention.js';
 import { clock } from '../../ui/now.js';
+import { shortcutTarget } from '../../ui/shortcuts.js';
+import { askToNotify } from '../../ui/notify.js';
 
 interface ProcessTimerProps {
   readonly minutes: number;
@@ -19,13 +20,11 @@ export function ProcessTimer({ minutes, steam, jars }: ProcessTimerProps) {
   const { id, boil } = useBatch();
   const now = useBatchNow();
   const { phase, left_ms, minutes: whole, lost } = processClock(boil, minutes, now);
-  useCallOut({
-    code: phase,
-    text: phase === 'rest' ? 'Heat off, lid off away from the face' : 'Lift the jars',
-  });
   const { begun } = boil.process;
-  const begin = (): void =>
-    void logEvent(id, 'process-begun', { minutes: whole, ...(jars && { jars }) });
+  const begin = (): void => {
+    askToNotify();
+    logEvent(id, 'process-begun', { minutes: whole, ...(jars && { jars }) });
+  };
   const sign = steam ? 'The steam is at its mark' : 'It is at a full rolling boil';
   return (
     <div
@@ -38,7 +37,12 @@ export function ProcessTimer({ minutes, steam, jars }: ProcessTimerProps) {
           {lost > 0 && (
             <p className="mb-2 text-watch">The boil stopped: back to it, and from zero again.</p>
           )}
-          <button type="button" className="btn btn-primary h-16 w-full text-lg" onClick={begin}>
+          <button
+            type="button"
+            className="btn btn-primary h-16 w-full text-lg"
+            {...shortcutTarget('process')}
+            onClick={begin}
+          >
             {sign}: start the {whole} min
           </button>
         </>
@@ -46,7 +50,7 @@ export function ProcessTimer({ minutes, steam, jars }: ProcessTimerProps) {
       {phase === 'running' && (
         <div className="flex flex-wrap items-center justify-between gap-3">
           <div>
-            <p className="text-soft">of {whole} min, left</p>
+            <p className="text-soft">processing, {whole} min; remaining</p>
             <p role="timer" className="display text-[58px] leading-none">
               {clock(left_ms + 999)}
             </p>

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { useState } from 'react';
 import {
   cannerLoads,
@@ -24,6 +23,7 @@ import { sentence } from '../../ui/sentence.js';
 import { BatchAltitude } from './batch-altitude.js';
 import { ClockedProcess, StatedProcess } from './process-record.js';
 import { ProcessTimer } from './process-timer.js';
+import * as dates from '../../ui/dates.js';
 
 /** What to do about the jars of the batch on the bench, now. */
 export function useKeepingAdvice(): KeepingAdvice {
@@ -236,7 +236,7 @@ function LoadChoice({ waiting, load, onChange }: LoadChoiceProps) {
 /** One load in words: "7 × 340 g jars, 15 min in boiling water, from 18:40". */
 function loadWords({ jars, minutes, method, begunAt, isStated }: ProcessRun): string {
   const which = jars?.map(({ size, count }) => jarsOf(String(count), size, count)).join(', ');
-  return `${which === undefined ? '' : `${which}: `}${minutes} min ${PROCESS_WORDS[method]}, from ${format(begunAt, 'HH:mm')}${isStated ? ', stated, not timed' : ''}`;
+  return `${which === undefined ? '' : `${which}: `}${minutes} min ${PROCESS_WORDS[method]}, from ${dates.time(begunAt)}${isStated ? ', stated, not timed' : ''}`;
 }
 
 function Processed({ keeping }: { readonly keeping: Keeping }) {
@@ -260,7 +260,7 @@ function Processed({ keeping }: { readonly keeping: Keeping }) {
           className="btn"
           onClick={() => logEvent(id, 'undo', { eventId: entry.event.id })}
         >
-          Take the process back
+          Undo the processing
         </button>
       }
     >

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { useState } from 'react';
 import {
   isSettledUnsealed,
@@ -19,6 +18,7 @@ import { jarName, jarsOf } from '../../ui/jar-picture.js';
 import { today } from '../../data/clock.js';
 import { ProcessTimer } from './process-timer.js';
 import { newId } from '../../data/ids.js';
+import * as dates from '../../ui/dates.js';
 
 const STATE_WORDS: Readonly<Record<JarSeal['state'], string>> = {
   unknown: 'not pressed yet',
@@ -27,13 +27,13 @@ const STATE_WORDS: Readonly<Record<JarSeal['state'], string>> = {
   again: 'processed again',
   fridge: 'in the fridge',
   freezer: 'frozen',
-  'thrown-out': 'thrown out',
+  'thrown-out': 'thrown away',
 };
 
-const moment = (at: number): string => format(at, 'EEE d MMM, HH:mm');
+const moment = (at: number): string => dates.weekdayDayAndTime(at);
 
 function unsealedWords(place: UnsealedPlace, inTime: boolean): string {
-  if (place === 'thrown-out') return 'Thrown out';
+  if (place === 'thrown-out') return 'Thrown away';
   return inTime ? `Into the ${place}` : `It was in the ${place} in time`;
 }
 
@@ -223,13 +223,13 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
       </p>
       {inTime ? (
         <p className="text-soft">
-          Until {moment(reprocessUntil)}: heat it up again, into a clean hot jar with a new flat lid
-          and a clean rim, and the whole process once more. Look for a nick in the rim first.
+          Until {moment(reprocessUntil)}: heat it up again, into a clean hot jar with a new lid and
+          a clean rim, and the whole process once more. Look for a nick in the rim first.
         </p>
       ) : (
         <p className="text-watch">
           More than 24 hours have gone since the process: it is not processed again. If it stood at
-          room temperature, throw it out without tasting; the fridge or freezer only for a jar that
+          room temperature, throw it away without tasting; the fridge or freezer only for a jar that
           was put there in time.
         </p>
       )}
@@ -272,7 +272,7 @@ function Open({ size, jars, seals: { reprocessUntil = 0 }, minutes }: OpenProps)
             className="btn btn-ghost h-14"
             onClick={() => logEvent(id, 'undo', { eventId: check.event.id })}
           >
-            A slip: take it back
+            By mistake: undo
           </button>
         )}
         {UNSEALED_PLACES.map((kept) => (

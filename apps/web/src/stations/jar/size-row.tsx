@@ -1,9 +1,18 @@
 import { Minus, Plus } from 'lucide-react';
+import { useState } from 'react';
 import type { JarsFilled } from '@idle-kettle/core';
 import { MeasureInput } from '../../ui/measure-input.js';
+import { shortcutTarget } from '../../ui/shortcuts.js';
+import { RadioButtons } from '../../ui/radio-buttons.js';
 import { JarPicture, jarName } from '../../ui/jar-picture.js';
 
 const PARTS = [0, 0.25, 0.5, 0.75] as const;
+const PART_WORDS: Readonly<Record<(typeof PARTS)[number], string>> = {
+  0: 'none',
+  0.25: '¼',
+  0.5: '½',
+  0.75: '¾',
+};
 
 interface SizeRowProps {
   readonly jar: JarsFilled;
@@ -28,38 +37,31 @@ export function SizeRow({ jar, disabled, onChange }: SizeRowProps) {
         >
           <Minus aria-hidden="true" className="size-6" />
         </button>
-        <output aria-label={`${name} filled`} className="display w-12 text-center text-[34px]">
-          {jar.full}
-        </output>
+        <Counted
+          name={`${name} filled`}
+          count={jar.full}
+          disabled={disabled}
+          onCount={(full) => onChange({ ...jar, full })}
+        />
         <button
           type="button"
           className="btn btn-square btn-secondary size-14"
           aria-label={`One ${jarName(jar.size, 1)} more`}
-          disabled={disabled || jar.full >= 1000}
+          disabled={disabled || jar.full >= MOST_JARS}
           onClick={() => onChange({ ...jar, full: jar.full + 1 })}
         >
           <Plus aria-hidden="true" className="size-6" />
         </button>
       </div>
-      <div
-        role="radiogroup"
-        aria-label={`Part ${jarName(jar.size, 1)}`}
-        className="flex w-full flex-wrap items-center gap-1.5"
-      >
+      <div className="flex w-full flex-wrap items-center gap-1.5">
         <span className="mr-1 text-sm text-soft">and a part jar</span>
-        {PARTS.map((part) => (
-          <button
-            key={part}
-            type="button"
-            role="radio"
-            aria-checked={Math.abs(jar.part - part) < 0.01}
-            disabled={disabled}
-            className={`btn btn-sm min-h-[44px] ${Math.abs(jar.part - part) < 0.01 ? 'btn-neutral' : ''}`}
-            onClick={() => onChange({ ...jar, part })}
-          >
-            {part === 0 ? 'none' : { 0.25: '¼', 0.5: '½', 0.75: '¾' }[part]}
-          </button>
-        ))}
+        <RadioButtons
+          name={`Part ${jarName(jar.size, 1)}`}
+          options={PARTS.map((part) => [String(part), PART_WORDS[part]])}
+          value={String(PARTS.find((part) => Math.abs(jar.part - part) < 0.01))}
+          disabled={disabled}
+          onChange={(part) => onChange({ ...jar, part: Number(part) })}
+        />
       </div>
       {!disabled && jar.full > 0 && (
         <MeasureInput
@@ -77,5 +79,45 @@ export function SizeRow({ jar, disabled, onChange }: SizeRowProps) {
         />
       )}
     </li>
+  );
+}
+
+interface CountedProps {
+  readonly name: string;
+  readonly count: number;
+  readonly disabled: boolean;
+  readonly onCount: (count: number) => void;
+}
+
+const MOST_JARS = 1000;
+
+/** The count itself: typed at once where somebody has counted already. */
+function Counted({ name, count, disabled, onCount }: CountedProps) {
+  const [typed, setTyped] = useState<string>();
+  const take = (): void => {
+    const counted = Number(typed);
+    if (typed !== undefined && /^\d{1,4}$/.test(typed) && counted <= MOST_JARS) onCount(counted);
+    setTyped(undefined);
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        take();
+      }}
+    >
+      <input
+        {...shortcutTarget('count')}
+        aria-label={name}
+        inputMode="numeric"
+        className="display h-14 w-16 rounded-[10px] border border-transparent bg-transparent text-center text-[34px] hover:border-field focus:border-secondary"
+        disabled={disabled}
+        maxLength={4}
+        value={typed ?? String(count)}
+        onFocus={({ target }) => target.select()}
+        onChange={({ target }) => setTyped(target.value)}
+        onBlur={take}
+      />
+    </form>
   );
 }

@@ -18,7 +18,7 @@ import { outbox } from '../../data/outbox.js';
 import { takeOffList, useLotsOf } from '../../data/shelf.js';
 import { jarsOf, partWords } from '../../ui/jar-picture.js';
 import { newId, sharedId } from '../../data/ids.js';
-import { format } from 'date-fns';
+import { isoDay } from '../../data/iso-day.js';
 
 const UNDO_MS = 8000;
 
@@ -66,7 +66,7 @@ export function ToShelf({ filled }: { readonly filled: number }) {
   const [busy, setBusy] = useState(false);
   const put = async (): Promise<void> => {
     setBusy(true);
-    const madeOn = format(boil.endedAt ?? now(), 'yyyy-MM-dd');
+    const madeOn = isoDay(boil.endedAt ?? now());
     const puts = putsOf(boil, seals).map((put) => ({
       // The same jars put away on two devices are one lot; put away again, they are another.
       id: known.has(sharedId(id, put.jars)) ? newId() : sharedId(id, put.jars),
@@ -84,7 +84,7 @@ export function ToShelf({ filled }: { readonly filled: number }) {
   if (keeping.verdict === 'stop')
     return (
       <p className="text-watch">
-        These jars are not put away: {KEEPING_ADVICE_WORDS['throw-away']}.
+        These jars are not on the shelf yet: {KEEPING_ADVICE_WORDS['throw-away']}.
       </p>
     );
   return (
@@ -112,7 +112,7 @@ export function ToShelf({ filled }: { readonly filled: number }) {
       </button>
       {filled > 0 && boil.processRuns.length === 0 && (
         <p className="mt-2 text-sm text-soft">
-          No process is in the log yet: jars put away now count as fridge jars until it is.
+          No process is in the log yet: jars put on the shelf now count as refrigerated until it is.
         </p>
       )}
       {seals.phase === 'cooling' && (

@@ -4,7 +4,7 @@ import { CANNER_METHODS, type CannerBody, type CannerMethod } from '@idle-kettle
 import { MeasureInput, TextInput } from '../../ui/measure-input.js';
 import { jarName } from '../../ui/jar-picture.js';
 import { Entry, Section } from './section.js';
-import { useGear, withEntry, withoutEntry } from './use-gear.js';
+import { useGear, withEntry, withoutEntry } from '../../batch/use-gear.js';
 import { takeOut } from './vessels.js';
 import { newId } from '../../data/ids.js';
 

@@ -17,7 +17,7 @@ const SHOWN = 12;
 
 const TABLES = [
   ['shelf', 'jars kept'],
-  ['moves', 'what came and went'],
+  ['moves', 'moves of jars'],
   ['batches', 'batches'],
   ['log', 'every event of every boil'],
 ] as const;
@@ -54,7 +54,7 @@ export function broughtWords({ added, already, attestationsLeftOut }: HouseholdI
     ...(sum(already) > 0 ? ['What was here already stayed as it is.'] : []),
     ...(attestationsLeftOut > 0
       ? [
-          'Tested sources and measured pH stand for the person who attested them: they were left out, and the verdict goes without.',
+          'Tested sources and measured pH stand for the person who attested them: they were left out, and the storage is worked out without them.',
         ]
       : []),
   ];
@@ -101,13 +101,13 @@ export function Files() {
           ? {
               is: 'refused',
               name,
-              why: 'Nothing was taken in.',
+              why: 'Nothing was imported.',
               errors: error.problem.errors ?? [{ path: '', message: error.message }],
             }
           : {
               is: 'refused',
               name,
-              why: 'The server does not answer. Try again when it is back: taking a file in twice changes nothing.',
+              why: 'The server does not answer. Try again when it is back: importing a file twice changes nothing.',
               errors: [],
             },
       );
@@ -117,10 +117,10 @@ export function Files() {
     <section aria-label="Your data" className="panel mt-5 p-5">
       <h2 className="text-xl">Your data</h2>
       <p className="mt-1 max-w-prose text-soft">
-        Everything you keep here, in open files. The whole of it comes back in on another machine;
-        tables open in any spreadsheet; the book is the shelf and every batch as it went, to read
-        and to print; the calendar has best-before days, lids to press and plans. Instruments stay
-        behind, since their tokens are secrets.
+        Everything saved here, in open files. All of it can be imported on another machine; tables
+        open in any spreadsheet; the book is the shelf and every batch as it went, to read and to
+        print; the calendar has best-before days, lids to press and plans. Instruments stay behind,
+        since their tokens are secrets.
       </p>
       <div className="mt-3 flex flex-wrap gap-2">
         <a className="btn" href="/api/household" download="household.json">
@@ -163,7 +163,7 @@ export function Files() {
         onClick={() => chooser.current?.click()}
       >
         <Upload aria-hidden="true" className="size-5" />{' '}
-        {state.is === 'busy' ? `Looking through ${state.name} …` : 'Bring a file in'}
+        {state.is === 'busy' ? `Checking ${state.name} …` : 'Import a file'}
       </button>
       <div aria-live="polite" className="mt-3">
         {state.is === 'in' && (
@@ -174,7 +174,7 @@ export function Files() {
           </Notice>
         )}
         {state.is === 'refused' && (
-          <Notice title={`${state.name} was not taken in`} tone="care">
+          <Notice title={`${state.name} was not imported`} tone="care">
             <p>{state.why}</p>
             {state.errors.length > 0 && (
               <ul className="mt-2 list-disc pl-5">

@@ -57,7 +57,7 @@ export function Instruments() {
     <div ref={here}>
       <Section
         title="Instruments"
-        lead="What measures by itself and can send over this network. Each has a token; where it stands is said at the Boil station of the batch."
+        lead="What measures by itself and can send over this network. Each has a token; choose its batch at the Boil station."
         add={{
           words: `Add a ${KIND_WORDS[kind].toLowerCase()}`,
           act: () => show(addInstrument({ name: KIND_WORDS[kind], kind })),
@@ -71,7 +71,7 @@ export function Instruments() {
               onRemove={() =>
                 void removeInstrument(each.id).then(() => {
                   if (shown?.id === each.id) setShown(undefined);
-                  toast(`${each.name} is out; what it measured stays in the logs`);
+                  toast(`${each.name} deleted; what it measured stays in the logs`);
                 }, failed)
               }
             >

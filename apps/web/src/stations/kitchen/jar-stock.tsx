@@ -5,7 +5,7 @@ import { jarName } from '../../ui/jar-picture.js';
 import { useFormats } from '../../ui/preferences.js';
 import { capital } from '../../ui/sentence.js';
 import { Entry, Section } from './section.js';
-import { useGear } from './use-gear.js';
+import { useGear } from '../../batch/use-gear.js';
 import { takeOut } from './vessels.js';
 
 /** Empty jars by size, and what one holds when its owner measured it. */

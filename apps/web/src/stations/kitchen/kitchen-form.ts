@@ -2,11 +2,13 @@ import { validateSync } from 'class-validator';
 import { plainToInstance } from 'class-transformer';
 import {
   emptyGear,
+  type DateStyle,
   flattenErrors,
   type KitchenGear,
   KitchenSettings,
   type KitchenView,
   type TemperatureUnit,
+  USUAL_DATE_STYLE,
 } from '@idle-kettle/contract';
 import {
   formatAltitude,
@@ -26,6 +28,7 @@ export interface KitchenForm {
   units: UnitSystem;
   temperatureUnit: TemperatureUnit;
   measures: Measures;
+  dates: DateStyle;
 }
 
 export const toForm = (kitchen: KitchenView): KitchenForm => ({
@@ -40,15 +43,27 @@ export const toForm = (kitchen: KitchenView): KitchenForm => ({
   units: kitchen.units,
   temperatureUnit: kitchen.temperatureUnit,
   measures: kitchen.gear?.writing?.measures ?? 'us',
+  dates: kitchen.gear?.writing?.dates ?? USUAL_DATE_STYLE,
 });
 
-/** The gear with whose cups, spoons and pints the household writes in. */
-const withMeasures = (gear: KitchenGear, measures: Measures): KitchenGear => ({
+/** The gear with how the household writes measures, days and times. */
+const withWriting = (
+  gear: KitchenGear,
+  writing: Pick<KitchenForm, 'measures' | 'dates'>,
+): KitchenGear => ({
   ...gear,
-  writing: { names: [], ...gear.writing, measures },
+  writing: { names: [], ...gear.writing, ...writing },
 });
 
 export type FormErrors = Partial<Record<keyof KitchenForm, string>>;
+
+/**
+ * A bare number of an altitude: metres or feet, it does not say which, and the processing time goes by
+ * it.
+ * @returns the number as typed; undefined where there is a unit, or no number
+ */
+export const withoutUnit = (text: string): string | undefined =>
+  /^\d[\d.,\s]*$/.test(text.trim()) && Number(text.trim()) !== 0 ? text.trim() : undefined;
 
 /**
  * What was typed as settings, checked by the contract's own rules. Fields that cannot be read keep
@@ -71,6 +86,9 @@ export function readForm(
     errors[field] = reading.message;
     return null;
   };
+  const bare = withoutUnit(form.altitude);
+  if (bare !== undefined)
+    errors.altitude = `is ${bare} in metres or in feet? Write “${bare} m” or “${bare} ft”`;
   const boilingPoint_C = measured('boilingPoint', 'temperature', form.temperatureUnit);
   const unchanged =
     boilingPoint_C !== null &&
@@ -99,7 +117,7 @@ export function readForm(
     southern: form.southern === 'south',
     units: form.units,
     temperatureUnit: form.temperatureUnit,
-    gear: withMeasures(was.gear ?? emptyGear(), form.measures),
+    gear: withWriting(was.gear ?? emptyGear(), { measures: form.measures, dates: form.dates }),
   } satisfies KitchenSettings);
   const fieldOf: Readonly<Record<string, keyof KitchenForm>> = {
     altitude_m: 'altitude',

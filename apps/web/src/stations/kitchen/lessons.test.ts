@@ -50,7 +50,7 @@ test('how much it helped, only where something can be compared', () => {
   expect(
     helped({ errors: { yield: { without: 0.061, with: 0.024, batches: 4 }, minutes: undefined } }),
   ).toBe(
-    'Foretold from the boils before it, each of the last 4 would on the whole have had the yield 2.4 % off instead of 6.1 %.',
+    'Forecast from the boils before it, each of the last 4 would on the whole have had the yield 2.4 % off instead of 6.1 %.',
   );
   expect(
     helped({ errors: { yield: undefined, minutes: { without: 6, with: 2, batches: 3 } } }),

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { BoilSaid, LearningBody, LessonsView } from '@idle-kettle/contract';
@@ -8,7 +7,8 @@ import { placeWords } from '../../batch/words.js';
 import { useLessons } from '../../data/queries.js';
 import { useFormats, type Formats } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
-import { useGear } from './use-gear.js';
+import { useGear } from '../../batch/use-gear.js';
+import * as dates from '../../ui/dates.js';
 
 /** An error smaller than this is the reading of it, K; a share of the jars that does not matter. */
 const SAME_K = 0.15;
@@ -122,7 +122,7 @@ export function helped({ errors }: Pick<LessonsView, 'errors'>): string | undefi
   const batches = Math.max(jars?.batches ?? 0, minutes?.batches ?? 0);
   return batches < FEWEST
     ? undefined
-    : `Foretold from the boils before it, each of the last ${batches} would on the whole have had ${parts.join(' and ')}.`;
+    : `Forecast from the boils before it, each of the last ${batches} would on the whole have had ${parts.join(' and ')}.`;
 }
 
 /** What this kitchen's boils have taught, how that is known, and whether it is used. */
@@ -135,7 +135,7 @@ export function Lessons() {
   const forget = (): void => {
     const was = { used, ...(since !== undefined && { since }) };
     set({ used, since: today().toISOString() });
-    toast('Begun anew: boils from now on count', {
+    toast('Learning reset: boils from now on count', {
       action: { label: 'Count the old ones again', onClick: () => set(was) },
       duration: 10_000,
     });
@@ -239,7 +239,7 @@ export function Lessons() {
                   className="flex flex-wrap gap-x-4 border-b border-line py-2 last:border-b-0"
                 >
                   <Link className="link min-h-11 content-center" to={`/logbook/${batchId}`}>
-                    {title}, {format(new Date(endedAt), 'd MMM yyyy')}
+                    {title}, {dates.day(endedAt)}
                   </Link>
                   <span className="content-center text-soft tabular-nums">
                     {saidBy(said, formats)}
@@ -268,9 +268,7 @@ export function Lessons() {
           </button>
         )}
         {since !== undefined && (
-          <span className="text-soft">
-            boils since {format(new Date(since), 'd MMM yyyy')} count
-          </span>
+          <span className="text-soft">boils since {dates.day(since)} count</span>
         )}
       </div>
     </section>

@@ -3,7 +3,7 @@ import type { PectinBody } from '@idle-kettle/contract';
 import { MeasureInput } from '../../ui/measure-input.js';
 import { capital } from '../../ui/sentence.js';
 import { Entry, Section } from './section.js';
-import { useGear } from './use-gear.js';
+import { useGear } from '../../batch/use-gear.js';
 import { takeOut } from './vessels.js';
 
 const nameOf = (id: Profiled): string => ingredientById(id)?.name[1] ?? id;
@@ -77,7 +77,7 @@ export function Pectins() {
   return (
     <Section
       title="Pectin"
-      lead="Products differ by maker. Write what stands on yours; what you leave empty is taken as generic. It counts for the set and never makes the keeping kinder."
+      lead="Products differ by maker. Write what yours says; what you leave empty is taken as generic. It counts for the set and never makes the storage kinder."
     >
       <ul>
         {gear.pectins.map((profile) => (

@@ -67,9 +67,9 @@ export function Places({ kitchens }: { readonly kitchens: readonly KitchenView[]
           onClick={() =>
             void ask(async () => {
               await request('DELETE', `/kitchens/${current.id}`);
-              toast(`${current.name} is taken out`, {
+              toast(`${current.name} deleted`, {
                 action: {
-                  label: 'Bring it back',
+                  label: 'Undo',
                   onClick: () =>
                     void ask(() => request('PUT', `/kitchens/${current.id}`, settingsOf(current))),
                 },
@@ -78,7 +78,7 @@ export function Places({ kitchens }: { readonly kitchens: readonly KitchenView[]
             })
           }
         >
-          <Trash2 aria-hidden="true" className="size-5" /> Take out {current.name}
+          <Trash2 aria-hidden="true" className="size-5" /> Delete {current.name}
         </button>
       )}
     </div>

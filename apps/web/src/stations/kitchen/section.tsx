@@ -40,7 +40,7 @@ export function Entry({
       <button
         type="button"
         className="btn btn-ghost btn-square mt-6 shrink-0"
-        aria-label={`Take ${name} out`}
+        aria-label={`Delete ${name}`}
         onClick={onRemove}
       >
         <Trash2 aria-hidden="true" className="size-5" />

@@ -1,15 +1,15 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { format } from 'date-fns';
 import { PROCESS_BANDS, PROCESS_ROWS, type ProcessRow } from '@idle-kettle/core';
 import type { TableCheckBody } from '@idle-kettle/contract';
 import { now } from '../../data/clock.js';
 import { Section } from './section.js';
-import { useGear } from './use-gear.js';
+import { signedRow } from '../../batch/signed-row.js';
+import { useGear } from '../../batch/use-gear.js';
+import * as dates from '../../ui/dates.js';
+import { isoDay } from '../../data/iso-day.js';
 
 const ROWS: readonly ProcessRow[] = Object.values(PROCESS_ROWS);
-const isOf = (check: TableCheckBody, { id, minutes }: ProcessRow): boolean =>
-  check.row === id && minutes.every((each, i) => check.minutes[i] === each);
 
 /**
  * The process tables row by row, to hold against one\u2019s own printed tables and sign. What nobody
@@ -18,7 +18,7 @@ const isOf = (check: TableCheckBody, { id, minutes }: ProcessRow): boolean =>
 export function TableChecks() {
   const { gear } = useGear();
   const checks = gear.tableChecks ?? [];
-  const signed = ROWS.filter((row) => checks.some((check) => isOf(check, row))).length;
+  const signed = ROWS.filter((row) => signedRow(row, checks)).length;
   return (
     <Section
       title="Process tables"
@@ -26,7 +26,7 @@ export function TableChecks() {
     >
       <ul>
         {ROWS.map((row) => (
-          <TableRow key={row.id} row={row} check={checks.find((each) => isOf(each, row))} />
+          <TableRow key={row.id} row={row} check={signedRow(row, checks)} />
         ))}
       </ul>
     </Section>
@@ -64,7 +64,7 @@ function TableRow({ row, check }: TableRowProps) {
       </dl>
       {check ? (
         <p className="mt-1 text-sm">
-          Checked against {check.against} on {check.on} by {check.by}.{' '}
+          Checked against {check.against} on {dates.day(check.on)} by {check.by}.{' '}
           <button type="button" className="link min-h-[44px]" onClick={() => keep(undefined)}>
             Withdraw
           </button>
@@ -91,7 +91,7 @@ function TableRow({ row, check }: TableRowProps) {
               minutes: [...row.minutes],
               against,
               by,
-              on: format(now(), 'yyyy-MM-dd'),
+              on: isoDay(now()),
             });
             setSigning(false);
           }}

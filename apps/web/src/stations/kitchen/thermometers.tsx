@@ -6,7 +6,7 @@ import type { ThermometerBody } from '@idle-kettle/contract';
 import { useFormats, usePreferences, type Formats } from '../../ui/preferences.js';
 import { MeasureInput, TextInput } from '../../ui/measure-input.js';
 import { Entry, Section } from './section.js';
-import { useGear, withEntry, withoutEntry } from './use-gear.js';
+import { useGear, withEntry, withoutEntry } from '../../batch/use-gear.js';
 import { takeOut } from './vessels.js';
 import { today } from '../../data/clock.js';
 import { newId } from '../../data/ids.js';
@@ -220,7 +220,7 @@ function Check({ thermometer, expected, onDone }: CheckProps) {
               })
             }
           >
-            Keep and use it
+            Save and use it
           </button>
         </li>
       )}

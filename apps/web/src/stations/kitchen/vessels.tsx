@@ -8,7 +8,7 @@ import {
 import { BURNERS, type Burner } from '@idle-kettle/core';
 import { MeasureInput, TextInput } from '../../ui/measure-input.js';
 import { Entry, Section } from './section.js';
-import { useGear, withEntry, withoutEntry } from './use-gear.js';
+import { useGear, withEntry, withoutEntry } from '../../batch/use-gear.js';
 import { newId } from '../../data/ids.js';
 
 const VESSEL_WORDS: Readonly<Record<VesselKind, string>> = {
@@ -31,8 +31,8 @@ export function takeOut(
   make: (gear: KitchenGear) => KitchenGear,
 ): void {
   change(make);
-  toast(`${name} is taken out`, {
-    action: { label: 'Bring it back', onClick: () => change(() => was) },
+  toast(`${name} deleted`, {
+    action: { label: 'Undo', onClick: () => change(() => was) },
     duration: 8000,
   });
 }

@@ -12,12 +12,14 @@ import {
   type ChartOptions,
 } from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
-import { format } from 'date-fns';
 import { Chart as Drawn } from 'react-chartjs-2';
 import { useNavigate } from 'react-router';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { isWithin, forecastAccuracy, type ForecastResult } from '@idle-kettle/core';
 import type { Theme } from '../../ui/theme.js';
+import * as dates from '../../ui/dates.js';
+import { CHART_FONT } from '../../batch/chart-ink.js';
+import { INK } from './chart-style.js';
 
 Chart.register(
   BarController,
@@ -31,25 +33,6 @@ Chart.register(
   annotation,
 );
 
-const INK = {
-  day: {
-    soft: '#6d5a62',
-    line: '#dfd2bc',
-    planned: '#a9531f4d',
-    within: '#33692f',
-    outside: '#8a5a00',
-    meant: '#2b1b26',
-  },
-  night: {
-    soft: '#b9a6ac',
-    line: '#4a3a43',
-    planned: '#efa46759',
-    within: '#8ccb7e',
-    outside: '#edbb4f',
-    meant: '#f6ece0',
-  },
-} as const;
-const FONT = { family: 'Atkinson Hyperlegible Next Variable', size: 13 };
 /** More batches than this are too narrow to tell apart on a screen; the latest are drawn. */
 const MOST_DRAWN = 60;
 
@@ -78,7 +61,7 @@ function rightWords(judged: readonly ForecastResult[], what: What): string {
   const { count, within, missed } = forecastAccuracy(judged);
   if (count === 0)
     return `Nothing to show ${WHAT[what]} yet: it takes a finished batch whose log says so.`;
-  return `${within} of ${count} came out within what was foretold; ${count === 1 ? 'it' : 'the middle one'} missed its middle by ${(missed * 100).toFixed(0)} %.`;
+  return `${within} of ${count} came within the forecast; ${count === 1 ? 'it' : 'the middle one'} missed its middle by ${(missed * 100).toFixed(0)} %.`;
 }
 
 interface ForecastAccuracyProps {
@@ -91,13 +74,13 @@ interface ForecastAccuracyProps {
  * What was foretold of each batch as a bar, what came as a mark on it; both as shares of the middle
  * that was foretold.
  */
-export default function ForecastAccuracyCharts({ batches, theme }: ForecastAccuracyProps) {
+export function ForecastAccuracyCharts({ batches, theme }: ForecastAccuracyProps) {
   return (
-    <div className="grid gap-4 md:grid-cols-2">
+    <>
       {(['yield_ml', 'boil_min'] as const).map((what) => (
         <One key={what} what={what} judged={judgedBy(batches, what)} theme={theme} />
       ))}
-    </div>
+    </>
   );
 }
 
@@ -123,13 +106,11 @@ function One({
     ),
   );
   const data: ChartData<'bar' | 'line', (number | [number, number])[], string> = {
-    labels: judged.map(({ batch }) =>
-      format(new Date(batch.endedAt ?? batch.createdAt), 'd MMM yy'),
-    ),
+    labels: judged.map(({ batch }) => dates.day(batch.endedAt ?? batch.createdAt)),
     datasets: [
       {
         type: 'line',
-        label: 'came',
+        label: 'actual',
         data: judged.map(({ foretold }) => share(foretold, foretold.actual)),
         showLine: false,
         pointRadius: 7,
@@ -142,7 +123,7 @@ function One({
       },
       {
         type: 'bar',
-        label: 'foretold',
+        label: 'forecast',
         data: judged.map(({ foretold }): [number, number] => [
           share(foretold, foretold.planned.low),
           share(foretold, foretold.planned.high),
@@ -165,7 +146,7 @@ function One({
       x: {
         grid: { display: false },
         border: { color: ink.line },
-        ticks: { color: ink.soft, font: FONT, maxRotation: 0, autoSkipPadding: 14 },
+        ticks: { color: ink.soft, font: CHART_FONT, maxRotation: 0, autoSkipPadding: 14 },
       },
       y: {
         // Bars float: they need not stand on zero.
@@ -173,7 +154,12 @@ function One({
         max: Math.ceil((Math.max(110, ...shares) + 5) / 20) * 20,
         grid: { color: ink.line },
         border: { display: false },
-        ticks: { color: ink.soft, font: FONT, callback: (value) => `${value} %`, maxTicksLimit: 6 },
+        ticks: {
+          color: ink.soft,
+          font: CHART_FONT,
+          callback: (value) => `${value} %`,
+          maxTicksLimit: 6,
+        },
       },
     },
     plugins: {
@@ -184,7 +170,7 @@ function One({
           label: (item) => {
             const foretold = judged[item.dataIndex]?.foretold;
             return foretold
-              ? `came ${share(foretold, foretold.actual).toFixed(0)} %, foretold ${share(foretold, foretold.planned.low).toFixed(0)} to ${share(foretold, foretold.planned.high).toFixed(0)} %`
+              ? `actual ${share(foretold, foretold.actual).toFixed(0)} %, forecast ${share(foretold, foretold.planned.low).toFixed(0)} to ${share(foretold, foretold.planned.high).toFixed(0)} %`
               : '';
           },
         },
@@ -204,8 +190,8 @@ function One({
     },
   };
   return (
-    <section aria-label={`Foretold and come, ${WHAT[what]}`} className="panel p-4">
-      <h2 className="text-xl first-letter:uppercase">{WHAT[what]}</h2>
+    <section aria-label={`Forecast and actual, ${WHAT[what]}`} className="panel p-4">
+      <h2 className="text-xl">Forecast and actual, {WHAT[what]}</h2>
       <p className="text-soft">{words}</p>
       {judged.length > 0 && (
         <>
@@ -213,8 +199,8 @@ function One({
             <Drawn type="bar" data={data} options={options} role="img" aria-label={words} />
           </div>
           <p className="mt-1 text-sm text-soft">
-            Bar: foretold. Dot: came within it; triangle: did not. 100 % is the middle of what was
-            foretold.
+            Bar: forecast. Dot: within it; triangle: outside it. 100 % is the middle of the
+            forecast.
           </p>
         </>
       )}

@@ -1,6 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { format } from 'date-fns';
-import { lazy, Suspense, useDeferredValue, useState } from 'react';
+import { deleteBatches } from '../../batch/delete-batches.js';
+import { useMakeAgain } from '../../batch/new-batch.js';
+import { Suspense, useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { BatchSummary } from '@idle-kettle/contract';
 import { KINDS, kitchenFraction, type Kind } from '@idle-kettle/core';
@@ -11,8 +12,10 @@ import { keys } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
+import { fetchedPart } from '../../ui/fetched-part.js';
+import * as dates from '../../ui/dates.js';
 
-const ForecastAccuracyCharts = lazy(() => import('./forecast-accuracy.js'));
+const LogbookCharts = fetchedPart(() => import('./logbook-charts.js'));
 
 const PAGE = 40;
 /** Side by side on one screen. */
@@ -43,6 +46,7 @@ export function Logbook() {
     placeholderData: (before) => before,
   });
   const all = batches.data?.pages.flat() ?? [];
+  const again = useMakeAgain();
   const choose = (id: string): void =>
     setChosen((was) =>
       was.includes(id) ? was.filter((each) => each !== id) : [...was, id].slice(-MOST_COMPARED),
@@ -52,14 +56,33 @@ export function Logbook() {
       title="Logbook"
       lead="Every batch as it went: what was planned, what happened, how it tasted."
       actions={
-        <button
-          type="button"
-          className="btn btn-secondary"
-          disabled={chosen.length < 2}
-          onClick={() => void navigate(`/logbook/${chosen.join(',')}`)}
-        >
-          {chosen.length < 2 ? 'Select two' : `Compare ${chosen.length}`}
-        </button>
+        <span className="flex flex-wrap gap-2">
+          {chosen.length > 0 && (
+            <button
+              type="button"
+              className="btn"
+              onClick={() => {
+                void deleteBatches(all.filter(({ id }) => chosen.includes(id)));
+                setChosen([]);
+              }}
+            >
+              Delete {chosen.length}
+            </button>
+          )}
+          {chosen.length === 1 && (
+            <button type="button" className="btn" onClick={() => void again(chosen[0] ?? '')}>
+              Make again
+            </button>
+          )}
+          <button
+            type="button"
+            className="btn btn-secondary"
+            disabled={chosen.length < 2}
+            onClick={() => void navigate(`/logbook/${chosen.join(',')}`)}
+          >
+            {chosen.length < 2 ? 'Select two' : `Compare ${chosen.length}`}
+          </button>
+        </span>
       }
     >
       <div className="mb-3 flex flex-wrap items-center gap-3">
@@ -91,13 +114,13 @@ export function Logbook() {
           aria-expanded={right}
           onClick={() => setRight(!right)}
         >
-          {right ? 'Hide charts' : 'Forecast accuracy'}
+          {right ? 'Hide charts' : 'Charts'}
         </button>
       </div>
       {right && (
         <div className="mb-4">
           <Suspense fallback={<Loading />}>
-            <ForecastAccuracyCharts batches={all} theme={theme} />
+            <LogbookCharts theme={theme} />
           </Suspense>
         </div>
       )}
@@ -117,8 +140,8 @@ export function Logbook() {
           }
         >
           {search === '' && kind === ''
-            ? 'Every batch is told here once it was on the bench.'
-            : 'Neither a name nor a note says so.'}
+            ? 'Every batch is listed here once it is started.'
+            : 'No name or note matches.'}
         </Empty>
       )}
       {all.length > 0 && (
@@ -156,7 +179,7 @@ interface LineProps {
 function Line({ batch, chosen, onChoose }: LineProps) {
   const theme = useTheme();
   const title = batch.title === '' ? 'Unnamed batch' : batch.title;
-  const day = format(new Date(batch.endedAt ?? batch.startedAt ?? batch.createdAt), 'd MMM yyyy');
+  const day = dates.day(batch.endedAt ?? batch.startedAt ?? batch.createdAt);
   return (
     <li
       style={fruitStyle(batch.fruit, theme)}
@@ -184,8 +207,7 @@ function Line({ batch, chosen, onChoose }: LineProps) {
         <span className="text-sm text-soft">
           {KIND_WORDS[batch.kind as Kind]} · {day}
           {batch.jarsFilled > 0 && ` · ${kitchenFraction(batch.jarsFilled)} jars`}
-          {batch.phase !== 'done' &&
-            ` · ${batch.phase === 'cold' ? 'on the bench' : 'on the stove'}`}
+          {batch.phase !== 'done' && ` · ${batch.phase === 'cold' ? 'planned' : 'on the stove'}`}
           {batch.best !== null && ` · ${RESULT_WORDS[batch.best.result]}, ${batch.best.show}`}
           {batch.score !== null &&
             ` · set ${SET_WORDS[batch.score.set + 2] ?? ''}, taste ${batch.score.taste} of 5`}

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { ImagePlus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
@@ -14,6 +13,7 @@ import {
   writeUnder,
 } from '../../data/photos.js';
 import { newId } from '../../data/ids.js';
+import * as dates from '../../ui/dates.js';
 
 /** A picture on its way; `why` it did not get there. */
 interface OnItsWay {
@@ -100,7 +100,7 @@ export function Photos({
                 </span>
               ) : (
                 <>
-                  <span className="text-bad">not kept: {each.why}</span>
+                  <span className="text-bad">not saved: {each.why}</span>
                   <button type="button" className="btn" onClick={() => void send(each)}>
                     Try again
                   </button>
@@ -183,7 +183,7 @@ function Large({ batchId, photo, title, before, after, onShow }: LargeProps) {
     try {
       await writeUnder(batchId, photo.id, note);
     } catch (error) {
-      toast.error('What you wrote under the photo is not kept yet', {
+      toast.error('What you wrote under the photo is not saved yet', {
         description: wordsOf(error),
         action: { label: 'Try again', onClick: () => void keep() },
       });
@@ -193,15 +193,15 @@ function Large({ batchId, photo, title, before, after, onShow }: LargeProps) {
     try {
       await takePhotoOut(batchId, photo.id, true);
       onShow(undefined);
-      toast('The photo is out', {
+      toast('Photo deleted', {
         action: {
-          label: 'Bring it back',
+          label: 'Undo',
           onClick: () => void takePhotoOut(batchId, photo.id, false),
         },
         duration: UNDO_MS,
       });
     } catch (error) {
-      toast.error('The photo could not be taken out', { description: wordsOf(error) });
+      toast.error('The photo could not be deleted', { description: wordsOf(error) });
     }
   };
   const show = (other: PhotoView | undefined): void => {
@@ -233,7 +233,7 @@ function Large({ batchId, photo, title, before, after, onShow }: LargeProps) {
       />
       <div className="mt-2 flex flex-wrap items-end gap-2">
         <label className="flex min-w-[12rem] flex-1 flex-col gap-1 text-sm text-soft">
-          what it shows · {format(new Date(photo.at), 'd MMM yyyy, HH:mm')}
+          what it shows · {dates.dayYearAndTime(photo.at)}
           <input
             className="input w-full text-base-content"
             maxLength={200}
@@ -253,7 +253,7 @@ function Large({ batchId, photo, title, before, after, onShow }: LargeProps) {
           </>
         )}
         <button type="button" className="btn btn-ghost" onClick={() => void out()}>
-          Take out
+          Delete
         </button>
         <button type="button" className="btn btn-primary" onClick={() => dialog.current?.close()}>
           Close

@@ -1,4 +1,3 @@
-import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { JUDGED, MOST_POINTS, SHOW_RESULTS, type Judged, type ShowResult } from '@idle-kettle/core';
@@ -6,6 +5,8 @@ import { RESULT_WORDS } from '../../batch/words.js';
 import { today } from '../../data/clock.js';
 import { logEvent } from '../../data/log-event.js';
 import type { BatchStory } from './use-batch-story.js';
+import * as dates from '../../ui/dates.js';
+import { isoDay } from '../../data/iso-day.js';
 
 /** What judges look for. Common practice, no source. */
 const LOOKED_FOR: Readonly<Record<Judged, string>> = {
@@ -72,7 +73,7 @@ function Sheet({ told: { batch, outcome } }: { readonly told: BatchStory }) {
       ))}
       {missing.length > 0 && missing.length < JUDGED.length && (
         <li className="py-2 text-watch">
-          Kept once {missing.join(', ')} {missing.length === 1 ? 'has its' : 'have their'} points.
+          Saved once {missing.join(', ')} {missing.length === 1 ? 'has its' : 'have their'} points.
         </li>
       )}
     </ul>
@@ -89,7 +90,7 @@ function Entries({ told: { batch, outcome } }: { readonly told: BatchStory }) {
     <>
       {best && best.result !== 'entered' && (
         <p className="rounded-[12px] border border-line px-3 py-2 font-bold">
-          {best.result === 'first' ? 'The winning version' : 'Prized'}: {RESULT_WORDS[best.result]},{' '}
+          {best.result === 'first' ? 'The winning version' : 'Prize'}: {RESULT_WORDS[best.result]},{' '}
           {best.show}
         </p>
       )}
@@ -98,15 +99,15 @@ function Entries({ told: { batch, outcome } }: { readonly told: BatchStory }) {
           {outcome.shows.map(({ id, show, class: of, on, result }) => (
             <li key={id} className="flex flex-wrap items-center gap-x-3 border-t border-line py-1">
               <span className="flex-1">
-                {show}, {of}, {format(parseISO(on), 'd MMM yyyy')}: {RESULT_WORDS[result]}
+                {show}, {of}, {dates.day(on)}: {RESULT_WORDS[result]}
               </span>
               <button
                 type="button"
                 className="btn btn-ghost"
-                aria-label={`Take out ${show}, ${of}`}
+                aria-label={`Delete ${show}, ${of}`}
                 onClick={() => void logEvent(batch.id, 'undo', { eventId: id })}
               >
-                Take out
+                Delete
               </button>
             </li>
           ))}
@@ -133,7 +134,7 @@ interface EntryForm {
 
 function Entry({ batchId, onDone }: { readonly batchId: string; readonly onDone: () => void }) {
   const { register, handleSubmit, formState } = useForm<EntryForm>({
-    defaultValues: { show: '', class: '', on: format(today(), 'yyyy-MM-dd'), result: 'entered' },
+    defaultValues: { show: '', class: '', on: isoDay(today()), result: 'entered' },
   });
   const { show: wrong } = formState.errors;
   const submit = handleSubmit((entry) => {
@@ -187,7 +188,7 @@ function Entry({ batchId, onDone }: { readonly batchId: string; readonly onDone:
       </label>
       <div className="flex gap-2 self-end">
         <button type="submit" className="btn btn-primary">
-          Keep it
+          Save
         </button>
         <button type="button" className="btn btn-ghost" onClick={onDone}>
           Not now

@@ -1,21 +1,28 @@
-import { format } from 'date-fns';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { Link, useParams } from 'react-router';
-import { firstFruit, MINUTE_MS, outcomeRows } from '@idle-kettle/core';
+import { costOf, firstFruit, MINUTE_MS, outcomeRows } from '@idle-kettle/core';
 import { useTheme } from '../../ui/theme.js';
+import { nameOfLine } from '../../batch/line-edit.js';
+import { useMakeAgain } from '../../batch/new-batch.js';
+import { OutcomeTable } from '../../batch/outcome-table.js';
 import { finishLineName, KIND_WORDS, SET_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useFormats } from '../../ui/preferences.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
-import { RangeTrack } from '../../ui/range-bar.js';
+import { RadioButtons } from '../../ui/radio-buttons.js';
 import { Loading, Page } from '../../ui/page.js';
 import { ShowSheet } from './show-sheet.js';
 import { Photos } from './photos.js';
 import { saidRows } from './said-rows.js';
 import { useBatchStory, type BatchStory } from './use-batch-story.js';
+import { useGear } from '../../batch/use-gear.js';
+import { CostLine } from '../../batch/cost-line.js';
+import { needsOfBatch, useSupplies } from '../../batch/use-supplies.js';
+import { fetchedPart } from '../../ui/fetched-part.js';
+import * as dates from '../../ui/dates.js';
 
-const Curve = lazy(() => import('../../batch/boil-curve.js'));
+const Curve = fetchedPart(() => import('../../batch/boil-curve.js'));
 
 /** One batch as a story, or several side by side. */
 export function Story() {
@@ -69,12 +76,11 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
           </h2>
           <p className="text-soft">
             {KIND_WORDS[document.kind]},{' '}
-            {format(
-              boil.endedAt ?? boil.startedAt ?? new Date(batch.createdAt),
-              'EEEE d MMMM yyyy',
-            )}
+            {dates.longDayAndYear(boil.endedAt ?? boil.startedAt ?? new Date(batch.createdAt))}
           </p>
         </header>
+        <Ingredients told={told} />
+        <Cost told={told} />
         <Planned told={told} />
         {alone && boil.readings.length > 1 && (
           <div className="h-[280px]">
@@ -117,49 +123,36 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
   );
 }
 
-function Planned({ told }: { readonly told: BatchStory }) {
-  const formats = useFormats();
+/** What went in, and the same again in one tap. */
+function Ingredients({ told: { batch } }: { readonly told: BatchStory }) {
+  const again = useMakeAgain();
   return (
-    <table className="w-full text-left">
-      <thead className="text-sm text-soft">
-        <tr>
-          <td />
-          <th scope="col" className="py-1 font-normal">
-            planned
-          </th>
-          <th scope="col" className="py-1 font-normal">
-            happened
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {outcomeRows(told.outcome, formats).map(
-          ({ name, planned = '—', happened = '—', isOff, forecast }) => (
-            <tr key={name} className="border-t border-line">
-              <th scope="row" className="py-2 pr-2 font-normal text-soft">
-                {name}
-              </th>
-              <td className="py-2 pr-4">
-                {planned}
-                {forecast && (
-                  <RangeTrack
-                    range={forecast.planned}
-                    scale={[0, 1.25 * Math.max(forecast.planned.high, forecast.actual)]}
-                    tone={isOff ? 'watch' : 'plain'}
-                    tick={forecast.actual}
-                  />
-                )}
-              </td>
-              <td className={`py-2 font-bold ${isOff ? 'text-watch' : ''}`}>
-                {happened}
-                {isOff && <span className="block text-sm font-normal">not as planned</span>}
-              </td>
-            </tr>
-          ),
-        )}
-      </tbody>
-    </table>
+    <div className="flex flex-wrap items-end justify-between gap-3">
+      <ul aria-label="What went in" className="leading-snug">
+        {batch.document.lines.map((line, i) => (
+          <li key={i}>
+            <strong>{line.amount}</strong> {nameOfLine(line)}
+          </li>
+        ))}
+      </ul>
+      <button type="button" className="btn print:hidden" onClick={() => void again(batch.id)}>
+        Make again
+      </button>
+    </div>
   );
+}
+
+/** What a jar cost, by the prices of today, where the household gave some. */
+function Cost({ told: { batch, boil } }: { readonly told: BatchStory }) {
+  const { kitchen } = usePreferences();
+  const { gear } = useGear();
+  const filled = boil.jarred.reduce((sum, { full, part }) => sum + full + part, 0);
+  const cost = costOf(needsOfBatch(batch, kitchen, filled), filled, useSupplies());
+  return cost ? <CostLine cost={cost} currency={gear.currency} /> : null;
+}
+
+function Planned({ told }: { readonly told: BatchStory }) {
+  return <OutcomeTable rows={outcomeRows(told.outcome, useFormats())} />;
 }
 
 function Said({ told }: { readonly told: BatchStory }) {
@@ -186,38 +179,21 @@ function Score({ told: { batch, outcome } }: { readonly told: BatchStory }) {
   return (
     <section aria-label="Opened and tasted">
       <h3 className="text-lg">Opened and tasted</h3>
-      <div role="radiogroup" aria-label="Set" className="mt-1 flex flex-wrap gap-1.5">
-        {SET_WORDS.map((word, i) => (
-          <button
-            key={word}
-            type="button"
-            role="radio"
-            aria-checked={set === i - 2}
-            className={`btn ${set === i - 2 ? 'btn-neutral' : ''}`}
-            onClick={() => score({ set: i - 2 })}
-          >
-            {word}
-          </button>
-        ))}
-      </div>
-      <div
-        role="radiogroup"
-        aria-label="Taste, of 5"
-        className="mt-2 flex flex-wrap items-center gap-1.5"
-      >
+      <RadioButtons
+        name="Set"
+        options={SET_WORDS.map((word, i) => [String(i - 2), word])}
+        value={set === undefined ? undefined : String(set)}
+        className="mt-1"
+        onChange={(value) => score({ set: Number(value) })}
+      />
+      <div className="mt-2 flex flex-wrap items-center gap-1.5">
         <span className="mr-1 text-soft">taste</span>
-        {[1, 2, 3, 4, 5].map((value) => (
-          <button
-            key={value}
-            type="button"
-            role="radio"
-            aria-checked={taste === value}
-            className={`btn w-12 ${taste === value ? 'btn-neutral' : ''}`}
-            onClick={() => score({ taste: value })}
-          >
-            {value}
-          </button>
-        ))}
+        <RadioButtons
+          name="Taste, of 5"
+          options={['1', '2', '3', '4', '5'].map((value) => [value, value])}
+          value={taste === undefined ? undefined : String(taste)}
+          onChange={(value) => score({ taste: Number(value) })}
+        />
       </div>
       {set !== undefined && set !== 0 && (
         <p className="mt-2 text-soft">

@@ -1,5 +1,6 @@
-import { format, isSameDay } from 'date-fns';
+import { isSameDay } from 'date-fns';
+import * as dates from '../../ui/dates.js';
 
 /** A time of a plan, with its day unless it is today's. */
 export const clockOf = (at: number, now: number): string =>
-  format(at, isSameDay(at, now) ? 'HH:mm' : 'EEE HH:mm');
+  isSameDay(at, now) ? dates.time(at) : dates.weekdayAndTime(at);

@@ -22,9 +22,9 @@ export function Crew({ crew, names, plan, now, onCrew }: CrewProps) {
         {crew.map((name, i) => (
           <input
             key={i}
-            aria-label={`Name of hand ${i + 1}`}
+            aria-label={`Name of helper ${i + 1}`}
             className="input w-36"
-            placeholder={`hand ${i + 1}`}
+            placeholder={`helper ${i + 1}`}
             maxLength={30}
             value={name}
             onChange={(event) => onCrew(crew.map((was, k) => (k === i ? event.target.value : was)))}

@@ -1,8 +1,8 @@
-import { format } from 'date-fns';
 import type { Attention, Schedule, Timed } from '@idle-kettle/core';
 import { capital } from '../../ui/sentence.js';
 import { lengthWords } from '../../ui/length-words.js';
 import { MINUTE_MS, HOUR_MS } from '@idle-kettle/core';
+import * as dates from '../../ui/dates.js';
 
 const WIDTH = 780;
 const ROW = 30;
@@ -43,7 +43,7 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
     <figure>
       <svg
         role="img"
-        aria-label={`From ${format(from, 'HH:mm')} to ${format(until, 'HH:mm')}: ${rows.map((attention) => `${ATTENTION_WORDS[attention]} ${lengthWords(minutes(shown, attention))}`).join(', ')}`}
+        aria-label={`From ${dates.time(from)} to ${dates.time(until)}: ${rows.map((attention) => `${ATTENTION_WORDS[attention]} ${lengthWords(minutes(shown, attention))}`).join(', ')}`}
         viewBox={`0 0 ${WIDTH} ${height + 26}`}
         className="w-full"
       >
@@ -71,7 +71,7 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
                   {...FILLS[attention]}
                   fillOpacity={step.doneAt === undefined ? FILLS[attention].opacity : 0.15}
                 >
-                  <title>{`${format(step.start, 'HH:mm')} ${capital(step.text)}`}</title>
+                  <title>{`${dates.time(step.start)} ${capital(step.text)}`}</title>
                 </rect>
               ))}
           </g>
@@ -87,7 +87,7 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
               className="hidden md:block"
               fill="var(--soft)"
             >
-              {format(at, 'HH:mm')}
+              {dates.time(at)}
             </text>
           </g>
         ))}
@@ -106,7 +106,7 @@ export function PlanStrip({ plan, now }: { readonly plan: Schedule; readonly now
       {/* Drawn as small as a phone the hours could not be read. */}
       <div aria-hidden="true" className="flex justify-between text-sm text-soft md:hidden">
         {[from, (from + until) / 2, until].map((at) => (
-          <span key={at}>{format(at, 'HH:mm')}</span>
+          <span key={at}>{dates.time(at)}</span>
         ))}
       </div>
       <figcaption className="mt-1 flex flex-wrap gap-x-4 text-sm text-soft">

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { shortcutTarget } from '../../ui/shortcuts.js';
 import { Link } from 'react-router';
 import { gearFor, planOfBatch, type Timed, MINUTE_MS } from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
@@ -54,7 +55,7 @@ function Laid() {
   );
   const busy = useBusy(id, now);
   const names = useMemo(
-    () => crew.map((name, i) => (name.trim() === '' ? `hand ${i + 1}` : name.trim())),
+    () => crew.map((name, i) => (name.trim() === '' ? `helper ${i + 1}` : name.trim())),
     [crew],
   );
   if (!balance || !plan) return null;
@@ -105,9 +106,12 @@ function Laid() {
                 </li>
               ))}
             </ul>
+            <Link to="/shopping" className="link mt-2 inline-block print:hidden">
+              Shopping list of all planned batches
+            </Link>
           </Notice>
-          <Link to="../boil" className="btn btn-primary print:hidden">
-            To the stove
+          <Link to="../boil" className="btn btn-primary print:hidden" {...shortcutTarget('start')}>
+            Start cooking
           </Link>
         </div>
       </div>

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { CalendarPlus, Printer, TriangleAlert } from 'lucide-react';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
@@ -22,6 +21,7 @@ import { asCalendar } from './calendar.js';
 import { Clashes } from './clashes.js';
 import { clockOf } from './clock-of.js';
 import { PlanStrip } from './plan-strip.js';
+import * as dates from '../../ui/dates.js';
 
 interface WhenProps {
   readonly plan: BatchPlan;
@@ -59,9 +59,9 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
   const { low, high } = schedule.ready;
   return (
     <section aria-label="When" className="panel p-4">
-      <div className="flex flex-wrap items-end gap-3">
+      <div className="flex flex-wrap items-end gap-3 print:hidden">
         <label className="flex flex-col gap-1 text-sm text-soft">
-          I wish
+          Start or finish
           <select
             className="select w-56 text-base-content"
             value={wish.by}
@@ -73,7 +73,7 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
               })
             }
           >
-            <option value="start">to begin at</option>
+            <option value="start">start at</option>
             <option value="ready">jars on the counter by</option>
           </select>
         </label>
@@ -82,7 +82,7 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
           <input
             type="datetime-local"
             className="input w-56 text-base-content"
-            value={format(wish.at, "yyyy-MM-dd'T'HH:mm")}
+            value={dates.fieldValue(wish.at)}
             onChange={(event) => {
               const at = new Date(event.target.value).getTime();
               if (Number.isFinite(at)) set({ ...wish, at });
@@ -90,7 +90,7 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
           />
         </label>
         <label className="flex flex-col gap-1 text-sm text-soft">
-          pairs of hands
+          people
           <input
             type="number"
             min={1}
@@ -141,7 +141,7 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
       {schedule.late > 5 && (
         <p className="mt-1 flex items-center gap-2 text-watch">
           <TriangleAlert aria-hidden="true" className="size-5 shrink-0" />
-          That is about {schedule.late} min later than wished. More hands, fewer jars, or another
+          That is about {schedule.late} min later than planned. More people, fewer jars, or another
           day.
         </p>
       )}
@@ -151,7 +151,7 @@ export function When({ plan: { steps, wish, schedule }, crew, busy, now, onCrew 
           <span>
             Falls in the night and may not be left alone:{' '}
             {atNight.map(({ text }) => text).join('; ')}. Only a slow cooker, a soak or a drip goes
-            on overnight. Choose another time, or put it away for the night.
+            on overnight. Choose another time, or pause it for the night.
           </span>
         </p>
       )}

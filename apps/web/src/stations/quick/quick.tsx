@@ -97,7 +97,7 @@ export function Quick() {
   return (
     <Page
       title="Quick answer"
-      lead="Type or paste a few lines, a whole recipe, a page or a file. Nothing is kept until you say so."
+      lead="Type or paste a few lines, a whole recipe, a page or a file. Nothing is saved until you say so."
     >
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <section aria-label="What goes in" className="panel p-4">
@@ -357,7 +357,7 @@ function SaveFormula({
       toast.success(`“${document.title}” is in your formulas`);
     } catch (error) {
       toast.error(
-        error instanceof Error ? error.message : 'The server does not answer; nothing was kept',
+        error instanceof Error ? error.message : 'The server does not answer; nothing was saved',
       );
     }
   };
@@ -371,7 +371,7 @@ function SaveFormula({
         Make it a batch
       </button>
       <button type="button" className="btn" disabled={!whole} onClick={() => void keep()}>
-        Keep as a formula
+        Save as a formula
       </button>
     </div>
   );

@@ -51,8 +51,8 @@ export function ReadLines({
       </h3>
       {open > 0 && (
         <p role="status" className="text-sm text-bad">
-          {open === 1 ? '1 line needs an answer' : `${open} lines need an answer`}: until then the
-          verdict is not for the shelf.
+          {open === 1 ? '1 line needs an answer' : `${open} lines need an answer`}: until then it is
+          not for the shelf.
         </p>
       )}
       <ul className="mt-1 text-sm">

@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import { format, parseISO } from 'date-fns';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import type { FrozenFruitView, SaveFrozenFruit } from '@idle-kettle/contract';
@@ -10,6 +9,8 @@ import { keys, queryClient } from '../../data/queries.js';
 import { useFormats } from '../../ui/preferences.js';
 import { sentence } from '../../ui/sentence.js';
 import { newId } from '../../data/ids.js';
+import * as dates from '../../ui/dates.js';
+import { isoDay } from '../../data/iso-day.js';
 
 /** Fruit as it is typed: an amount that weighs something, and what it is. */
 function readFruit(text: string): Pick<SaveFrozenFruit, 'ingredient' | 'mass_kg'> | string {
@@ -40,7 +41,7 @@ async function change(
     await act();
     await ask();
     toast(done, {
-      action: { label: 'Take it back', onClick: () => void back().then(ask) },
+      action: { label: 'Undo', onClick: () => void back().then(ask) },
       duration: 8000,
     });
     return true;
@@ -71,7 +72,7 @@ export function Freezer() {
     const read = readFruit(text);
     if (typeof read === 'string') return setError('text', { message: read });
     const id = newId();
-    const body = { ...read, note: note.trim(), frozenOn: format(today(), 'yyyy-MM-dd') };
+    const body = { ...read, note: note.trim(), frozenOn: isoDay(today()) };
     const done = await change(
       () => save(id, body),
       `${text.trim()} in the freezer`,
@@ -92,7 +93,7 @@ export function Freezer() {
                 {formats.mass(body.mass_kg)} {nameOf(body.ingredient)}
               </span>
               <span className="block text-sm text-soft">
-                since {format(parseISO(body.frozenOn), 'd MMM yyyy')}
+                since {dates.day(body.frozenOn)}
                 {body.note !== '' && `, ${body.note}`}
               </span>
             </span>

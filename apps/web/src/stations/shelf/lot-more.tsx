@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { LotView } from '@idle-kettle/contract';
 import { canGo } from '@idle-kettle/core';
 import { takeOffList } from '../../data/shelf.js';
-import { take, transfer } from './jar-moves.js';
+import { take, transfer } from '../../batch/jar-moves.js';
 
 const COLD = [
   ['fridge', 'To the fridge'],
@@ -102,7 +102,7 @@ export function LotMore({ lot, onDone }: LotMoreProps) {
           disabled={!good}
           onClick={done(() => take(lot, many, 'discarded', { note: why.trim() }))}
         >
-          Throw out
+          Throw away
         </button>
         <button
           type="button"
@@ -114,10 +114,10 @@ export function LotMore({ lot, onDone }: LotMoreProps) {
         </button>
       </div>
       <p className="mt-1 text-sm text-soft">
-        A bulging lid, spurting, an off smell, mould or ferment: throw it out without tasting.
+        A bulging lid, spurting, an off smell, mould or ferment: throw it away without tasting.
       </p>
       <button type="button" className="btn btn-ghost mt-2" onClick={done(() => takeOffList([lot]))}>
-        Put away by mistake: take them off the list
+        On the shelf by mistake: remove from the list
       </button>
     </div>
   );

@@ -1,55 +1,13 @@
-import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import type { LotView } from '@idle-kettle/contract';
 import { useTheme } from '../../ui/theme.js';
-import { today } from '../../data/clock.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
 import { JarPicture, jarName, partWords } from '../../ui/jar-picture.js';
-import { sentence } from '../../ui/sentence.js';
-import { daysLeft } from './days-left.js';
-import { recount, take, transfer } from './jar-moves.js';
+import { recount, take, transfer } from '../../batch/jar-moves.js';
+import { drawnFill, isBegun } from '../../batch/lot-state.js';
+import { Kept, SealWords } from './kept.js';
 import { LotMore } from './lot-more.js';
-
-const day = (iso: string): string => format(parseISO(iso), 'd MMM yyyy');
-
-/** Where the jars belong and until when, and why where it is not the shelf. */
-function Kept({ lot }: { readonly lot: LotView }) {
-  const { verdict, reason, bestBefore } = lot.keeping;
-  if (verdict === 'stop')
-    return <p className="text-sm text-bad">Throw away, do not taste: {sentence(reason)}</p>;
-  const past = daysLeft(lot, today()) < 0;
-  const until =
-    bestBefore === null
-      ? ''
-      : ` ${past ? 'Its best was over on' : 'Best before'} ${day(bestBefore)}.`;
-  if (verdict === 'shelf')
-    return (
-      <p className={`text-sm ${past ? 'text-watch' : 'text-good'}`}>
-        Shelf: cool, dark, dry.{until}
-      </p>
-    );
-  if (verdict === 'freezer') return <p className="text-sm text-good">Frozen.{until}</p>;
-  return (
-    <p className="text-sm text-watch">
-      Fridge, or freeze: {sentence(reason)}
-      {until}
-    </p>
-  );
-}
-
-function SealWords({ lot: { seals, batchId } }: { readonly lot: LotView }) {
-  if (seals.open === 0 && (seals.state === 'none' || seals.state === 'sealed')) return null;
-  const cooling =
-    seals.state === 'due' ? 'Their lids are to be pressed' : 'Cooling: lids to be pressed tomorrow';
-  return (
-    <p className="text-sm">
-      <Link to={`/batches/${batchId}/jar`} className="underline">
-        {seals.open > 0 ? 'Not all have sealed: see to it' : cooling}
-      </Link>
-    </p>
-  );
-}
+import * as dates from '../../ui/dates.js';
 
 interface LotsProps {
   readonly lots: readonly LotView[];
@@ -71,7 +29,7 @@ export function Lots({ lots, counting = false }: LotsProps) {
 function Lot({ lot, counting }: { readonly lot: LotView; readonly counting: boolean }) {
   const theme = useTheme();
   const [more, setMore] = useState(false);
-  const begun = lot.keptIn === 'opened' || lot.partFill !== null;
+  const begun = isBegun(lot);
   const place =
     lot.keptIn === 'opened'
       ? 'opened'
@@ -79,20 +37,16 @@ function Lot({ lot, counting }: { readonly lot: LotView; readonly counting: bool
   return (
     <li style={fruitStyle(lot.fruit, theme)} className="border-b border-line py-3 last:border-b-0">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <JarPicture
-          size={lot.size}
-          fill={lot.partFill ?? (lot.keptIn === 'opened' ? 0.6 : 1)}
-          scale={62}
-        />
+        <JarPicture size={lot.size} fill={drawnFill(lot)} scale={62} />
         <div className="min-w-[11rem] flex-1">
           <p className="display text-lg leading-tight">{lot.title}</p>
           <p className="text-sm text-soft">
             {jarName(lot.size, 1)}
-            {lot.partFill !== null && `, ${partWords(lot.partFill)}`} · made {day(lot.madeOn)}
+            {lot.partFill !== null && `, ${partWords(lot.partFill)}`} · made {dates.day(lot.madeOn)}
             {place !== '' && ` · ${place}`}
             {lot.keptSince !== null &&
               lot.keptIn !== null &&
-              ` since ${format(parseISO(lot.keptSince), 'd MMM')}`}
+              ` since ${dates.dayAndMonth(lot.keptSince)}`}
           </p>
           <Kept lot={lot} />
           <SealWords lot={lot} />

@@ -1,12 +1,12 @@
-import { format, parseISO } from 'date-fns';
 import { Link } from 'react-router';
 import type { StricterLot } from '@idle-kettle/contract';
 import { request } from '../../data/api.js';
 import { keys, queryClient } from '../../data/queries.js';
-import { STORAGE_WORDS } from '../../batch/readouts.js';
+import { FILLED_STORAGE_WORDS } from '../../batch/readouts.js';
 import { jarsOf } from '../../ui/jar-picture.js';
 import { Notice } from '../../ui/notice.js';
 import { sentence } from '../../ui/sentence.js';
+import * as dates from '../../ui/dates.js';
 
 /**
  * Jars that keep less well than was thought when they were put away: which, where, to whom some were
@@ -52,10 +52,9 @@ function StricterNotice({ was, lot, given }: StricterLot) {
       }
     >
       <p>
-        {jarsOf(String(lot.count), lot.size, lot.count)} of{' '}
-        {format(parseISO(lot.madeOn), 'd MMM yyyy')}
-        {where}: put away as {STORAGE_WORDS[was].word.toLowerCase()}, now{' '}
-        <strong>{STORAGE_WORDS[lot.keeping.verdict].word.toLowerCase()}</strong>.{' '}
+        {jarsOf(String(lot.count), lot.size, lot.count)} of {dates.day(lot.madeOn)}
+        {where}: was {FILLED_STORAGE_WORDS[was].word.toLowerCase()}, now{' '}
+        <strong>{FILLED_STORAGE_WORDS[lot.keeping.verdict].word.toLowerCase()}</strong>.{' '}
         {sentence(lot.keeping.reason)}
       </p>
       {given.length > 0 && (

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { format, setMonth } from 'date-fns';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { YearUseView } from '@idle-kettle/contract';
 import { readFormula, yearNeeds, yearPlan, type YearAhead } from '@idle-kettle/core';
@@ -11,11 +11,12 @@ import { fruitStyle } from '../../ui/fruit-colour.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
+import { useGear } from '../../batch/use-gear.js';
 import { Freezer } from './freezer.js';
+import { YearBar, YearRing } from './year-ring.js';
+import * as dates from '../../ui/dates.js';
 
 const jars = (n: number): string => `${Math.round(n)} ${Math.round(n) === 1 ? 'jar' : 'jars'}`;
-const monthName = (month: number): string =>
-  format(setMonth(new Date(2026, 0, 1), month - 1), 'MMMM');
 
 /** How long what is left will last, in words. */
 function lasts(days: number): string {
@@ -28,20 +29,26 @@ function lasts(days: number): string {
 export function Year() {
   const { southern, kitchen } = usePreferences();
   const formats = useFormats();
+  const { gear } = useGear();
   const uses = useQuery({
     queryKey: [...keys.shelf, 'year'],
     queryFn: () => request<YearUseView[]>('GET', '/shelf/year'),
   });
-  const all = uses.data ?? [];
+  const all = (uses.data ?? []).map((use) => ({
+    ...use,
+    stated: gear.jarsWanted?.find(({ of }) => of === keyOf(use))?.jars,
+  }));
   const rows = yearPlan(all, today().getMonth() + 1, southern);
   const toMake = rows
     .filter(({ batches }) => batches > 0)
     .map((row) => ({ ...row, formula: readFormula(row.document, kitchen).formula }));
   const { lids, sugar_kg, pectin } = yearNeeds(toMake);
+  const batches = toMake.reduce((sum, row) => sum + row.batches, 0);
   return (
     <Page
       title="The year"
-      lead="What this household gets through, what is left of it, and what to make in which season so that it lasts."
+      isWide
+      lead="Pale: when the fruit is there. Line: how long your jars last."
       actions={
         <Link to="/shelf" className="btn">
           To the shelf
@@ -58,83 +65,161 @@ export function Year() {
         <Empty
           title="No jars yet"
           action={
-            <Link to="/" className="btn btn-primary">
-              To today
+            <Link to="/formulas" className="btn btn-primary">
+              What is in season?
             </Link>
           }
         >
-          Once jars are put up, eaten and given away, their year is told here.
+          Once jars are made, eaten and given away, their year is shown here.
         </Empty>
       )}
-      {toMake.length > 0 && (
-        <section aria-label="To have ready" className="panel mb-4 p-4">
-          <h2 className="text-xl">For all of it</h2>
-          <p>
-            {lids} lids (and a band for each jar that has none), {formats.mass(sugar_kg)} of sugar
-            {pectin.map(({ name, mass_kg }) => `, ${formats.mass(mass_kg)} of ${name}`).join('')}.
-          </p>
-        </section>
-      )}
       {rows.length > 0 && (
-        <ul aria-label="By fruit" className="grid gap-3 md:grid-cols-2">
-          {rows.map((row) => (
-            <Row key={row.batchId} row={row} />
-          ))}
-        </ul>
+        <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(300px,360px)]">
+          <div className="hidden min-w-0 items-start justify-center self-start md:flex lg:sticky lg:top-[calc(var(--head,0px)+8px)]">
+            <YearRing
+              rows={rows}
+              southern={southern}
+              middle={{
+                large:
+                  batches === 0 ? 'enough' : `${batches} ${batches === 1 ? 'batch' : 'batches'}`,
+                small: 'to last the year',
+              }}
+            />
+          </div>
+          <div className="min-w-0">
+            <section aria-label="To buy for all of it">
+              {toMake.length > 0 && (
+                <p className="border-b border-line pb-3">
+                  <strong>
+                    {batches} {batches === 1 ? 'batch' : 'batches'} to last the year:
+                  </strong>{' '}
+                  {lids} lids, {formats.mass(sugar_kg)} of sugar
+                  {pectin
+                    .map(({ name, mass_kg }) => `, ${formats.mass(mass_kg)} of ${name}`)
+                    .join('')}
+                  .
+                </p>
+              )}
+            </section>
+            <ul aria-label="By fruit">
+              {rows.map((row) => (
+                <Row key={row.batchId} row={row} southern={southern} />
+              ))}
+            </ul>
+          </div>
+        </div>
       )}
       <Freezer />
     </Page>
   );
 }
 
+/** What jars a year are stated of: kind and fruit. */
+const keyOf = ({ document, fruit, title }: YearUseView): string =>
+  `${document.kind} ${fruit ?? title}`.slice(0, 120);
+
 /** How many batches to make of it and when, or why none. */
-function makeWords({ batches, perBatch, now, from, aYear }: YearAhead & YearUseView): string {
-  if (batches === 0)
-    return aYear === undefined
-      ? 'Available after two months.'
-      : 'What is left is enough for the year.';
+function makeWords({ batches, perBatch, now, from, aYear, days }: YearAhead & YearUseView): string {
+  if (aYear === undefined)
+    return `Its pace shows after two months; the first was made ${days} ${days === 1 ? 'day' : 'days'} ago.`;
+  if (batches === 0) return 'Enough for the year.';
   const make = `Make ${batches} ${batches === 1 ? 'batch' : 'batches'} of ${perBatch}`;
-  if (now) return `${make}, its fruit is in season now.`;
-  return from === undefined ? `${make}.` : `${make}, from ${monthName(from)} on.`;
+  if (now) return `${make}, in season now.`;
+  return from === undefined ? `${make}.` : `${make}, from ${dates.monthName(from)} on.`;
 }
 
-function Row({ row }: { readonly row: YearAhead & YearUseView }) {
+interface RowProps {
+  readonly row: YearAhead & YearUseView;
+  readonly southern: boolean;
+}
+
+function Row({ row, southern }: RowProps) {
   const theme = useTheme();
-  const { title, fruit, aYear, left, lastsDays, batches, days, batchId } = row;
-  const share = aYear === undefined || aYear === 0 ? 1 : Math.min(left / aYear, 1);
+  const { title, fruit, left, lastsDays, batches, batchId } = row;
   return (
-    <li style={fruitStyle(fruit, theme)} className="panel overflow-hidden">
-      <div className="flex h-full">
-        <span aria-hidden="true" className="w-2 shrink-0" style={{ background: 'var(--fruit)' }} />
-        <div className="min-w-0 flex-1 p-4">
-          <h2 className="display truncate text-lg">{title}</h2>
-          {aYear === undefined ? (
-            <p className="text-soft">
-              {jars(left)} left. Too early to tell: the first of it was made {days}{' '}
-              {days === 1 ? 'day' : 'days'} ago.
-            </p>
-          ) : (
-            <p>
-              <strong>{jars(aYear)} a year</strong>, {left} left
-              {lastsDays !== undefined && `, ${lasts(lastsDays)}`}.
-            </p>
-          )}
-          {aYear !== undefined && (
-            <div aria-hidden="true" className="mt-2 h-2 rounded-full bg-base-300">
-              <div
-                className="h-2 rounded-full"
-                style={{ width: `${share * 100}%`, background: 'var(--fruit)' }}
-              />
-            </div>
-          )}
-          <p className={`mt-2 ${batches > 0 ? 'font-semibold' : 'text-soft'}`}>{makeWords(row)}</p>
-          <p className="mt-1 text-sm">
-            <Link to={`/batches/${batchId}/shelf`} className="underline">
-              The latest batch of it
+    <li style={fruitStyle(fruit, theme)} className="flex gap-3 border-b border-line py-2.5">
+      <span
+        aria-hidden="true"
+        className="w-3 shrink-0 self-stretch rounded-full"
+        style={{ background: 'var(--fruit)' }}
+      />
+      <div className="min-w-0 flex-1 leading-snug">
+        <div className="flex items-start justify-between gap-2">
+          <h2 className="font-sans text-base font-semibold">
+            <Link to={`/batches/${batchId}/shelf`} className="hover:underline">
+              {title}
             </Link>
-          </p>
+          </h2>
+          <JarsAYear row={row} />
         </div>
+        <p className="text-soft">
+          {left === 0 ? 'None left' : `${jars(left)} left`}
+          {left > 0 && lastsDays !== undefined && `, ${lasts(lastsDays)}`}.{' '}
+          <span className={batches > 0 ? 'font-semibold text-base-content' : ''}>
+            {makeWords(row)}
+          </span>
+        </p>
+        <YearBar row={row} southern={southern} />
       </div>
     </li>
+  );
+}
+
+/** Jars a year, as stated here or learned from what was used. */
+function JarsAYear({ row }: { readonly row: YearAhead & YearUseView }) {
+  const { change } = useGear();
+  const [text, setText] = useState<string>();
+  const of = keyOf(row);
+  const state = (count: number | undefined): void => {
+    change((gear) => ({
+      ...gear,
+      jarsWanted: [
+        ...(gear.jarsWanted ?? []).filter((each) => each.of !== of),
+        ...(count === undefined ? [] : [{ of, jars: count }]),
+      ],
+    }));
+    setText(undefined);
+  };
+  if (text === undefined)
+    return (
+      <button
+        type="button"
+        className="-mt-1.5 flex min-h-[44px] shrink-0 cursor-pointer flex-col items-end justify-center text-right text-sm leading-tight"
+        aria-label={`Jars a year of ${row.title}: change`}
+        onClick={() => setText(row.aYear === undefined ? '' : String(Math.round(row.aYear)))}
+      >
+        {row.aYear !== undefined && <strong className="text-base">{jars(row.aYear)}</strong>}
+        <span className="text-soft underline">
+          {row.aYear === undefined ? 'jars a year?' : 'a year'}
+          {row.stated !== undefined && ', stated'}
+        </span>
+      </button>
+    );
+  const isRight = /^\d{0,3}$/.test(text.trim());
+  return (
+    <form
+      className="flex items-center gap-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isRight) state(text.trim() === '' ? undefined : Number(text));
+      }}
+    >
+      <input
+        // Opened by a tap of the person, so the focus may follow.
+        ref={(field) => field?.focus()}
+        inputMode="numeric"
+        aria-label={`Jars a year of ${row.title}; empty: as they are used`}
+        aria-invalid={!isRight}
+        className={`input w-16 text-center ${isRight ? '' : 'input-error'}`}
+        maxLength={3}
+        placeholder="auto"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={({ key }) => key === 'Escape' && setText(undefined)}
+      />
+      <button type="submit" className="btn btn-secondary px-3" disabled={!isRight}>
+        Save
+      </button>
+    </form>
   );
 }

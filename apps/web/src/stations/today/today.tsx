@@ -1,27 +1,46 @@
-import { format } from 'date-fns';
+import { Suspense } from 'react';
 import { Plus, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import type { BatchSummary } from '@idle-kettle/contract';
-import { kitchenFraction, DAY_MS } from '@idle-kettle/core';
+import { boilingPointAt, kitchenFraction, DAY_MS } from '@idle-kettle/core';
 import { useTheme } from '../../ui/theme.js';
 import { useNewBatch } from '../../batch/new-batch.js';
-import { KIND_WORDS } from '../../batch/words.js';
-import { ApiProblem, request } from '../../data/api.js';
+import { deleteBatches } from '../../batch/delete-batches.js';
 import { useKitchenInUse } from '../../data/kitchens.js';
-import { keys, queryClient, useBatches } from '../../data/queries.js';
+import { useBatches } from '../../data/queries.js';
 import { fruitStyle } from '../../ui/fruit-colour.js';
-import { useFormats } from '../../ui/preferences.js';
+import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { Notice } from '../../ui/notice.js';
-import { clock, useNow } from '../../ui/now.js';
-import { Empty, Loading, Page } from '../../ui/page.js';
+import { Loading, Page } from '../../ui/page.js';
 import { now as clockNow } from '../../data/clock.js';
+import { StoveTop } from './stove-top.js';
+import { Card, jarsFilledWords, LidsToCheck, RunningLow, UseFirst } from './today-cards.js';
+import { fetchedPart } from '../../ui/fetched-part.js';
+import * as dates from '../../ui/dates.js';
 
-const SHOWN_FINISHED = 8;
+// The starters are many; a household that has made something needs none of them here.
+const FirstSteps = fetchedPart(() => import('./first-steps.js'));
+
+const SHOWN_FINISHED = 5;
 /** So long Today asks for lids to be pressed; the shelf says it for ever. */
 const ASKED_FOR_MS = 14 * DAY_MS;
 
-/** What is on the stove, on the bench, and lately finished. */
+/** The day, and where the kitchen stands. */
+function Where() {
+  const { kitchen, isPlaceKnown } = usePreferences();
+  const formats = useFormats();
+  const { altitude_m } = kitchen;
+  return (
+    <>
+      {dates.longDay(clockNow())}
+      {isPlaceKnown &&
+        altitude_m !== undefined &&
+        `, ${formats.altitude(altitude_m)}, water boils at ${formats.temperature(boilingPointAt(kitchen).boilingPoint_C.mid)}`}
+    </>
+  );
+}
+
+/** What is on the stove, what wants doing, and lately finished. */
 export function Today() {
   const batches = useBatches();
   const kitchen = useKitchenInUse();
@@ -35,6 +54,7 @@ export function Today() {
   const pressFor = ({ sealsDueAt }: BatchSummary): number =>
     sealsDueAt === null ? -1 : clockNow() - Date.parse(sealsDueAt);
   const toPress = all.filter((batch) => pressFor(batch) >= 0 && pressFor(batch) < ASKED_FOR_MS);
+  const cooling = all.filter((batch) => batch.sealsDueAt !== null && pressFor(batch) < 0);
   const over = all.filter((batch) => batch.phase === 'done' && !toPress.includes(batch));
   const toJar = over.filter((batch) => !batch.onShelf);
   const finished = over.filter((batch) => batch.onShelf);
@@ -43,16 +63,20 @@ export function Today() {
       <Plus aria-hidden="true" className="size-5" /> New batch
     </button>
   );
+  const startHere = (
+    <button type="button" className="btn" onClick={() => void newBatch()}>
+      Start cooking
+    </button>
+  );
   return (
-    <Page title="Today" lead={format(clockNow(), 'EEEE d MMMM')} actions={start}>
+    <Page title="Today" lead={<Where />} actions={start} isWide>
       {batches.isPending && !batches.isError && <Loading />}
       {batches.isError && all.length === 0 && (
         <Notice title="The batches cannot be fetched" tone="care">
-          The server does not answer. You can lay out a new batch; it is sent when the server is
-          back.
+          The server does not answer. You can start a new batch; it is sent when the server is back.
         </Notice>
       )}
-      {kitchen?.altitude_m === null && (
+      {kitchen?.altitude_m === null && all.length > 0 && (
         <div className="mb-5">
           <Notice
             title="No altitude yet"
@@ -66,139 +90,72 @@ export function Today() {
           </Notice>
         </div>
       )}
-      {batches.isSuccess && all.length === 0 && (
-        <Empty title="The stove is cold" action={start}>
-          Weigh your fruit, lay out a batch, and see the sugar, the temperature to stop at and the
-          jars to have hot.
-        </Empty>
+      {batches.isSuccess && all.length === 0 && kitchen && (
+        <Suspense fallback={<Loading />}>
+          <FirstSteps kitchen={kitchen} />
+        </Suspense>
       )}
-      <div className="flex flex-col gap-7">
-        <Group title="On the stove" batches={withPanAndBurner}>
-          {(batch) => <StoveCard key={batch.id} batch={batch} />}
-        </Group>
-        <Group title="Done, to be jarred" batches={toJar}>
-          {(batch) => (
-            <LineCard
-              key={batch.id}
-              batch={batch}
-              to="jar"
-              note={
-                batch.jarsFilled > 0
-                  ? `${kitchenFraction(batch.jarsFilled)} jars counted`
-                  : 'no jars counted yet'
-              }
-            />
-          )}
-        </Group>
-        <Group title="Lids to press" batches={toPress}>
-          {(batch) => (
-            <LineCard
-              key={batch.id}
-              batch={batch}
-              to="jar"
-              note={`${kitchenFraction(batch.jarsFilled)} jars have cooled`}
-            />
-          )}
-        </Group>
-        <Group title="On the bench" batches={onBench}>
-          {(batch) => (
-            <LineCard
-              key={batch.id}
-              batch={batch}
-              to="balance"
-              note={`laid out ${format(new Date(batch.createdAt), 'd MMM')}`}
-              removable
-            />
-          )}
-        </Group>
-        <Group title="Lately finished" batches={finished.slice(0, SHOWN_FINISHED)}>
-          {(batch) => (
-            <LineCard
-              key={batch.id}
-              batch={batch}
-              to="shelf"
-              note={`${kitchenFraction(batch.jarsFilled)} jars${batch.endedAt ? `, ${format(new Date(batch.endedAt), 'd MMM yyyy')}` : ''}`}
-            />
-          )}
-        </Group>
+      {all.length > 0 && (
+        <StoveTop cooking={withPanAndBurner} toJar={over} kitchen={kitchen} start={startHere} />
+      )}
+      <div className={`mt-2 gap-4 md:columns-2 lg:columns-3 ${batches.isLoading ? 'hidden' : ''}`}>
+        {toPress.map((batch) => (
+          <LidsToCheck key={batch.id} batch={batch} />
+        ))}
+        {toJar.length > 0 && (
+          <Card title="To be jarred">
+            {toJar.map((batch) => (
+              <LineOf key={batch.id} batch={batch} to="jar" note={jarsFilledWords(batch)} />
+            ))}
+          </Card>
+        )}
+        <UseFirst />
+        <RunningLow />
+        {onBench.length > 0 && (
+          <Card title="Planned">
+            {onBench.map((batch) => (
+              <LineOf
+                key={batch.id}
+                batch={batch}
+                to="balance"
+                note={plannedWords(batch)}
+                removable
+              />
+            ))}
+          </Card>
+        )}
+        {cooling.map((batch) => (
+          <LidsToCheck key={batch.id} batch={batch} />
+        ))}
+        {finished.length > 0 && (
+          <Card title="Lately finished">
+            {finished.slice(0, SHOWN_FINISHED).map((batch) => (
+              <LineOf
+                key={batch.id}
+                batch={batch}
+                to="shelf"
+                note={`${kitchenFraction(batch.jarsFilled)} jars${batch.endedAt ? `, ${dates.day(batch.endedAt)}` : ''}`}
+              />
+            ))}
+            <Link to="/logbook" className="mt-1 flex min-h-[44px] items-center underline">
+              The logbook
+            </Link>
+          </Card>
+        )}
       </div>
     </Page>
   );
 }
 
-function Group({
-  title,
-  batches,
-  children,
-}: {
-  readonly title: string;
-  readonly batches: readonly BatchSummary[];
-  readonly children: (batch: BatchSummary) => React.ReactNode;
-}) {
-  if (batches.length === 0) return null;
-  return (
-    <section aria-label={title}>
-      <h2 className="mb-2 text-xl">{title}</h2>
-      <div className="grid gap-3 md:grid-cols-2">{batches.map(children)}</div>
-    </section>
-  );
+/** When it is to be ready or begun; when it was laid out where that was not said. */
+function plannedWords({ planned, createdAt }: BatchSummary): string {
+  if (planned)
+    return `${planned.by === 'ready' ? 'ready' : 'start'} ${dates.weekdayDayAndTime(planned.at)}`;
+  return `laid out ${dates.dayAndMonth(createdAt)}`;
 }
 
-function StoveCard({ batch }: { readonly batch: BatchSummary }) {
-  const theme = useTheme();
-  const now = useNow();
-  const formats = useFormats();
-  const started = batch.startedAt === null ? now : Date.parse(batch.startedAt);
-  const missing =
-    batch.lastReading && batch.gelTemperature_C !== null
-      ? batch.gelTemperature_C - batch.lastReading.temperature_C
-      : null;
-  return (
-    <Link
-      to={`/batches/${batch.id}/boil`}
-      style={fruitStyle(batch.fruit, theme)}
-      className="panel flex gap-4 overflow-hidden hover:border-secondary md:col-span-2"
-    >
-      <span aria-hidden="true" className="w-3 shrink-0" style={{ background: 'var(--fruit)' }} />
-      <span className="flex flex-1 flex-wrap items-center gap-x-8 gap-y-2 py-4 pr-4">
-        <span className="min-w-[12rem] flex-1">
-          <span className="display block text-2xl">{batch.title}</span>
-          <span className="text-soft">
-            {batch.phase === 'off-heat'
-              ? 'off the heat, waiting'
-              : `on the heat since ${format(started, now - started > DAY_MS ? 'd MMM HH:mm' : 'HH:mm')}`}
-          </span>
-        </span>
-        {now - started < DAY_MS && <Figure name="since it was lit">{clock(now - started)}</Figure>}
-        {batch.lastReading && (
-          <Figure name={`at ${format(new Date(batch.lastReading.at), 'HH:mm')}`}>
-            {formats.degrees(batch.lastReading.temperature_C)}
-          </Figure>
-        )}
-        {missing !== null && (
-          <Figure name="to the finish">
-            {missing <= 0.05 ? 'reached' : formats.difference(missing)}
-          </Figure>
-        )}
-      </span>
-    </Link>
-  );
-}
-
-const Figure = ({
-  name,
-  children,
-}: {
-  readonly name: string;
-  readonly children: React.ReactNode;
-}) => (
-  <span>
-    <span className="block text-sm text-soft">{name}</span>
-    <span className="text-[26px] font-bold">{children}</span>
-  </span>
-);
-
-function LineCard({
+/** A batch in a card: its colour, its name, and one tap to it. */
+function LineOf({
   batch,
   to,
   note,
@@ -210,46 +167,31 @@ function LineCard({
   readonly removable?: boolean;
 }) {
   const theme = useTheme();
-  const remove = async (): Promise<void> => {
-    try {
-      await request('DELETE', `/batches/${batch.id}`);
-      await queryClient.invalidateQueries({ queryKey: keys.batches });
-      const bringBack = async (): Promise<void> => {
-        await request('POST', `/batches/${batch.id}/back`);
-        await queryClient.invalidateQueries({ queryKey: keys.batches });
-      };
-      toast(`“${batch.title}” is off the bench`, {
-        action: { label: 'Bring it back', onClick: () => void bringBack() },
-        duration: 10_000,
-      });
-    } catch (error) {
-      toast.error(
-        error instanceof ApiProblem
-          ? error.message
-          : 'The server does not answer; nothing was removed',
-      );
-    }
-  };
   return (
     <div
       style={fruitStyle(batch.fruit, theme)}
-      className="panel flex items-stretch overflow-hidden hover:border-secondary"
+      className="flex items-center border-b border-line last:border-b-0"
     >
-      <span aria-hidden="true" className="w-2 shrink-0" style={{ background: 'var(--fruit)' }} />
-      <Link to={`/batches/${batch.id}/${to}`} className="min-w-0 flex-1 px-4 py-3">
-        <span className="display block truncate text-lg">
+      <span
+        aria-hidden="true"
+        className="h-9 w-2 shrink-0 rounded-full"
+        style={{ background: 'var(--fruit)' }}
+      />
+      <Link
+        to={`/batches/${batch.id}/${to}`}
+        className="min-w-0 flex-1 px-3 py-2.5 leading-tight hover:underline"
+      >
+        <span className="block font-semibold">
           {batch.title === '' ? 'Unnamed batch' : batch.title}
         </span>
-        <span className="text-sm text-soft">
-          {KIND_WORDS[batch.kind as keyof typeof KIND_WORDS] ?? batch.kind} · {note}
-        </span>
+        <span className="text-sm text-soft">{note}</span>
       </Link>
       {removable && (
         <button
           type="button"
-          aria-label={`Take ${batch.title} off the bench`}
-          className="btn btn-ghost btn-square h-auto w-12"
-          onClick={() => void remove()}
+          aria-label={`Delete ${batch.title}`}
+          className="btn btn-ghost btn-square"
+          onClick={() => void deleteBatches([batch])}
         >
           <Trash2 aria-hidden="true" className="size-5" />
         </button>

@@ -11,7 +11,7 @@ import {
   type CombinedEvidence,
   type WatchedBoil,
 } from '@idle-kettle/core';
-import { useNow } from '../../ui/now.js';
+import { useNow } from '../ui/now.js';
 
 /** Ten seconds are near enough for advice. */
 const TO_MS = 10_000;

@@ -1,10 +1,10 @@
 import { toast } from 'sonner';
-import type { LotView, MoveReason } from '@idle-kettle/contract';
+import type { LotView, MoveReason, MoveView } from '@idle-kettle/contract';
 import type { KeptIn } from '@idle-kettle/core';
-import { today } from '../../data/clock.js';
-import { outbox } from '../../data/outbox.js';
-import { newId } from '../../data/ids.js';
-import { MOVE_WORDS } from '../../ui/move-words.js';
+import { today } from '../data/clock.js';
+import { outbox } from '../data/outbox.js';
+import { newId } from '../data/ids.js';
+import { MOVE_WORDS } from '../ui/move-words.js';
 
 const UNDO_MS = 8000;
 const at = (): string => today().toISOString();
@@ -18,7 +18,7 @@ const move = (
   words: { whom?: string; note?: string; seen?: number } = {},
 ): void => void outbox.addMove(lot.id, { id: newId(), change, reason, ...words, at: at() });
 
-/** Jars leave the shelf for good; one tap brings them back. */
+/** Jars leave the shelf for good; one tap undoes it. */
 export function take(
   lot: LotView,
   count: number,
@@ -27,14 +27,19 @@ export function take(
 ): void {
   move(lot, -count, reason, words);
   toast(`${jars(count, lot.title)} ${MOVE_WORDS[reason]}${words.whom ? ` to ${words.whom}` : ''}`, {
-    action: { label: 'Put it back', onClick: () => move(lot, count, reason) },
+    action: { label: 'Undo', onClick: () => move(lot, count, reason) },
     duration: UNDO_MS,
   });
 }
 
+/** A move of a lot is undone, whenever it was: as many go back for the same reason. */
+export function putBack(lot: LotView, moved: Pick<MoveView, 'change' | 'reason'>): void {
+  move(lot, -moved.change, moved.reason);
+}
+
 /**
  * Jars are opened, chilled, frozen or put in another cupboard: a lot of their own from then on; one
- * tap takes it back.
+ * tap undoes it.
  */
 export function transfer(lot: LotView, count: number, keptIn: KeptIn | null, place: string): void {
   const to = newId();
@@ -52,7 +57,7 @@ export function transfer(lot: LotView, count: number, keptIn: KeptIn | null, pla
   const where =
     keptIn === 'opened' ? 'opened' : `moved to ${keptIn === null ? place : `the ${keptIn}`}`;
   toast(`${jars(count, lot.title)} ${where}`, {
-    action: { label: 'Take it back', onClick: () => send(to, lot.id, lot.keptIn, lot.place) },
+    action: { label: 'Undo', onClick: () => send(to, lot.id, lot.keptIn, lot.place) },
     duration: UNDO_MS,
   });
 }
@@ -63,7 +68,7 @@ export function recount(lot: LotView, counted: number): void {
   const change = counted - lot.count;
   move(lot, change, 'counted', { seen: lot.count });
   toast(`${lot.title}: ${counted} there, not ${lot.count}`, {
-    action: { label: 'Take it back', onClick: () => move(lot, -change, 'counted') },
+    action: { label: 'Undo', onClick: () => move(lot, -change, 'counted') },
     duration: UNDO_MS,
   });
 }

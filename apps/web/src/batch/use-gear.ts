@@ -5,9 +5,9 @@ import {
   type KitchenSettings,
   type KitchenView,
 } from '@idle-kettle/contract';
-import { ApiProblem } from '../../data/api.js';
-import { saveKitchen, useKitchenInUse } from '../../data/kitchens.js';
-import { keys, queryClient } from '../../data/queries.js';
+import { ApiProblem } from '../data/api.js';
+import { saveKitchen, useKitchenInUse } from '../data/kitchens.js';
+import { keys, queryClient } from '../data/queries.js';
 
 /**
  * What stands in the kitchen in use, and how to change it: shown at once, kept when the server has
@@ -29,7 +29,7 @@ export function useGear(): {
       toast.error(
         error instanceof ApiProblem
           ? (error.problem.errors?.[0]?.message ?? error.message)
-          : 'Not kept: the server does not answer. Try again when it is back.',
+          : 'Not saved: the server does not answer. Try again when it is back.',
       );
     }
   };
