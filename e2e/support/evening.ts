@@ -1,4 +1,6 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page, type Response } from '@playwright/test';
+import type { StoredEvent } from './bench.js';
+import { HeldRequests } from './held-requests.js';
 import type { KettleServer } from './kettle-server.js';
 
 const MINUTE_MS = 60_000;
@@ -6,24 +8,35 @@ const MINUTE_MS = 60_000;
 const SETTLE_MS = 150;
 /** More than the quickest simulated flame warms a curd in a minute, K. */
 const CURD_NEAR_K = 15;
-/** At most so long for the instruments to be heard after a skip. */
-const HEARD_MS = 4000;
+/** A simulated probe speaks every ten seconds, and a page sends what is due every second, ms. */
+const PROBE_SPEAKS_MS = 12_000;
+/** So long, ms, a busy machine may take to send, store and tell what the instruments say. */
+const HEARD_WITHIN_MS = 30_000;
+
+/** What the log of a batch is asked for by. */
+const EVENTS = /\/api\/batches\/[^/]+\/events/;
 
 /**
  * An evening at the stove on a clock that skips the idle hours: the page's and the server's
  * together.
  */
 export class Evening {
+  /** The latest reading that the page has heard of: when, ms since 1970, and what it was. */
+  private heard = { at: -Infinity, temperature_C: -Infinity };
+
   private constructor(
     readonly page: Page,
     private readonly kettle: KettleServer,
+    private readonly requests: HeldRequests,
   ) {}
 
   /** @param from ISO 8601 */
   static async begin(page: Page, kettle: KettleServer, from: string): Promise<Evening> {
     await page.clock.install({ time: new Date(from) });
     await kettle.setClock(Date.parse(from));
-    return new Evening(page, kettle);
+    const evening = new Evening(page, kettle, await HeldRequests.of(page));
+    page.on('response', (response) => void evening.listen(response));
+    return evening;
   }
 
   now(): Promise<number> {
@@ -31,8 +44,12 @@ export class Evening {
   }
 
   async skip(minutes: number): Promise<void> {
-    await this.kettle.setClock((await this.now()) + minutes * MINUTE_MS);
-    await this.page.clock.fastForward(minutes * MINUTE_MS);
+    await this.requests.holdWhile(async () => {
+      await this.page.clock.fastForward(minutes * MINUTE_MS);
+      const now = await this.now();
+      await this.kettle.setClock(now);
+      return now;
+    });
     await this.page.waitForTimeout(SETTLE_MS);
   }
 
@@ -41,19 +58,39 @@ export class Evening {
    * is not a slow cook.
    */
   private async skipAndHear(minutes: number): Promise<void> {
-    // What they said, not what was ticked meanwhile.
-    const said = this.page
-      .getByRole('region', { name: 'Log' })
-      .getByRole('listitem')
-      .filter({ hasText: /°C|scale|Refractometer/ });
-    const heard = async (): Promise<string> => (await said.allTextContents()).join();
-    const before = await heard();
     await this.skip(minutes);
     const from = performance.now();
-    while (performance.now() - from < HEARD_MS && (await heard()) === before)
-      await this.page.waitForTimeout(50);
+    const wanted = (await this.now()) - PROBE_SPEAKS_MS;
+    while (this.heard.at < wanted) {
+      if (performance.now() - from > HEARD_WITHIN_MS)
+        throw new Error(`nothing was heard of the instruments for ${HEARD_WITHIN_MS / 1000} s`);
+      await this.page.waitForTimeout(20);
+    }
     // What it makes of that takes it about as long again.
-    await this.page.waitForTimeout(Math.max(50, Math.min(1000, performance.now() - from)));
+    await this.page.waitForTimeout(Math.max(100, Math.min(1000, performance.now() - from)));
+  }
+
+  /** Takes note of the readings in an answer to the page. */
+  private async listen(response: Response): Promise<void> {
+    if (response.request().method() !== 'GET' || !EVENTS.test(response.url())) return;
+    // A page that was left takes its answers with it.
+    const answer: unknown = await response.json().catch(() => undefined);
+    const { events = [] } = (answer ?? {}) as { events?: StoredEvent[] };
+    for (const { type, at, body } of events)
+      if (type === 'reading' && Date.parse(at) > this.heard.at)
+        this.heard = { at: Date.parse(at), temperature_C: body.temperature_C ?? -Infinity };
+  }
+
+  /**
+   * Cooks on, minute by minute, until the probe says that it is that hot: simulated flames differ.
+   *
+   * @param most minutes
+   */
+  async cookTo(temperature_C: number, most: number): Promise<void> {
+    for (let minutes = 0; this.heard.temperature_C < temperature_C; minutes++) {
+      if (minutes > most) throw new Error(`after ${most} min it is not at ${temperature_C} °C`);
+      await this.skipAndHear(1);
+    }
   }
 
   get whatNow(): Locator {
@@ -92,8 +129,8 @@ export class Evening {
    * within twenty seconds, so near it every reading of the probe is looked at, ten seconds apart.
    */
   readonly watchCurd = async (): Promise<number> => {
-    const stands = await this.page.getByRole('region', { name: 'Where it stands' }).textContent();
-    const missing_K = Number(/to the finish(-?[\d.]+)/.exec(stands ?? '')?.[1] ?? Infinity);
+    const stands = await this.page.getByRole('region', { name: 'Readings' }).textContent();
+    const missing_K = Number(/to [\d.]+ °C(-?[\d.]+)°/.exec(stands ?? '')?.[1] ?? Infinity);
     return missing_K < CURD_NEAR_K ? 1 / 6 : 1;
   };
 
