@@ -239,7 +239,27 @@ export {
   swapped,
   mostImportant,
 } from './adjust/index.js';
-export { rescueOf } from './rescue/index.js';
+export {
+  type Affected,
+  batchRecord,
+  diagnose,
+  type Diagnosis,
+  JARS_UNTIL_NOW,
+  type JarsUntilNow,
+  type Remake,
+  remakesOf,
+  type RemakeWay,
+  rescueAdvice,
+  type RescueAdvice,
+  rescueOf,
+  type SignCode,
+  SIGNS,
+  signsOf,
+  SPOILAGE_SIGNS,
+  type StoredWhere,
+  THROW_AWAY,
+  whyNotRemade,
+} from './rescue/index.js';
 export {
   type BatchCost,
   costOf,

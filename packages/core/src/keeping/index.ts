@@ -28,4 +28,4 @@ export type { Process } from './row.js';
 export { FAT_TRACE, isAcidEnough, type KeepingOptions } from './rules.js';
 export { FILLED_STORAGE_SAID, STORAGE_SAID } from './storage-words.js';
 export { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
-export { type Best, bestWords } from './storage.js';
+export { type Best, bestWords, daysOf } from './storage.js';

@@ -152,16 +152,31 @@ const LOST_PER_MIN = [2.5, 0.02, 3, 0.01, 3.5, 0.009, 4, 0.018, 4.5, 0.03] as co
 export const pectinLeft = (minutes: number, pH: number): number =>
   Math.exp(-along(LOST_PER_MIN, pH) * Math.max(minutes, 0));
 
+/** What each of three things leaves of a high-methoxyl set, 0 (nothing) to 1 (all of it). */
+export interface SetShares {
+  readonly solids: number;
+  readonly acid: number;
+  readonly pectin: number;
+}
+
+/** What solids, acid and pectin each leave of the set that a spread could have. */
+export const highMethoxylShares = (state: GelState): SetShares => ({
+  solids: along(HM_BY_SOLIDS, boundSolids(state)),
+  acid: along(HM_BY_PH, state.pH),
+  pectin: Math.min((150 * state.pectinPercent) / Math.max(state.solidsPercent, 20), 1),
+});
+
+/** At this pH and under it a weak set is for too much acid, above it for too little. */
+const SET_ACID_MIDDLE_PH = 3.1;
+
 /** What holds a high-methoxyl set back most, or undefined where nothing does. */
 export function highMethoxylLimit(
   state: GelState,
 ): 'solids' | 'too-little-acid' | 'too-much-acid' | 'pectin' | undefined {
-  const byAcid = along(HM_BY_PH, state.pH);
-  const bySolids = along(HM_BY_SOLIDS, boundSolids(state));
-  const byPectin = Math.min((150 * state.pectinPercent) / Math.max(state.solidsPercent, 20), 1);
-  const least = Math.min(byAcid, bySolids, byPectin);
+  const { solids, acid, pectin } = highMethoxylShares(state);
+  const least = Math.min(acid, solids, pectin);
   if (least > 0.92) return undefined;
-  if (least === bySolids) return 'solids';
-  if (least === byAcid) return state.pH > 3.1 ? 'too-little-acid' : 'too-much-acid';
+  if (least === solids) return 'solids';
+  if (least === acid) return state.pH > SET_ACID_MIDDLE_PH ? 'too-little-acid' : 'too-much-acid';
   return 'pectin';
 }

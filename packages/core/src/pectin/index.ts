@@ -12,6 +12,7 @@ export {
   type FirmnessWord,
   highMethoxylFirmness,
   highMethoxylLimit,
+  highMethoxylShares,
   lowMethoxylFirmness,
   NATURAL_GRADE,
   pectinLeft,

@@ -1,1 +1,13 @@
-export { rescueOf } from './remake.js';
+export {
+  type Affected,
+  JARS_UNTIL_NOW,
+  type JarsUntilNow,
+  rescueAdvice,
+  type RescueAdvice,
+  whyNotRemade,
+} from './advice.js';
+export { type BatchRecord, batchRecord, type StoredWhere } from './batch-record.js';
+export type { FigureWriter } from './cause-rule.js';
+export { diagnose, type Diagnosis, type LikelyCause } from './diagnose.js';
+export { type Remake, remakesOf, type RemakeWay, rescueOf } from './remake.js';
+export { type SignCode, SIGNS, signsOf, SPOILAGE_SIGNS, THROW_AWAY } from './signs.js';

@@ -1,7 +1,7 @@
 import { balance, type Balance, type SetModel, type SetReasonCode } from '../balance/index.js';
 import type { PotFormula, WarningCode } from '../formula/index.js';
 import { fillVolume_ml } from '../jars/index.js';
-import { unitById, writeAmount } from '../quantity/index.js';
+import { kitchenFraction, unitById } from '../quantity/index.js';
 
 export const REMAKE_WAYS = ['powdered', 'liquid', 'none', 'calcium'] as const;
 export type RemakeWay = (typeof REMAKE_WAYS)[number];
@@ -14,10 +14,12 @@ export interface RemakeLine {
 
 export interface Remake {
   readonly way: RemakeWay;
-  /** Cups of spread cooked at once, 4 to 6. */
+  /** Cups of spread cooked at once, 6 at most; what there is shared evenly. */
   readonly cupsAtOnce: number;
   readonly batches: number;
   readonly lines: readonly RemakeLine[];
+  /** The same for one cup, to try it with. */
+  readonly trial: readonly RemakeLine[];
   readonly steps: readonly string[];
   readonly source: string;
 }
@@ -94,23 +96,14 @@ const LAST_STEPS = [
 
 const CUP_ML = unitById('cup').si;
 const MOST_CUPS = 6;
+/** Cups of spread are measured to this. */
+const CUPS_STEP = 1 / 4;
 /** Under this a high-methoxyl pectin does not gel, however much of it: per cent of solids. Common practice. */
 const FEWEST_SOLIDS_FOR_HIGH_METHOXYL = 55;
 
 /** The ways that can work for a spread of so many solids, per cent. */
 const waysFor = (solidsPercent: number): readonly RemakeWay[] =>
   solidsPercent < FEWEST_SOLIDS_FOR_HIGH_METHOXYL ? ['calcium'] : ['powdered', 'liquid', 'none'];
-
-/** What a spoon and a cup are told apart to. */
-const MEASURED_TO: Readonly<Record<string, number>> = { tsp: 1 / 4, tbsp: 1 / 2, cup: 1 / 8 };
-
-/** An amount one can measure: the nearest that spoons and cups have, and never none. */
-function measured(amount: number, unit: string): string {
-  const step = MEASURED_TO[unit] ?? 1 / 4;
-  return writeAmount(Math.max(Math.round(amount / step), 1) * step, unitById(unit));
-}
-/** Cups of spread are measured to this. */
-const CUPS_STEP = 1 / 2;
 
 /** Warnings that tell why a spread did not set. */
 const WEAK_SET_WARNINGS: ReadonlySet<WarningCode> = new Set<WarningCode>([
@@ -146,22 +139,61 @@ const spreadIn_ml = ({ jars }: PotFormula, made: Balance): number =>
 /** The published table is for a quart, which is so many cups. */
 const CUPS_IN_TABLE = 4;
 
-function remakeBy(way: RemakeWay, cupsAtOnce: number, batches: number): Remake {
-  return {
+/** Cups and spoons from the largest, the least of each worth dirtying it for, and what it is filled to. */
+const MEASURES = [
+  { id: 'cup', least: 1 / 4, step: 1 / 4 },
+  { id: 'cup', least: 1 / 3, step: 1 / 3 },
+  { id: 'tbsp', least: 1, step: 1 / 2 },
+  { id: 'tsp', least: 1 / 4, step: 1 / 4 },
+  { id: 'tsp', least: 1 / 8, step: 1 / 8 },
+] as const;
+/** An amount is measured this closely, share of it. Common practice. */
+const CLOSE_ENOUGH = 0.08;
+
+/** A volume in the cups and spoons one has: the largest that measures it closely. @param ml from 0 */
+function inSpoons(ml: number): string {
+  const ways = MEASURES.map(({ id, least, step }) => {
+    const unit = unitById(id);
+    const exact = ml / unit.si;
+    const measured = Math.max(Math.round(exact / step), 1) * step;
+    return { unit, measured, off: exact < least * 0.9 ? Infinity : Math.abs(measured / exact - 1) };
+  });
+  const chosen = ways.find(({ off }) => off <= CLOSE_ENOUGH) ?? ways.at(-1);
+  return chosen
+    ? `${kitchenFraction(chosen.measured)} ${chosen.unit.name[chosen.measured > 1 ? 1 : 0]}`
+    : '';
+}
+
+/** What goes into so many cups of spread, in spoons and cups one has. */
+const linesFor = (way: RemakeWay, cups: number): readonly RemakeLine[] =>
+  PER_QUART[way].map(([ingredient, amount, unit]) => ({
+    ingredient,
+    amount: inSpoons(((amount * cups) / CUPS_IN_TABLE) * unitById(unit).si),
+  }));
+
+/**
+ * The published remakes for so much spread, in batches of 6 cups at most.
+ *
+ * @param spread_ml what the jars hold, more than 0
+ * @param solidsPercent of the spread: it decides which pectin can set it
+ */
+export function remakesOf(spread_ml: number, solidsPercent: number): readonly Remake[] {
+  const cups = spread_ml / CUP_ML;
+  const batches = Math.max(Math.ceil(cups / MOST_CUPS - 1e-9), 1);
+  const cupsAtOnce = cups / batches;
+  return waysFor(solidsPercent).map((way) => ({
     way,
-    cupsAtOnce,
+    cupsAtOnce: Math.round(cupsAtOnce / CUPS_STEP) * CUPS_STEP || CUPS_STEP,
     batches,
-    lines: PER_QUART[way].map(([ingredient, amount, unit]) => ({
-      ingredient,
-      amount: measured((amount * cupsAtOnce) / CUPS_IN_TABLE, unit),
-    })),
+    lines: linesFor(way, cupsAtOnce),
+    trial: linesFor(way, 1),
     steps: [...STEPS[way], ...LAST_STEPS],
     source: way === 'calcium' ? 'common practice, no source' : SOURCE,
-  };
+  }));
 }
 
 /** Kinds of set that no pectin remakes. */
-const NOT_REMADE: ReadonlySet<SetModel> = new Set<SetModel>(['egg', 'consistency', 'none']);
+export const NOT_REMADE: ReadonlySet<SetModel> = new Set<SetModel>(['egg', 'consistency', 'none']);
 
 /**
  * How to remake a spread that did not set: why it probably did not, and the published remake scaled
@@ -174,14 +206,10 @@ export function rescueOf(formula: PotFormula): Rescue | undefined {
   const made = balance(formula);
   if (!made || NOT_REMADE.has(made.set.model)) return undefined;
   const spread_ml = spreadIn_ml(formula, made);
-  const cups = spread_ml / CUP_ML;
-  const batches = Math.max(Math.ceil(cups / MOST_CUPS - 1e-9), 1);
   return {
     causes: causesOf(made),
     spread_ml,
-    ways: waysFor(made.finish.solubleSolidsPercent.mid).map((way) =>
-      remakeBy(way, Math.max(Math.round(cups / batches / CUPS_STEP), 1) * CUPS_STEP, batches),
-    ),
+    ways: remakesOf(spread_ml, made.finish.solubleSolidsPercent.mid),
     notes: [
       'wait 24 to 48 hours first, some sets take up to two weeks',
       'or keep it as syrup',
