@@ -95,3 +95,42 @@ test('photos of a batch: added, named, taken out and brought back; what is none 
     expect(await download.failure()).toBeNull();
   }
 });
+
+test('rescue: a sign of spoilage ends the talk; a loose jam gets its causes, amounts for its jars, and a note for the next time', async ({
+  page,
+}) => {
+  await page.goto(`${kettle.address}/logbook`);
+  await page
+    .getByRole('link', { name: /^Tomato and ginger jam/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: 'Something is wrong with it' }).click();
+  await page.getByRole('button', { name: /^mould/ }).click();
+  const thrownAway = page.getByRole('region', { name: /do not taste/ });
+  await expect(thrownAway).toContainText('Do not open, smell or taste it');
+  await expect(page.getByText('What is wrong?')).toBeHidden();
+  await thrownAway.getByRole('button', { name: 'I tapped that by mistake' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
+  await page.getByRole('button', { name: /^Too loose/ }).click();
+  await expect(page.getByRole('region', { name: 'Likely causes' })).toContainText(
+    /Too little acid.*pH [34]\.\d/,
+  );
+  const jars = page.getByRole('region', { name: 'Which jars' });
+  const again = page.getByRole('region', { name: 'Cook it again' });
+  await jars.getByLabel('size').selectOption('half-pint');
+  await jars.getByLabel('how many').fill('3.5');
+  // Published for 4 cups: 1/4 cup of sugar, 2 tbsp of lemon juice, 4 tsp of pectin.
+  await expect(again.getByRole('row', { name: /^White sugar/ })).toContainText('3½ tbsp');
+  await expect(again.getByRole('row', { name: /^Powdered pectin/ })).toContainText('3½ tsp');
+  await jars.getByLabel('how many').fill('some');
+  await expect(jars.getByRole('alert')).toHaveText('Write how many jars, such as 4 or 3.5');
+  await jars.getByLabel('how many').fill('3.5');
+  await jars.getByRole('radio', { name: 'Opened or eaten from' }).check();
+  await expect(jars).toContainText('is not put up again');
+  await expect(again).toBeHidden();
+  await page.getByRole('button', { name: /^Add to the (?:notes|log)/ }).click();
+  await expect(page.getByText(/^It is in the (?:notes|log)/)).toBeVisible();
+  await page.getByRole('button', { name: 'Something else is wrong' }).click();
+  await page.getByRole('button', { name: /^Cloudy|^Too sour/ }).click();
+  await expect(page.getByRole('region', { name: 'What to do' })).toBeVisible();
+});

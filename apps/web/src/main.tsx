@@ -110,6 +110,10 @@ const router = createBrowserRouter([
             }),
           },
           {
+            path: 'rescue/:batchId?',
+            lazy: async () => ({ Component: (await import('./stations/rescue/rescue.js')).Rescue }),
+          },
+          {
             path: 'tables/:page?',
             lazy: async () => ({ Component: (await import('./stations/tables/tables.js')).Tables }),
           },

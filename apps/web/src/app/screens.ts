@@ -23,6 +23,11 @@ export const SCREENS: readonly Screen[] = [
   { to: '/tables/convert', name: 'Convert', also: 'table cups grams ounces spoons' },
   { to: '/tables/sugars', name: 'Sugars and pectins', also: 'table honey swap sweetener' },
   { to: '/tables/jars', name: 'Jars and headspace', also: 'table sizes ounces canner' },
+  {
+    to: '/rescue',
+    name: 'Rescue',
+    also: 'did not set runny loose stiff weeping mould spoiled failed',
+  },
   { to: '/shopping', name: 'Shopping list', also: 'buy sugar pectin lids costs' },
   { to: '/shelf/labels', name: 'Labels', also: 'print sheet roll jars' },
   { to: '/shelf/year', name: 'The year', also: 'season plan shopping' },

@@ -52,9 +52,23 @@ export type CauseCode =
   | 'pan-too-full'
   | 'process-fell-short'
   | 'boil-lost'
-  | 'part-jars'
   | 'sharp'
   | 'flat';
+
+/** What a record can lack, and how it is said. */
+export const LACKS = {
+  record: 'a batch with its log',
+  finish: 'temperature, weight or degrees Brix in the last minutes of the cook',
+  'boil-time': 'the time from the full boil to the end',
+  temperatures: 'temperatures',
+  rest: 'the time from the end of the cook to the first jar',
+  stirring: 'stirring',
+  heat: 'changes of the heat',
+  pan: 'the size of the pan',
+  warmth: 'how warm the jars stood',
+  light: 'whether the jars stood in light',
+} as const;
+export type Lack = keyof typeof LACKS;
 
 /** One cause: the signs it explains, what the record must have for it, and what to change. */
 export interface CauseRule {
@@ -64,7 +78,7 @@ export interface CauseRule {
   /** Undefined where the record has nothing for it. */
   readonly support: (record: BatchRecord) => Support | undefined;
   /** What would have told, where the record lacks it. */
-  readonly lacks?: (record: BatchRecord) => string | undefined;
+  readonly lacks?: (record: BatchRecord) => Lack | undefined;
   /** What to do the next time. */
   readonly nextTime: string;
   readonly source: string;

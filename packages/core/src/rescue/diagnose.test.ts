@@ -102,7 +102,7 @@ const FAULTY: readonly Faulty[] = [
     name: 'mild fruit without lemon',
     sign: 'too-loose',
     fault: 'little-acid',
-    document: withLine(POWDERED, 0, { ingredient: 'pear', form: 'crushed' }),
+    document: withLine(POWDERED, 0, { ingredient: 'cherry', form: 'crushed' }),
   },
   {
     name: 'fruit poor in pectin',

@@ -1,5 +1,5 @@
 import type { BatchRecord } from './batch-record.js';
-import type { CauseCode, FigureWriter } from './cause-rule.js';
+import type { CauseCode, FigureWriter, Lack } from './cause-rule.js';
 import { CAUSE_RULES } from './causes.js';
 import type { SignCode } from './signs.js';
 
@@ -18,7 +18,7 @@ export interface Diagnosis {
   /** The likeliest first; empty where the record cannot tell. */
   readonly causes: readonly LikelyCause[];
   /** What the record lacks that would have told. */
-  readonly lacks: readonly string[];
+  readonly lacks: readonly Lack[];
 }
 
 /**
@@ -32,7 +32,7 @@ export function diagnose(
   record: BatchRecord | undefined,
   write: FigureWriter,
 ): Diagnosis {
-  if (!record) return { causes: [], lacks: ['a batch with its log'] };
+  if (!record) return { causes: [], lacks: ['record'] };
   const rules = CAUSE_RULES.filter(({ signs }) => signs.includes(sign));
   const causes = rules
     .flatMap(({ code, name, support, nextTime, source }) => {

@@ -27,8 +27,7 @@ const filledAtOnce: CauseRule = {
           0.7 * (1 - rest_min / REST_MIN),
           () => `${minutes(rest_min)} from the end of the cook to the first jar`,
         ),
-  lacks: ({ rest_min }) =>
-    rest_min === undefined ? 'no time from the end of the cook to the first jar' : undefined,
+  lacks: ({ rest_min }) => (rest_min === undefined ? 'rest' : undefined),
   nextTime: 'Rest 5 to 10 min, stir, then fill.',
   source: GUIDE,
 };
@@ -124,8 +123,7 @@ const filledLate: CauseRule = {
           (rest_min - SETS_IN_THE_PAN_MIN) / 15,
           () => `${minutes(rest_min)} from the end of the cook to the first jar: it began to set`,
         ),
-  lacks: ({ rest_min }) =>
-    rest_min === undefined ? 'no time from the end of the cook to the first jar' : undefined,
+  lacks: ({ rest_min }) => (rest_min === undefined ? 'rest' : undefined),
   nextTime: 'Fill a jelly at once, the ladle near the jar.',
   source: GUIDE,
 };
@@ -141,7 +139,7 @@ const storedWarm: CauseRule = {
           because: () => 'the jars stood warmer than the 21 °C (70 °F) they can stand',
         }
       : undefined,
-  lacks: ({ stored }) => (stored.warm === undefined ? 'how warm the jars stood' : undefined),
+  lacks: ({ stored }) => (stored.warm === undefined ? 'warmth' : undefined),
   nextTime: 'Store cool, dark and dry: 10 to 21 °C, 50 to 70 °F.',
   source: GUIDE,
 };
@@ -154,8 +152,7 @@ const storedInLight: CauseRule = {
     stored.inLight === true
       ? { strength: 0.6, because: () => 'the jars stood in the light' }
       : undefined,
-  lacks: ({ stored }) =>
-    stored.inLight === undefined ? 'whether the jars stood in light' : undefined,
+  lacks: ({ stored }) => (stored.inLight === undefined ? 'light' : undefined),
   nextTime: 'Store in the dark, in a box if need be.',
   source: GUIDE,
 };
@@ -164,7 +161,7 @@ const HOURS_A_DAY = 24;
 
 const storedLong: CauseRule = {
   code: 'stored-long',
-  signs: ['faded', 'crystals'],
+  signs: ['faded'],
   name: 'Stored long',
   support: ({ age_h, keeping: { storage } }) => {
     const best = daysOf(storage.best);
@@ -213,21 +210,6 @@ const boilLost: CauseRule = {
   source: PRACTICE,
 };
 
-const partJars: CauseRule = {
-  code: 'part-jars',
-  signs: ['not-sealed'],
-  name: 'A jar that was not full',
-  support: ({ boil: { jarred } }) =>
-    jarred.some(({ part }) => part > 0)
-      ? {
-          strength: 0.3,
-          because: () => 'a part jar was filled: with so much air in it a lid seals badly',
-        }
-      : undefined,
-  nextTime: 'Refrigerate the part jar and use it first.',
-  source: PRACTICE,
-};
-
 /** What shows in the jar, and on its lid. */
 export const JAR_CAUSES: readonly CauseRule[] = [
   filledAtOnce,
@@ -242,5 +224,4 @@ export const JAR_CAUSES: readonly CauseRule[] = [
   storedLong,
   processFellShort,
   boilLost,
-  partJars,
 ];

@@ -7,6 +7,7 @@ import {
   atLeast,
   type CauseRule,
   GUIDE,
+  type Lack,
   minutes,
   ofWarning,
   percent,
@@ -45,10 +46,8 @@ const writeFinish = (record: BatchRecord): Support['because'] => {
     `${percent(solids?.seen ?? 0)} solids at the end; ${percent(solids?.wanted ?? 0)} were wanted`;
 };
 
-const noFinishSeen = ({ finish, formula }: BatchRecord): string | undefined =>
-  finish.rise_K || finish.solids || formula.finish.type === 'hard-boil'
-    ? undefined
-    : 'no temperature, weight or degrees Brix from the last minutes of the cook';
+const noFinishSeen = ({ finish, formula }: BatchRecord): Lack | undefined =>
+  finish.rise_K || finish.solids || formula.finish.type === 'hard-boil' ? undefined : 'finish';
 
 /** So many per cent of solids fewer or more than wanted explain it all. A choice of ours. */
 const ALL_OF_IT_PERCENT = 8;
@@ -140,6 +139,15 @@ const boiledTooFar: CauseRule = {
 /** Fewer of the forecast jars than this, and water went that was to stay. A choice of ours. */
 const FEW_JARS = 0.88;
 
+/** Firm enough to want no cause, and so weak that what takes from it explains all, on the firmness scale. */
+const WEAK_SET = { none: FIRMNESS_BANDS.soft + 0.3, all: FIRMNESS_BANDS.none } as const;
+
+/** How much of a weak set the record itself expects, 0 to 1: more pectin may make up for the rest. */
+function expectedWeakness({ madeBalance: { set } }: BatchRecord): number {
+  const { none, all } = WEAK_SET;
+  return Math.min(Math.max((none - set.firmness.mid) / (none - all), 0), 1);
+}
+
 const fewSolids: CauseRule = {
   code: 'few-solids',
   signs: ['too-loose'],
@@ -148,8 +156,8 @@ const fewSolids: CauseRule = {
     if (!isHighMethoxyl(record)) return undefined;
     const { solids } = record.meant.outcome;
     return atLeast(
-      1 - sharesOf(record.meant).solids,
-      () => `${percent(solids)} solids by the formula; fruit pectin sets from about 60 %`,
+      (1 - sharesOf(record.meant).solids) * expectedWeakness(record),
+      () => `${percent(solids)} solids by the formula; this pectin sets fully from about 63 %`,
     );
   },
   nextTime: 'Use the full sugar, or the calcium kind of pectin.',
@@ -161,7 +169,7 @@ const acidShare = (record: BatchRecord, isTooLittle: boolean): Support | undefin
   const { pH } = record.made.outcome;
   return pH > SET_PH.best === isTooLittle
     ? atLeast(
-        1 - sharesOf(record.made).acid,
+        (1 - sharesOf(record.made).acid) * expectedWeakness(record),
         () => `pH ${pH.toFixed(1)}; pectin sets best from 2.8 to 3.4`,
       )
     : undefined;
@@ -227,7 +235,7 @@ const littlePectin: CauseRule = {
     if (!isHighMethoxyl(record) || noAddedPectin.support(record)) return undefined;
     const { pectinPercent } = record.meant.outcome;
     return atLeast(
-      1 - sharesOf(record.meant).pectin,
+      (1 - sharesOf(record.meant).pectin) * expectedWeakness(record),
       () => `${pectinPercent.toFixed(1)} % pectin for the sugar it has to carry`,
     );
   },
@@ -263,8 +271,7 @@ const pectinBoiledAway: CauseRule = {
       () => `${minutes(extra)} longer at the boil than forecast`,
     );
   },
-  lacks: ({ timedBoil_min, boil_min }) =>
-    timedBoil_min || boil_min ? undefined : 'no time from the full boil to the end',
+  lacks: ({ timedBoil_min, boil_min }) => (timedBoil_min || boil_min ? undefined : 'boil-time'),
   nextTime: 'Smaller batches in a wide pan boil down in less time.',
   source: GUIDE,
 };

@@ -49,7 +49,7 @@ const tooHot: CauseRule = {
             `it reached ${temperature(hottest_C)}; a curd is done at ${temperature(finish.temperature_C)}`,
         );
   },
-  lacks: ({ hottest_C }) => (hottest_C === undefined ? 'no temperatures' : undefined),
+  lacks: ({ hottest_C }) => (hottest_C === undefined ? 'temperatures' : undefined),
   nextTime: 'Over water that only simmers, whisked constantly, off at once when it is thick.',
   source: PRACTICE,
 };
@@ -69,8 +69,7 @@ const notStirred: CauseRule = {
       () => `${minutes(gap)} without a stir; every ${every} min is usual`,
     );
   },
-  lacks: ({ unstirred_min }) =>
-    unstirred_min === undefined ? 'no stirring was logged' : undefined,
+  lacks: ({ unstirred_min }) => (unstirred_min === undefined ? 'stirring' : undefined),
   nextTime: 'Stir the base through, oftener towards the end.',
   source: PRACTICE,
 };
@@ -86,8 +85,7 @@ const heatedUpLate: CauseRule = {
           because: () => 'by the log the heat went up in the last quarter of an hour',
         }
       : undefined,
-  lacks: ({ heatedUpLate: isUp }) =>
-    isUp === undefined ? 'no change of the heat was logged' : undefined,
+  lacks: ({ heatedUpLate: isUp }) => (isUp === undefined ? 'heat' : undefined),
   nextTime: 'Heat down as it thickens, with a heat spreader under the pan.',
   source: PRACTICE,
 };
@@ -104,7 +102,7 @@ const panTooFull: CauseRule = {
           () =>
             `it was ${percent(panFill * 100)} full; a boil of sugar wants ${percent(FILL_BEFORE_FOAM * 100)} at most`,
         ),
-  lacks: ({ panFill }) => (panFill === undefined ? 'the size of the pan' : undefined),
+  lacks: ({ panFill }) => (panFill === undefined ? 'pan' : undefined),
   nextTime: 'A larger pan, or two halves.',
   source: PRACTICE,
 };

@@ -135,9 +135,14 @@ function Ingredients({ told: { batch } }: { readonly told: BatchStory }) {
           </li>
         ))}
       </ul>
-      <button type="button" className="btn print:hidden" onClick={() => void again(batch.id)}>
-        Make again
-      </button>
+      <div className="flex flex-wrap gap-2 print:hidden">
+        <Link to={`/rescue/${batch.id}`} className="btn btn-ghost">
+          Something is wrong with it
+        </Link>
+        <button type="button" className="btn" onClick={() => void again(batch.id)}>
+          Make again
+        </button>
+      </div>
     </div>
   );
 }

@@ -15,6 +15,9 @@ export function BatchShelf() {
         <Link to="../labels" className="btn btn-secondary h-14 text-lg">
           Print labels
         </Link>
+        <Link to={`/rescue/${id}`} className="btn btn-ghost">
+          Something is wrong with it
+        </Link>
       </div>
     );
   return (

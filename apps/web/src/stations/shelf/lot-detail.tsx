@@ -195,6 +195,9 @@ function Links({ lot }: { readonly lot: LotView }) {
       <Link to={`/logbook/${lot.batchId}`} className={link}>
         The batch and how it went
       </Link>
+      <Link to={`/rescue/${lot.batchId}`} className={link}>
+        Something is wrong with it
+      </Link>
       {batch?.formulaId != null && (
         <Link to={`/formulas/${batch.formulaId}`} className={link}>
           Its formula

@@ -1,0 +1,63 @@
+import {
+  fillVolume_ml,
+  findJar,
+  QUARTER_INCH_MM,
+  type JarsUntilNow,
+  type Kitchen,
+} from '@idle-kettle/core';
+import type { LotView } from '@idle-kettle/contract';
+
+/** The jars somebody wants to rescue. */
+export interface AffectedJars {
+  readonly size: string;
+  /** As typed: parts of a jar count, "3.5". */
+  readonly count: string;
+  readonly untilNow: JarsUntilNow;
+}
+
+/** More jars than a household has of one batch. */
+const MOST_JARS = 500;
+
+/** How many; undefined where it is no number of jars. */
+export function countOf({ count }: AffectedJars): number | undefined {
+  const number = Number(count.trim().replace(',', '.'));
+  return count.trim() !== '' && number > 0 && number <= MOST_JARS ? number : undefined;
+}
+
+/** What the jars hold, ml, as their owner measured them. */
+export function spreadIn_ml(
+  { size }: AffectedJars,
+  count: number,
+  measured: Kitchen['jars'] = [],
+): number {
+  const own = measured.find((jar) => jar.size === size);
+  const jar = findJar(size);
+  if (!jar) return 0;
+  return count * fillVolume_ml(own ? { ...jar, measured_ml: own.volume_ml } : jar, QUARTER_INCH_MM);
+}
+
+const UNTIL_NOW: Readonly<Record<string, JarsUntilNow>> = {
+  opened: 'opened',
+  fridge: 'refrigerated',
+  freezer: 'refrigerated',
+};
+
+/**
+ * What is most likely meant: all jars of the batch that are left, as they are kept.
+ *
+ * @param jarsIn sizes the batch was to be filled in, for when nothing is on the shelf
+ */
+export function likelyJars(
+  lots: readonly Pick<LotView, 'size' | 'count' | 'keptIn' | 'partFill'>[],
+  jarsIn: readonly string[],
+): AffectedJars {
+  const left = lots.filter(({ count }) => count > 0);
+  const most = left.toSorted((a, b) => b.count - a.count)[0];
+  if (!most) return { size: jarsIn[0] ?? '340-g', count: '', untilNow: 'sealed' };
+  const same = left.filter(({ size, keptIn }) => size === most.size && keptIn === most.keptIn);
+  return {
+    size: most.size,
+    count: String(same.reduce((sum, { count, partFill }) => sum + count * (partFill ?? 1), 0)),
+    untilNow: UNTIL_NOW[most.keptIn ?? ''] ?? 'sealed',
+  };
+}
