@@ -209,3 +209,27 @@ test('US habit: pounds, cups and Fahrenheit throughout', async ({ page }) => {
   await page.getByLabel('Temperature', { exact: true }).selectOption('C');
   await expect(page.getByLabel('Altitude', { exact: true })).toHaveValue('1180 m');
 });
+
+test('can I? a usual question is answered on the batch, done in a tap and undone', async ({
+  page,
+}) => {
+  await page.goto(`${kettle.address}/kitchen`);
+  await setAltitude(page, '1180 m');
+  await layOut(page, 'Apricot jam, asked about', [
+    '1.5 kg apricots, pitted',
+    '1.3 kg white sugar',
+    '6 tbsp bottled lemon juice',
+  ]);
+  await page.getByText('Usual questions').click();
+  const ask = page.getByRole('button', { name: 'Can I leave out the lemon?' });
+  await ask.click();
+  const without = page.getByRole('listitem').filter({ hasText: 'Without it' }).last();
+  await expect(without).toContainText(/Not for storing as before: Storage shelf → refrigerate/);
+  await without.getByRole('button', { name: 'Change it so' }).click();
+  await expect(panel(page).getByRole('region', { name: /^Storage: Refrigerate/ })).toBeVisible();
+  await expect(page.getByText('It does not arise with what is in this pan.')).toBeVisible();
+  await page.getByRole('main').getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(panel(page).getByRole('region', { name: /^Storage: Shelf/ })).toBeVisible();
+  await page.getByRole('button', { name: 'For somebody who counts carbohydrate' }).click();
+  await expect(page.getByText(/g of carbohydrate in 15 g.*clinician decides/)).toBeVisible();
+});

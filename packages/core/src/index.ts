@@ -238,6 +238,10 @@ export {
   type SugarInstead,
   swapped,
   mostImportant,
+  type Answer,
+  answerTo,
+  USUAL_QUESTIONS,
+  type Variant,
 } from './adjust/index.js';
 export {
   type Affected,

@@ -1,17 +1,10 @@
-import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { FormulaDocument, Place, Remedy, UnitSystem } from '@idle-kettle/core';
 import { useSame } from '../ui/use-same.js';
-import type { FindRemedies } from '../workers/remedies.worker.js';
+import { adjust } from './adjust-worker.js';
 
 /** Typing is let finish before anything is tried. */
 const PAUSE_MS = 250;
-
-let worker: Remote<FindRemedies> | undefined;
-const find = (): Remote<FindRemedies> =>
-  (worker ??= wrap<FindRemedies>(
-    new Worker(new URL('../workers/remedies.worker.ts', import.meta.url), { type: 'module' }),
-  ));
 
 interface Question {
   readonly document: FormulaDocument;
@@ -38,9 +31,11 @@ export function useRemedies({
   useEffect(() => {
     let wanted = true;
     const timer = setTimeout(() => {
-      void find()(document, { kitchen, units, onHeat }).then((remedies) => {
-        if (wanted) setAnswer({ remedies, to: document });
-      });
+      void adjust()
+        .remedies(document, { kitchen, units, onHeat })
+        .then((remedies) => {
+          if (wanted) setAnswer({ remedies, to: document });
+        });
     }, PAUSE_MS);
     return () => {
       wanted = false;

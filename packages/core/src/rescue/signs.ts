@@ -98,7 +98,7 @@ export const SIGNS: readonly Sign[] = [
     name: 'Scorched',
     text: 'dark flecks, or a brown layer on the base of the pan',
   },
-  { code: 'boiled-over', name: 'Boiled over', text: 'it climbed out of the pan' },
+  { code: 'boiled-over', name: 'Boil-over', text: 'it climbed out of the pan' },
   { code: 'not-sealed', name: 'Not sealed', text: 'a lid gives when pressed' },
   { code: 'too-sour', name: 'Too sour', text: 'sharper than wanted' },
   { code: 'too-sweet', name: 'Too sweet', text: 'flat, only sweet' },

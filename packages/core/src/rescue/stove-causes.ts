@@ -27,7 +27,7 @@ const thinByFormula: CauseRule = {
           () => 'by the formula it is cooked less far than a butter that mounds on the spoon',
         )
       : undefined,
-  nextTime: 'Cook further, or take out some of the liquid.',
+  nextTime: 'Cook further, or pour off some of the liquid first.',
   source: PRACTICE,
 };
 

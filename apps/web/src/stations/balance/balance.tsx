@@ -18,6 +18,7 @@ import { MakeItFit } from './make-it-fit.js';
 import { Stages } from './stages.js';
 import { Steering } from './steering.js';
 import { KindAndMethod } from './kind-and-method.js';
+import { UsualQuestions } from './usual-questions.js';
 import { WaysToTheShelf } from './ways-to-the-shelf.js';
 import { Tabs } from '../../ui/tabs.js';
 import { WhatGoesWhere } from './what-goes-where.js';
@@ -78,6 +79,7 @@ export function Balance() {
       </div>
       <Compare />
       <WaysToTheShelf />
+      <UsualQuestions />
       <Later>
         <Pictures />
       </Later>
