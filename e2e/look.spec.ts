@@ -71,6 +71,7 @@ const VIEWS = [
   ['convert', () => '/tables/convert', '3 tbsp honey'],
   ['sugars', () => '/tables/sugars', 'in place of sugar'],
   ['jars table', () => '/tables/jars', 'jam in it'],
+  ['cautions', () => '/tables/cautions', 'At the stove'],
   ['glossary', () => '/glossary#setting-point', 'Setting point'],
   ['fruit', () => `/batches/${onHeat}/fruit`, 'On the table'],
   ['balance', () => `/batches/${onHeat}/balance`, 'Where the weight goes'],

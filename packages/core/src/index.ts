@@ -55,6 +55,7 @@ export {
   PECTIN_BY_ALCOHOL_TEST,
 } from './pectin/index.js';
 export {
+  CAUTIONS,
   cautionsOf,
   displayName,
   type Form,

@@ -22,6 +22,7 @@ export const SCREENS: readonly Screen[] = [
   { to: '/tables/fruit', name: 'Fruit table', also: 'acid ph pectin season loss cup' },
   { to: '/tables/convert', name: 'Convert', also: 'table cups grams ounces spoons' },
   { to: '/tables/sugars', name: 'Sugars and pectins', also: 'table honey swap sweetener' },
+  { to: '/tables/cautions', name: 'Cautions', also: 'table burns allergens botulism safety glass' },
   { to: '/tables/jars', name: 'Jars and headspace', also: 'table sizes ounces canner' },
   {
     to: '/rescue',

@@ -22,6 +22,9 @@ const CAUTION_TEXT: Readonly<Record<Caution, string>> = {
   stones: 'stone fruit: leave the kernels out, they make hydrogen cyanide',
 };
 
+/** Every caution of an ingredient with its text, in order. */
+export const CAUTIONS = Object.entries(CAUTION_TEXT) as readonly (readonly [Caution, string])[];
+
 export const ALLERGENS: ReadonlySet<Caution> = new Set(['egg', 'milk', 'nuts', 'sulphites']);
 
 /**

@@ -1,4 +1,4 @@
-export { ALLERGENS, cautionsOf } from './cautions.js';
+export { ALLERGENS, CAUTIONS, cautionsOf } from './cautions.js';
 export { displayName, ingredientById, INGREDIENTS } from './find.js';
 export {
   type AcidClass,

@@ -50,6 +50,38 @@ test('a lid that did not seal: again within 24 hours, then the cold or the waste
   expect(late.steps.join(' ')).not.toMatch(/process it again/);
 });
 
+describe('a batch that was for the fridge', () => {
+  const fridge = {
+    verdict: 'fridge',
+    storage: { where: 'fridge', best: { days: 28 }, text: '', source: '' },
+  } as const;
+  const days = (count: number) => ({ now: FILLED + count * 24 * HOUR_MS, keeping: fridge });
+
+  test('past its time is thrown away, whatever is wrong with it', () => {
+    for (const sign of SIGN_CODES) {
+      const advice = rescueAdvice(sign, jars(days(29)));
+      expect(advice.isThrownAway).toBe(true);
+      expect(advice.canRemake).toBe(false);
+      expect(advice.steps).toHaveLength(1);
+      expect(advice.steps[0]).toMatch(/within 4 weeks.*without tasting/);
+    }
+  });
+
+  test('in its time is cooked again, and stays refrigerated', () => {
+    const advice = rescueAdvice('too-loose', jars(days(20)));
+    expect(advice.canRemake).toBe(true);
+    expect(advice.steps.join(' ')).toMatch(/refrigerated, as before/);
+    expect(advice.steps.join(' ')).not.toMatch(/full processing/);
+  });
+
+  test('and what was never safe is thrown away at once', () => {
+    const stop = { ...fridge, verdict: 'stop' } as const;
+    expect(
+      rescueAdvice('too-loose', jars({ keeping: stop, now: FILLED + HOUR_MS })).isThrownAway,
+    ).toBe(true);
+  });
+});
+
 test('a stiff spread is thinned by what was boiled off too much', () => {
   const [step] = rescueAdvice('too-stiff', jars({ solids: { made: 72, meant: 65 } })).steps;
   // 72 / 65 - 1 = 10.8 % of a cup of 16 tablespoons.
@@ -60,6 +92,9 @@ test('a stiff spread is thinned by what was boiled off too much', () => {
 test('a thin butter is told how far to go', () => {
   const [step] = rescueAdvice('thin-butter', jars({ solids: { made: 24, meant: 30 } })).steps;
   expect(step).toContain('20 %');
+  const last = (rest: Partial<Affected>) => rescueAdvice('thin-butter', jars(rest)).steps.at(-1);
+  expect(last({})).toMatch(/process them in full/);
+  expect(last({ untilNow: 'opened' })).toMatch(/not put up again/);
 });
 
 test('what has spoiled is never opened, smelt or tasted to find out', () => {

@@ -1,4 +1,5 @@
 import type { Kind } from '../formula/index.js';
+import { bestWords, daysOf, type Keeping } from '../keeping/index.js';
 import { HOUR_MS, kitchenFraction } from '../quantity/index.js';
 import type { SignCode } from './signs.js';
 
@@ -17,6 +18,8 @@ export interface Affected {
   readonly untilNow: JarsUntilNow;
   /** Per cent of solids as made and as meant, where the record tells. */
   readonly solids?: { readonly made: number; readonly meant: number };
+  /** How the batch stores as made, where the record tells. */
+  readonly keeping?: Pick<Keeping, 'verdict' | 'storage'>;
   /** Until when a jar that did not seal may be processed again. */
   readonly reprocessUntil?: number | undefined;
 }
@@ -31,12 +34,15 @@ export interface RescueAdvice {
   readonly use?: string;
   /** Whether it may be cooked again with what sets it. */
   readonly canRemake: boolean;
+  /** Nothing is done with it any more. */
+  readonly isThrownAway?: boolean;
   readonly caution?: string;
   readonly source: string;
 }
 
 const GUIDE = 'USDA Complete Guide to Home Canning, Guide 7; from memory';
 const PRACTICE = 'common practice, no source';
+const SPOILAGE = 'USDA Complete Guide to Home Canning, Guide 1; from memory';
 
 /** A set takes a day or two; some take two weeks. */
 const SETS_WITHIN_H = 48;
@@ -45,6 +51,22 @@ const SOME_TAKE_H = 14 * 24;
 const HOT_SUGAR =
   'Hot sugar burns badly: long sleeves, nobody small in the kitchen, never taste it hot.';
 
+const DAY_MS = 24 * HOUR_MS;
+
+/**
+ * Why jars are thrown away whatever is wrong with them; undefined where they are not. A jar in the
+ * cold past its time is not told from a good one by its looks.
+ */
+function throwAway({ keeping, filledAt, now }: Affected): string | undefined {
+  if (keeping?.verdict === 'stop')
+    return 'By its record it is not safe to store or eat: throw it away without tasting.';
+  if (!keeping || keeping.verdict === 'shelf' || filledAt === undefined) return undefined;
+  const { best } = keeping.storage;
+  return now - filledAt > daysOf(best) * DAY_MS
+    ? `It was to be refrigerated and used within ${bestWords(best)} of making, and that is over: throw it away without tasting. Only what was frozen all that time keeps for a year.`
+    : undefined;
+}
+
 /** Why jars are not cooked again, or undefined where they may be. */
 export function whyNotRemade({ untilNow }: Pick<Affected, 'untilNow'>): string | undefined {
   return untilNow === 'opened'
@@ -52,9 +74,12 @@ export function whyNotRemade({ untilNow }: Pick<Affected, 'untilNow'>): string |
     : undefined;
 }
 
-type AdviceOf = (jars: Affected) => Omit<RescueAdvice, 'canRemake'>;
+type AdviceOf = (jars: Affected) => Omit<RescueAdvice, 'canRemake' | 'isThrownAway'>;
 
-const tooLoose: AdviceOf = ({ filledAt, now }) => {
+const isForShelf = (keeping: Affected['keeping']): boolean =>
+  keeping === undefined || keeping.verdict === 'shelf';
+
+const tooLoose: AdviceOf = ({ filledAt, now, keeping }) => {
   const age_h = filledAt === undefined ? Infinity : (now - filledAt) / HOUR_MS;
   const isEarly = age_h < SETS_WITHIN_H && filledAt !== undefined;
   return {
@@ -69,7 +94,9 @@ const tooLoose: AdviceOf = ({ filledAt, now }) => {
             ? 'You can still wait: some sets take up to two weeks. The jars stay closed.'
             : 'It will not set by itself any more.',
           'To cook it again, first try one cup: cook it as below, then a spoonful on a cold plate.',
-          'If the cup sets, the rest the same way, as a new batch: clean hot jars, new lids, full processing.',
+          isForShelf(keeping)
+            ? 'If the cup sets, the rest the same way, as a new batch: clean hot jars, new lids, full processing.'
+            : 'If the cup sets, the rest the same way, into clean jars; they are refrigerated, as before.',
         ],
     use: 'Syrup for pancakes, a glaze, a filling, a drink: call it that, and it is no failure.',
     caution: HOT_SUGAR,
@@ -101,13 +128,22 @@ const tooStiff: AdviceOf = (jars) => ({
   source: GUIDE,
 });
 
-const thinButter: AdviceOf = ({ solids }) => ({
+/** Where what was cooked on goes. */
+function afterCookingOn({ untilNow, keeping }: Affected): string {
+  if (untilNow === 'opened')
+    return 'Then refrigerate it and use it first: what was opened is not put up again.';
+  return isForShelf(keeping)
+    ? 'Then fill clean hot jars with new lids, and process them in full, as a new batch.'
+    : 'Then into clean jars; they are refrigerated, as before.';
+}
+
+const thinButter: AdviceOf = (jars) => ({
   steps: [
-    solids && solids.made < solids.meant
-      ? `Cook it on with the lid off, low, stirring, until about ${Math.round((1 - solids.made / solids.meant) * 100)} % of its weight is gone.`
+    jars.solids && jars.solids.made < jars.solids.meant
+      ? `Cook it on with the lid off, low, stirring, until about ${Math.round((1 - jars.solids.made / jars.solids.meant) * 100)} % of its weight is gone.`
       : 'Cook it on with the lid off, low, stirring, until it mounds on a spoon and no ring of water forms on a cold plate.',
     'It thickens more as it cools: test on a cold plate with the pan off the heat.',
-    'Then fill clean hot jars with new lids, and process them in full, as a new batch.',
+    afterCookingOn(jars),
   ],
   use: 'A sauce for porridge or yoghurt.',
   caution: HOT_SUGAR,
@@ -139,7 +175,7 @@ const notSealed: AdviceOf = ({ reprocessUntil, now }) => ({
           'If it was refrigerated within 24 hours of processing: use it within four weeks, or freeze it.',
           'If it stood in the cupboard unsealed for longer: throw it away without tasting.',
         ],
-  source: 'USDA Complete Guide to Home Canning, Guide 1; from memory',
+  source: SPOILAGE,
 });
 
 /** What is done with each sign; a sign without advice does not compile. */
@@ -219,6 +255,9 @@ const ADVICE: Readonly<Record<SignCode, AdviceOf>> = {
  * refrigerated within 24 hours of a failed seal.
  */
 export function rescueAdvice(sign: SignCode, jars: Affected): RescueAdvice {
+  const gone = throwAway(jars);
+  if (gone !== undefined)
+    return { steps: [gone], canRemake: false, isThrownAway: true, source: SPOILAGE };
   const advice = ADVICE[sign](jars);
   return {
     ...advice,

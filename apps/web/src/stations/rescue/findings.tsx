@@ -38,6 +38,8 @@ interface FindingsProps {
 
 /** Soluble solids of a spread nobody has a record of, per cent. Common practice. */
 const USUAL_SOLIDS = 60;
+/** Where it matters which jars, and how they were kept. */
+const COOKED_AGAIN: ReadonlySet<SignCode> = new Set<SignCode>(['too-loose', 'thin-butter']);
 const NOT_GELS: ReadonlySet<Kind> = new Set<Kind>(['fruit-butter', 'curd', 'syrup']);
 
 /** What is wrong, which jars, why, and what to do. */
@@ -64,6 +66,7 @@ export function Findings({ kind, batch, likely = likelyJars([], []) }: FindingsP
       untilNow: jars.untilNow,
       ...(record && {
         solids: { made: record.made.outcome.solids, meant: record.meant.outcome.solids },
+        keeping: record.keeping,
         reprocessUntil: record.seals.reprocessUntil,
       }),
     });
@@ -80,24 +83,30 @@ export function Findings({ kind, batch, likely = likelyJars([], []) }: FindingsP
         />
       )}
       {diagnosis && advice && (
-        <>
-          <WhatToDo key={sign} advice={advice} />
-          {sign === 'too-loose' && <JarsInQuestion jars={jars} onChange={setJars} />}
-          {advice.canRemake && count !== undefined && (
-            <Remakes
-              spread_ml={spreadIn_ml(jars, count, kitchen.jars)}
-              solidsPercent={record?.made.outcome.solids ?? USUAL_SOLIDS}
-              keeping={record?.keeping}
+        <div className="grid items-start gap-4 lg:grid-cols-2">
+          <div className="flex flex-col gap-4">
+            <WhatToDo key={sign} advice={advice} />
+            {COOKED_AGAIN.has(sign) && advice.isThrownAway !== true && (
+              <JarsInQuestion jars={jars} onChange={setJars} />
+            )}
+            {advice.canRemake && count !== undefined && (
+              <Remakes
+                spread_ml={spreadIn_ml(jars, count, kitchen.jars)}
+                solidsPercent={record?.made.outcome.solids ?? USUAL_SOLIDS}
+                keeping={record?.keeping}
+              />
+            )}
+          </div>
+          <div className="flex flex-col gap-4">
+            <Causes
+              diagnosis={diagnosis}
+              hasRecord={record !== undefined}
+              stored={stored}
+              onStored={setStored}
             />
-          )}
-          <Causes
-            diagnosis={diagnosis}
-            hasRecord={record !== undefined}
-            stored={stored}
-            onStored={setStored}
-          />
-          {batch && <NextTime batch={batch} causes={diagnosis.causes} />}
-        </>
+            {batch && <NextTime batch={batch} causes={diagnosis.causes} />}
+          </div>
+        </div>
       )}
     </>
   );

@@ -2,6 +2,7 @@ import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { Page } from '../../ui/page.js';
 import { SideNav, type StationPage } from '../../ui/side-nav.js';
+import { Cautions } from './cautions.js';
 import { Convert } from './convert.js';
 import { Fruits } from './fruits.js';
 import { Jars } from './jars.js';
@@ -17,6 +18,7 @@ const PAGES: readonly StationPage[] = [
   { to: 'convert', name: 'Convert', shown: <Convert /> },
   { to: 'sugars', name: 'Sugars and pectins', shown: <Sugars /> },
   { to: 'jars', name: 'Jars and headspace', shown: <Jars /> },
+  { to: 'cautions', name: 'Cautions', shown: <Cautions /> },
 ];
 
 /** What one looks up, from the same figures everything is computed with. */
