@@ -35,6 +35,19 @@ describe('a loose set', () => {
     expect(rescueAdvice('too-loose', jars({ isGel: false })).canRemake).toBe(false);
   });
 
+  test('in the pan it is cooked on; with no record the person is asked to have waited', () => {
+    const keeping = {
+      verdict: 'shelf',
+      storage: { where: 'cool-dark-dry', best: { months: 12 }, text: '', source: '' },
+    } as const;
+    const inPan = rescueAdvice('too-loose', jars({ filledAt: undefined, keeping }));
+    expect(inPan.canRemake).toBe(false);
+    expect(inPan.steps[0]).toMatch(/Cook on/);
+    const unknown = rescueAdvice('too-loose', jars({ filledAt: undefined }));
+    expect(unknown.steps[0]).toMatch(/less than 48 hours ago, wait/);
+    expect(unknown.canRemake).toBe(true);
+  });
+
   test('and nothing else is', () => {
     for (const sign of SIGN_CODES.filter((code) => code !== 'too-loose'))
       expect(rescueAdvice(sign, jars()).canRemake).toBe(false);

@@ -79,26 +79,44 @@ type AdviceOf = (jars: Affected) => Omit<RescueAdvice, 'canRemake' | 'isThrownAw
 const isForShelf = (keeping: Affected['keeping']): boolean =>
   keeping === undefined || keeping.verdict === 'shelf';
 
+const WAIT: readonly string[] = [
+  'Wait. A set takes 24 to 48 hours, and some take up to two weeks.',
+  'Leave the jars closed, upright, where they are not moved.',
+];
+
+/** Whether it may still set, by its age in hours; undefined where nobody knows when it was filled. */
+function mayStillSet(age_h: number | undefined): string {
+  if (age_h === undefined)
+    return 'If it was filled less than 48 hours ago, wait: some sets take up to two weeks.';
+  return age_h < SOME_TAKE_H
+    ? 'You can still wait: some sets take up to two weeks. The jars stay closed.'
+    : 'It will not set by itself any more.';
+}
+
 const tooLoose: AdviceOf = ({ filledAt, now, keeping }) => {
-  const age_h = filledAt === undefined ? Infinity : (now - filledAt) / HOUR_MS;
-  const isEarly = age_h < SETS_WITHIN_H && filledAt !== undefined;
+  const use =
+    'Syrup for pancakes, a glaze, a filling, a drink: call it that, and it is no failure.';
+  if (keeping && filledAt === undefined)
+    return {
+      steps: [
+        'It is not in its jars yet. Cook on, and test a spoonful on a cold plate with the pan off the heat.',
+      ],
+      use,
+      caution: HOT_SUGAR,
+      source: GUIDE,
+    };
+  const age_h = filledAt === undefined ? undefined : (now - filledAt) / HOUR_MS;
+  if (filledAt !== undefined && age_h !== undefined && age_h < SETS_WITHIN_H)
+    return { waitUntil: filledAt + SETS_WITHIN_H * HOUR_MS, steps: WAIT, use, source: GUIDE };
   return {
-    ...(isEarly && { waitUntil: filledAt + SETS_WITHIN_H * HOUR_MS }),
-    steps: isEarly
-      ? [
-          'Wait. A set takes 24 to 48 hours, and some take up to two weeks.',
-          'Leave the jars closed, upright, where they are not moved.',
-        ]
-      : [
-          age_h < SOME_TAKE_H
-            ? 'You can still wait: some sets take up to two weeks. The jars stay closed.'
-            : 'It will not set by itself any more.',
-          'To cook it again, first try one cup: cook it as below, then a spoonful on a cold plate.',
-          isForShelf(keeping)
-            ? 'If the cup sets, the rest the same way, as a new batch: clean hot jars, new lids, full processing.'
-            : 'If the cup sets, the rest the same way, into clean jars; they are refrigerated, as before.',
-        ],
-    use: 'Syrup for pancakes, a glaze, a filling, a drink: call it that, and it is no failure.',
+    steps: [
+      mayStillSet(age_h),
+      'To cook it again, first try one cup: cook it as below, then a spoonful on a cold plate.',
+      isForShelf(keeping)
+        ? 'If the cup sets, the rest the same way, as a new batch: clean hot jars, new lids, full processing.'
+        : 'If the cup sets, the rest the same way, into clean jars; they are refrigerated, as before.',
+    ],
+    use,
     caution: HOT_SUGAR,
     source: GUIDE,
   };
@@ -264,6 +282,7 @@ export function rescueAdvice(sign: SignCode, jars: Affected): RescueAdvice {
     canRemake:
       sign === 'too-loose' &&
       jars.isGel &&
+      (jars.filledAt !== undefined || jars.keeping === undefined) &&
       advice.waitUntil === undefined &&
       whyNotRemade(jars) === undefined,
   };

@@ -1,9 +1,9 @@
 import {
-  preparePot,
-  volumeInPan_l,
   balance,
   type Balance,
+  preparePot,
   type PreparedPot,
+  volumeInPan_l,
 } from '../balance/index.js';
 import type { Boil } from '../boil-log/index.js';
 import {

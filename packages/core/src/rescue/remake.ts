@@ -193,7 +193,7 @@ export function remakesOf(spread_ml: number, solidsPercent: number): readonly Re
 }
 
 /** Kinds of set that no pectin remakes. */
-export const NOT_REMADE: ReadonlySet<SetModel> = new Set<SetModel>(['egg', 'consistency', 'none']);
+const NOT_REMADE: ReadonlySet<SetModel> = new Set<SetModel>(['egg', 'consistency', 'none']);
 
 /**
  * How to remake a spread that did not set: why it probably did not, and the published remake scaled

@@ -106,6 +106,11 @@ const thermometerHigh: CauseRule = {
   source: PRACTICE,
 };
 
+/** Fewer of the forecast jars than this, and water went that was to stay. A choice of ours. */
+const FEW_JARS = 0.88;
+/** A timed boil so many times too long is a fault, and so many times explains all of it. A choice of ours. */
+const TIMES_TOO_LONG = { least: 3, all: 20 } as const;
+
 const boiledTooFar: CauseRule = {
   code: 'boiled-too-far',
   signs: ['too-stiff', 'crystals', 'scorched', 'faded'],
@@ -119,9 +124,9 @@ const boiledTooFar: CauseRule = {
         : atLeast(more / ALL_OF_IT_PERCENT, writeFinish(record));
     }
     const { timedBoil_min: timed, yieldShare, finish } = record;
-    if (timed && timed.actual > timed.wanted * 3)
+    if (timed && timed.actual > timed.wanted * TIMES_TOO_LONG.least)
       return atLeast(
-        timed.actual / (timed.wanted * 20),
+        timed.actual / (timed.wanted * TIMES_TOO_LONG.all),
         () => `${minutes(timed.actual)} of hard boil instead of ${minutes(timed.wanted)}`,
       );
     // Fewer jars than forecast are a sign too, where nothing else tells.
@@ -136,8 +141,6 @@ const boiledTooFar: CauseRule = {
   nextTime: 'Stop sooner: test on a cold plate with the pan off the heat.',
   source: GUIDE,
 };
-/** Fewer of the forecast jars than this, and water went that was to stay. A choice of ours. */
-const FEW_JARS = 0.88;
 
 /** Firm enough to want no cause, and so weak that what takes from it explains all, on the firmness scale. */
 const WEAK_SET = { none: FIRMNESS_BANDS.soft + 0.3, all: FIRMNESS_BANDS.none } as const;
@@ -174,8 +177,8 @@ const acidShare = (record: BatchRecord, isTooLittle: boolean): Support | undefin
       )
     : undefined;
 };
-/** High-methoxyl pectin: set best at, and weeping under. Pectin handbooks, from memory. */
-const SET_PH = { best: 3.1, weepsUnder: 2.85 } as const;
+/** High-methoxyl pectin: set best at, weeping under, and surely so much below. Pectin handbooks, from memory. */
+const SET_PH = { best: 3.1, weepsUnder: 2.85, surelyBelow: 0.4 } as const;
 
 const littleAcid: CauseRule = {
   code: 'little-acid',
@@ -196,7 +199,7 @@ const muchAcid: CauseRule = {
       acidShare(record, false) ??
       (isHighMethoxyl(record)
         ? atLeast(
-            (SET_PH.weepsUnder - pH) / 0.4,
+            (SET_PH.weepsUnder - pH) / SET_PH.surelyBelow,
             () => `pH ${pH.toFixed(1)}: so sharp a gel lets go of its liquid`,
           )
         : undefined)

@@ -6,12 +6,10 @@ import {
   rescueAdvice,
   SIGNS,
   signsOf,
-  type Boil,
   type Kind,
   type SignCode,
   type StoredWhere,
 } from '@idle-kettle/core';
-import type { FormulaBody } from '@idle-kettle/contract';
 import { now } from '../../data/clock.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { countOf, likelyJars, spreadIn_ml, type AffectedJars } from './affected-jars.js';
@@ -19,16 +17,9 @@ import { Answered } from './answered.js';
 import { Causes } from './causes.js';
 import { JarsInQuestion } from './jars-in-question.js';
 import { NextTime } from './next-time.js';
+import type { RecordedBatch } from './recorded-batch.js';
 import { Remakes } from './remakes.js';
 import { WhatToDo } from './what-to-do.js';
-
-/** A batch of which there is a record. */
-export interface RecordedBatch {
-  readonly id: string;
-  readonly document: FormulaBody;
-  readonly boil: Boil;
-  readonly formulaId: string | null;
-}
 
 interface FindingsProps {
   readonly kind: Kind;

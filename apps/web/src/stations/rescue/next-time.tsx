@@ -5,7 +5,7 @@ import type { FormulaView } from '@idle-kettle/contract';
 import { keepFormula } from '../../data/formulas.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormulas } from '../../data/queries.js';
-import type { RecordedBatch } from './findings.js';
+import type { RecordedBatch } from './recorded-batch.js';
 
 /** What to change the next time, and where to write it so that it is there then. */
 export function NextTime({

@@ -1,0 +1,10 @@
+import type { FormulaBody } from '@idle-kettle/contract';
+import type { Boil } from '@idle-kettle/core';
+
+/** A batch of which there is a record. */
+export interface RecordedBatch {
+  readonly id: string;
+  readonly document: FormulaBody;
+  readonly boil: Boil;
+  readonly formulaId: string | null;
+}
