@@ -44,6 +44,9 @@ test('everything goes out to a file and comes in on another machine; what no fil
       '1180 m',
     );
     await page.getByRole('link', { name: 'Learned' }).click();
+    // Here they are looked at anew, one after the other.
+    await expect(lessons.getByText(/^\d\d boils$/).first()).toBeVisible({ timeout: 60_000 });
+    await expect(lessons.getByText(/more to be looked at/)).toHaveCount(0, { timeout: 60_000 });
     await expect(lessons.getByRole('table')).toHaveText(taught ?? '');
     await page.getByRole('link', { name: 'Shelf' }).click();
     await expect(page.getByRole('button', { name: /^Pear butter/ }).first()).toBeVisible();

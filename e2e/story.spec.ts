@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
+import { panel } from './support/bench.js';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
@@ -141,6 +142,18 @@ test('rescue of a loose jelly: its causes, amounts for its jars, and a note for 
   await jars.getByLabel('how many').fill('some');
   await expect(jars.getByRole('alert')).toHaveText('Write how many jars, such as 4 or 3.5');
   await jars.getByLabel('how many').fill('3.5');
+  // As a batch of its own, which knows the one it was.
+  await again.getByRole('button', { name: 'Start it as a new batch' }).click();
+  await expect(page.getByRole('heading', { name: 'Cooked again', exact: true })).toBeVisible();
+  await expect(page.getByLabel('Name of the batch')).toHaveValue(
+    'Redcurrant and red wine jelly, cooked again',
+  );
+  await expect(panel(page).getByRole('region', { name: /^Storage: Shelf/ })).toBeVisible();
+  await page.getByRole('link', { name: 'The batch it was' }).click();
+  await expect(page.getByText(/Cooked again as “Redcurrant and red wine jelly/)).toBeVisible();
+  await page.getByRole('link', { name: 'Something is wrong with it' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
+  await page.getByRole('button', { name: /^Too loose/ }).click();
   await jars.getByRole('radio', { name: 'Opened or eaten from' }).check();
   await expect(jars).toContainText('is not put up again');
   await expect(again).toBeHidden();

@@ -162,6 +162,19 @@ export class OverridesBody {
   pectinPercent?: number;
 }
 
+export class MadeOfBody {
+  @Needed('madeOf', 'mass')
+  mass!: string;
+
+  @Needed('madeOf', 'lines')
+  @ValidateNested({ each: true })
+  @Type(() => FormulaLineBody)
+  lines!: FormulaLineBody[];
+
+  @Optional('madeOf', 'batch')
+  batch?: string;
+}
+
 export class FormulaLineBody {
   @Optional('line', 'ingredient')
   ingredient?: string;
@@ -172,6 +185,10 @@ export class FormulaLineBody {
   @Optional('line', 'composition')
   @Type(() => CustomCompositionBody)
   composition?: CustomCompositionBody;
+
+  @Optional('line', 'madeOf')
+  @Type(() => MadeOfBody)
+  madeOf?: MadeOfBody;
 
   @Optional('line', 'form')
   form?: Form;

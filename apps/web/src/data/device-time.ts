@@ -37,7 +37,8 @@ export const householdTime = ({ shown_ms, difference_ms }: DeviceTime): number =
 export function deviceTimeAfter(time: DeviceTime, change: ClockChange): DeviceTime {
   const { shown_ms, perhapsSet_ms } = time;
   switch (change.type) {
-    case 'measured': {
+    case 'measured':
+    case 'known-until-now': {
       const { difference_ms } = change;
       const wasSet = perhapsSet_ms !== 0 && agree(difference_ms, -perhapsSet_ms);
       return {
@@ -46,8 +47,6 @@ export function deviceTimeAfter(time: DeviceTime, change: ClockChange): DeviceTi
         perhapsSet_ms: 0,
       };
     }
-    case 'known-until-now':
-      return { ...time, difference_ms: change.difference_ms };
     case 'set-back': {
       const isBack = perhapsSet_ms !== 0 && agree(change.by_ms, -perhapsSet_ms);
       return {

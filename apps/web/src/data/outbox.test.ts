@@ -2,7 +2,9 @@ import 'fake-indexeddb/auto';
 import type { BatchEvent } from '@idle-kettle/core';
 import { SERVER_TIME_HEADER, type BatchView, type FormulaBody } from '@idle-kettle/contract';
 import { answerOf, refusalAnswer } from '../testing/answers.js';
-import { deviceTimeOf } from './clock.js';
+import { compareClocks } from './api.js';
+import { deviceTimeOf, now } from './clock.js';
+import { storeItems } from './outbox-items.js';
 import { Outbox } from './outbox.js';
 import { store, type OutboxItem } from './store.js';
 
@@ -73,12 +75,14 @@ class FakeLocalStorage {
 
 /** A disk that is so slow that the page is closed before anything was written. */
 let diskAnswers = true;
+/** A disk that takes its time: it answers once this is settled. */
+let diskWaits: Promise<void> = Promise.resolve();
 jest.mock('./store.js', () => {
   const real = jest.requireActual<typeof import('./store.js')>('./store.js');
   return {
     ...real,
     attemptWrite: (write: never) =>
-      diskAnswers ? real.attemptWrite(write) : new Promise(() => undefined),
+      diskAnswers ? diskWaits.then(() => real.attemptWrite(write)) : new Promise(() => undefined),
   };
 });
 
@@ -494,6 +498,46 @@ test('a clock that is set right while it is compared leaves no wrong time', asyn
   clock.mockRestore();
   expect(sent).toHaveLength(1);
   expect(Math.abs(Date.parse(sent[0]?.at ?? '') - (shown_ms - DAY_MS))).toBeLessThan(2000);
+});
+
+describe('what an earlier page left comes right, though the clock is compared while it is read', () => {
+  const DAY_MS = 86_400_000;
+  const real = Date.now.bind(Date);
+
+  /**
+   * Typed on the right clock, which was then set a day ahead, and the page closed; the next page knows
+   * of it before it has read what the first one left.
+   * @param setRight when the clock is set right again
+   */
+  async function sentWith(setRight: 'never' | 'before-read' | 'once-read'): Promise<number> {
+    let wrong_ms = DAY_MS;
+    const clock = jest.spyOn(Date, 'now').mockImplementation(() => real() + wrong_ms);
+    const setRightNow = (): void => {
+      wrong_ms = 0;
+      now();
+    };
+    const at = real();
+    const event = { ...reading(97), at: new Date(at).toISOString() };
+    const deviceTime = { shown_ms: at, difference_ms: 0, perhapsSet_ms: DAY_MS };
+    const sent = takenByServerAt(real);
+    await storeItems([{ id: event.id, order: 1, kind: 'event', batchId: 'b1', event, deviceTime }]);
+    let answer = (): void => undefined;
+    diskWaits = new Promise((resolve) => (answer = resolve));
+    const outbox = new Outbox();
+    const starting = outbox.start({ onSaved: () => undefined, onTaken: () => undefined });
+    await compareClocks();
+    if (setRight === 'before-read') setRightNow();
+    answer();
+    await starting;
+    if (setRight === 'once-read') setRightNow();
+    await until(() => outbox.snapshot().items.length === 0);
+    clock.mockRestore();
+    return Date.parse(sent[0]?.at ?? '') - at;
+  }
+
+  test.each(['never', 'before-read', 'once-read'] as const)('set right again: %s', async (when) => {
+    expect(Math.abs(await sentWith(when))).toBeLessThan(1000);
+  });
 });
 
 test('a batch whose formula is refused still has its readings taken; an edit mends it', async () => {

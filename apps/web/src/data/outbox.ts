@@ -103,7 +103,11 @@ export class Outbox {
   /** Reads what an earlier page left behind and begins to send. */
   async start(listener: Listener): Promise<void> {
     this.listener = listener;
-    onClockChange((change) => this.correctTimes(change));
+    const beforeReady: ClockChange[] = [];
+    onClockChange((change) => {
+      if (!this.now.ready) beforeReady.push(change);
+      this.correctTimes(change);
+    });
     const items = await storedItems();
     this.order = Math.max(0, ...items.map((item) => item.order));
     const drafts = await storedDrafts();
@@ -112,6 +116,9 @@ export class Outbox {
       drafts: new Map([...drafts, ...this.now.drafts]),
       ready: true,
     });
+    // What became known of the clock while an earlier page's items were read holds for them too.
+    const stored = new Set(items.map(({ id }) => id));
+    for (const change of beforeReady) this.correctTimes(change, ({ id }) => stored.has(id));
     this.kick(0);
   }
 
@@ -265,8 +272,13 @@ export class Outbox {
   }
 
   /** Corrects the times of events that were not taken yet, where more is known of this clock. */
-  private correctTimes(change: ClockChange): void {
-    const corrected = this.now.items.flatMap((item) => correctedItem(item, change) ?? []);
+  private correctTimes(
+    change: ClockChange,
+    counts: (item: OutboxItem) => boolean = () => true,
+  ): void {
+    const corrected = this.now.items
+      .filter(counts)
+      .flatMap((item) => correctedItem(item, change) ?? []);
     if (corrected.length > 0) void this.replace(...corrected);
   }
 

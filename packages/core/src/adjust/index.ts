@@ -6,7 +6,6 @@ export { remedies, type Remedy, type RemedyCode } from './remedies.js';
 export {
   type Answer,
   answerTo,
-  carbohydrate_gPerServing,
   USUAL_QUESTIONS,
   type Variant,
 } from './questions.js';

@@ -48,9 +48,20 @@ const detailsOf = ({
   stage,
   overrides,
   composition,
+  madeOf,
   alsoStated,
 }: FormulaLine): string =>
-  JSON.stringify([ripeness, variety, goesIn, gives, stage, overrides, composition, alsoStated]);
+  JSON.stringify([
+    ripeness,
+    variety,
+    goesIn,
+    gives,
+    stage,
+    overrides,
+    composition,
+    madeOf,
+    alsoStated,
+  ]);
 
 const SUGAR_IN_WORDS: Readonly<Record<SugarIn, string>> = {
   'at-once': 'in all at once',

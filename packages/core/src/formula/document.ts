@@ -149,12 +149,23 @@ export interface Overrides {
   pectinPercent?: number;
 }
 
+/** A spread that was made earlier and is cooked again: what went into it, and what came of that. */
+export interface MadeOf {
+  /** What the lines came to: "1.4 kg". */
+  mass: string;
+  lines: FormulaLine[];
+  /** Id of the batch it was. */
+  batch?: string;
+}
+
 export interface FormulaLine {
   /** An ingredient id; what a person typed is saved here too, until it is understood. */
   ingredient?: string;
   /** An ingredient of one's own, in place of `ingredient`. */
   name?: string;
   composition?: CustomComposition;
+  /** What an ingredient of one's own was made of; storage goes by that. */
+  madeOf?: MadeOf;
   form?: Form;
   ripeness?: Ripeness;
   /** Of the fruit, in the maker's words; it changes nothing that is computed. */

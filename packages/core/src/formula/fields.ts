@@ -22,6 +22,7 @@ import {
   type DocumentStage,
   type FormulaDocument,
   type FormulaLine,
+  type MadeOf,
   type MeasuredPH,
   type Overrides,
   type TestedSource,
@@ -76,6 +77,7 @@ interface Parts {
   readonly document: FormulaDocument;
   readonly line: FormulaLine;
   readonly composition: CustomComposition;
+  readonly madeOf: MadeOf;
   readonly overrides: Overrides;
   readonly finish: DocumentFinish;
   readonly stage: DocumentStage;
@@ -239,6 +241,12 @@ export const FORMULA_FIELDS = {
       write: 'write the name as text',
     },
     composition: { type: 'object', of: 'composition', write: 'write its composition' },
+    madeOf: {
+      type: 'object',
+      of: 'madeOf',
+      description: 'of a spread that is cooked again: what went into it',
+      write: 'write what it was made of: { "mass", "lines" }',
+    },
     form: { type: 'choice', of: FORMS },
     ripeness: { type: 'choice', of: RIPENESS },
     variety: {
@@ -289,6 +297,28 @@ export const FORMULA_FIELDS = {
       type: 'object',
       of: 'overrides',
       write: 'write measured values, such as { "pH": 3.4 }',
+    },
+  },
+  madeOf: {
+    mass: {
+      type: 'text',
+      most: MEASURE_LENGTH,
+      required: true,
+      description: 'what the lines came to, "1.4 kg"',
+      write: 'write a mass such as "1.4 kg"',
+    },
+    lines: {
+      type: 'list',
+      of: 'line',
+      most: 60,
+      required: true,
+      write: 'write a list of { "ingredient", "amount" }',
+    },
+    batch: {
+      type: 'text',
+      most: 36,
+      description: 'the id of the batch it was',
+      write: 'write the id of a batch',
     },
   },
   composition: {

@@ -18,6 +18,28 @@ interface TestedPot {
 /** Grams told apart: what a kitchen scale shows. */
 const MASS_DIGITS = 4;
 
+/** A line as it is told apart, with what it was made of where it is a spread. */
+const toldOfLine = ({
+  label,
+  ingredient,
+  form,
+  ripeness,
+  goesIn,
+  mass_kg,
+  composition,
+  byTable,
+  madeOf,
+}: PotLine): unknown => [
+  ingredient.id,
+  label,
+  form,
+  ripeness,
+  goesIn,
+  mass_kg.mid.toPrecision(MASS_DIGITS),
+  composition === byTable ? 0 : composition,
+  ...(madeOf ? [madeOf.map(toldOfLine)] : []),
+];
+
 /**
  * What a tested formula consists of, as one short text: kind, method, the pot as computed (what is in
  * it, in which form, how much, in which order), finish, jars and processing. Any change of them
@@ -38,15 +60,7 @@ export function fingerprint({
     method,
     // Older attestations know of no stages: what has none keeps its fingerprint.
     ...(stages.length > 0 ? [stages, lines.map(({ stage }) => stage)] : []),
-    lines.map(({ label, ingredient, form, ripeness, goesIn, mass_kg, composition, byTable }) => [
-      ingredient.id,
-      label,
-      form,
-      ripeness,
-      goesIn,
-      mass_kg.mid.toPrecision(MASS_DIGITS),
-      composition === byTable ? 0 : composition,
-    ]),
+    lines.map(toldOfLine),
     finish,
     jars.map(({ size, headspace_mm }) => [size, headspace_mm.toFixed(1)]),
     claims.processing,

@@ -15,7 +15,7 @@ import {
 import type { FormulaLine } from './document.js';
 
 /** A line of a document whose amount is as it was written. */
-export type WrittenLine = FormulaLine & { readonly amount: string };
+export type WrittenLine = Omit<FormulaLine, 'madeOf'> & { readonly amount: string };
 
 /** One food that was read, as a line of a document. */
 function lineOf(part: LinePart, habit: Decimal | WritingHabit): WrittenLine {

@@ -1,4 +1,4 @@
-import { within, type Range, type Sourced } from '../range/index.js';
+import { times, within, type Range, type Sourced } from '../range/index.js';
 import { unitById, type Amount, cutText } from '../quantity/index.js';
 import {
   compositionOf,
@@ -57,6 +57,8 @@ export interface PotLine {
   readonly stage: number;
   /** The line's second amount, kg. */
   readonly alsoStated_kg?: Range;
+  /** Of a spread that is cooked again: what so much of it was made of. Storage goes by that. */
+  readonly madeOf?: readonly PotLine[];
 }
 
 /** An ingredient of the maker's own, not in the table. */
@@ -126,8 +128,8 @@ export function readLine(
   value: unknown,
   { pectins = [], prepared = [] }: Pick<Kitchen, 'pectins' | 'prepared'> = {},
   ratioLine?: RatioLine,
+  path = `lines[${index}]`,
 ): PotLine | undefined {
-  const path = `lines[${index}]`;
   if (!isObject(value)) {
     reader.problem(path, `${quoted(value)}: a line is { "ingredient", "amount" }`);
     return undefined;
@@ -172,6 +174,7 @@ export function readLine(
   if (value.gives !== undefined) reader.oneOf(`${path}.gives`, value.gives, GIVES, 'juice');
   const stage = reader.optionalNumber(`${path}.stage`, value.stage, FORMULA_FIELDS.line.stage) ?? 1;
   const also = readAlsoStated(reader, `${path}.alsoStated`, value.alsoStated, ingredient, form);
+  const madeOf = own ? readMadeOf(reader, path, index, value.madeOf, mass.mass_kg.mid) : undefined;
   return {
     index,
     label: namesOf(ingredient, variety)[1],
@@ -189,7 +192,47 @@ export function readLine(
     stage,
     ...(goesIn && { goesIn }),
     ...(also && { alsoStated_kg: also }),
+    ...(madeOf && { madeOf }),
   };
+}
+
+/** What so much of a spread was made of: the lines of its batch, in proportion. */
+function readMadeOf(
+  reader: Reader,
+  path: string,
+  index: number,
+  value: unknown,
+  mass_kg: number,
+): readonly PotLine[] | undefined {
+  if (value === undefined) return undefined;
+  const { mass: massField, lines: linesField } = FORMULA_FIELDS.madeOf;
+  const at = `${path}.madeOf`;
+  if (!isObject(value) || !Array.isArray(value.lines)) {
+    reader.problem(`${at}.lines`, `${quoted(value)}: ${linesField.write}`);
+    return undefined;
+  }
+  const whole = reader.amount(`${at}.mass`, value.mass);
+  if (whole && whole.unit.kind !== 'mass')
+    reader.problem(`${at}.mass`, `${quoted(value.mass)}: ${massField.write}`);
+  const parts = (value.lines as unknown[]).slice(0, linesField.most).map((line, i) => {
+    const linePath = `${at}.lines[${i}]`;
+    if (isObject(line) && line.madeOf !== undefined)
+      reader.problem(`${linePath}.madeOf`, 'write its ingredients themselves');
+    return readLine(reader, index, line, {}, undefined, linePath);
+  });
+  if (whole?.unit.kind !== 'mass' || parts.length === 0) return undefined;
+  const share = mass_kg / (whole.value * whole.unit.si);
+  return parts.flatMap((part) =>
+    part
+      ? [
+          {
+            ...part,
+            mass_kg: times(part.mass_kg, share),
+            ...(part.alsoStated_kg && { alsoStated_kg: times(part.alsoStated_kg, share) }),
+          },
+        ]
+      : [],
+  );
 }
 
 function readAlsoStated(

@@ -6,7 +6,7 @@ import { PRACTICE, reason, type KeepingReason, type KeepingReasonCode } from './
 import { processOf, rowFor, type Process, type RowChoice } from './row.js';
 import { decide, type KeepingOptions } from './rules.js';
 import { daysOf, LOW_SOLIDS, storageOf, type Storage } from './storage.js';
-import { isFruitLike, massOf_kg } from './pot-lines.js';
+import { asMadeOf, isFruitLike, massOf_kg } from './pot-lines.js';
 import { withOtherAmounts } from './two-amounts.js';
 import { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
 
@@ -193,10 +193,11 @@ const leftOutReason = (texts: readonly string[]): KeepingReason =>
  * altitude
  */
 export function assessKeeping(
-  formula: PotFormula,
+  written: PotFormula,
   options: KeepingOptions = {},
-  made: Balance | null = balance(formula),
+  made: Balance | null = balance(written),
 ): Keeping {
+  const formula = asMadeOf(written);
   const asWritten = { keeping: assessAmounts(formula, options, made), lines: [] as string[] };
   const { keeping, lines } = withOtherAmounts(formula)
     .map((other) => ({
@@ -306,7 +307,8 @@ const LIFTED_BY_A_METER: readonly KeepingReasonCode[] = ['low-acid', 'not-acid-e
  * The process of a formula by its row and altitude alone, whatever its acid: null where there is no
  * row or no band for it.
  */
-export function processByTable(formula: PotFormula, made: Balance | null): Process | null {
+export function processByTable(written: PotFormula, made: Balance | null): Process | null {
+  const formula = asMadeOf(written);
   const band = processBand(formula.place.altitude_m);
   const solids = lowSolids(formula, made);
   const choice = rowFor(formula, solids);

@@ -40,6 +40,8 @@ interface Finish {
  * undefined. Durations in minutes.
  */
 export interface BatchRecord {
+  /** The formula as made, with everything that was added. */
+  readonly document: FormulaDocument;
   readonly formula: PotFormula;
   /** The pan as it was to be: everything that went in, to the finish of the formula. */
   readonly meant: PreparedPot;
@@ -101,6 +103,7 @@ export function batchRecord(input: RecordInput): BatchRecord | undefined {
   const outcome = outcomeOf(document, boil, kitchen, now);
   const filledAt = firstFilledAt(boil);
   return {
+    document: made.document,
     formula,
     meant: meantPot,
     meantBalance,

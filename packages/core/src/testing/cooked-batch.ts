@@ -29,14 +29,16 @@ export interface Cook {
   readonly rest_min?: number;
   /** Of the jars that come out so many are filled, share. */
   readonly filled?: number;
-  /** Logged as well, at seconds since it went on the heat; negative ones before its end. */
+  /** Logged as well. */
   readonly more?: readonly MoreEvent[];
 }
 
 type MoreEvent = {
   readonly [T in keyof EventBodies]: {
     readonly type: T;
+    /** Seconds after it went on the heat, or after it was done. */
     readonly after_s: number;
+    readonly from?: 'done';
     readonly body: EventBodies[T];
   };
 }[keyof EventBodies];
@@ -96,8 +98,8 @@ export function cookedBatch(cook: Cook): { readonly boil: Boil; readonly endedAt
           }),
         ]
       : []),
-    ...(cook.more ?? []).map(({ type, after_s, body }) =>
-      event(type, after_s < 0 ? end_s + after_s : after_s, body as never),
+    ...(cook.more ?? []).map(({ type, after_s, from, body }) =>
+      event(type, from === 'done' ? end_s + after_s : after_s, body as never),
     ),
   ];
   return { boil: boilFrom(events), endedAt: START + end_s * 1000 };

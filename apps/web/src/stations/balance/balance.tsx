@@ -50,6 +50,7 @@ export function Balance() {
           </Notice>
         </div>
       )}
+      <CookedAgain />
       <KindAndMethod />
       <Lines />
       <Stages />
@@ -84,6 +85,25 @@ export function Balance() {
         <Pictures />
       </Later>
     </>
+  );
+}
+
+/** Which batch its spread was, where it is one that is cooked again. */
+function CookedAgain() {
+  const { document } = useBatch();
+  const spread = document.lines.find(({ madeOf }) => madeOf?.batch !== undefined);
+  if (!spread) return null;
+  return (
+    <div className="mb-3">
+      <Notice title="Cooked again">
+        <Link to={`/logbook/${spread.madeOf?.batch ?? ''}`} className="underline">
+          The batch it was
+        </Link>
+        . Only from jars that were sealed until now, or refrigerated in time. Clean hot jars, new
+        lids, full processing; and take the jars you open off the shelf. How it stores goes by what
+        was in them.
+      </Notice>
+    </div>
   );
 }
 

@@ -2,21 +2,27 @@ import { useMemo, useState } from 'react';
 import {
   batchRecord,
   HOUR_MS,
+  remakeDocument,
   diagnose,
   rescueAdvice,
   SIGNS,
   signsOf,
+  type FormulaDocument,
   type Kind,
+  type RemakeWay,
   type SignCode,
   type StoredWhere,
 } from '@idle-kettle/core';
+import { useNewBatch } from '../../batch/new-batch.js';
 import { now } from '../../data/clock.js';
+import { logEvent } from '../../data/log-event.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { countOf, likelyJars, spreadIn_ml, type AffectedJars } from './affected-jars.js';
 import { Answered } from './answered.js';
 import { Causes } from './causes.js';
 import { JarsInQuestion } from './jars-in-question.js';
 import { NextTime } from './next-time.js';
+import type { FormulaBody } from '@idle-kettle/contract';
 import type { RecordedBatch } from './recorded-batch.js';
 import { Remakes } from './remakes.js';
 import { WhatToDo } from './what-to-do.js';
@@ -62,6 +68,22 @@ export function Findings({ kind, batch, likely = likelyJars([], []) }: FindingsP
       }),
     });
   const count = countOf(jars);
+  const newBatch = useNewBatch();
+  const remakeBy = (way: RemakeWay): FormulaDocument | undefined =>
+    record && batch && count !== undefined
+      ? remakeDocument(record, {
+          batch: batch.id,
+          way,
+          spread_ml: spreadIn_ml(jars, count, kitchen.jars),
+          size: jars.size,
+        })
+      : undefined;
+  const start = async (way: RemakeWay): Promise<void> => {
+    const document = remakeBy(way);
+    if (!document || !batch) return;
+    logEvent(batch.id, 'note', { text: `Cooked again as “${document.title}”` });
+    await newBatch({ document: document as FormulaBody });
+  };
   return (
     <>
       {sign === undefined ? (
@@ -85,6 +107,7 @@ export function Findings({ kind, batch, likely = likelyJars([], []) }: FindingsP
                 spread_ml={spreadIn_ml(jars, count, kitchen.jars)}
                 solidsPercent={record?.made.outcome.solids ?? USUAL_SOLIDS}
                 keeping={record?.keeping}
+                onStart={record && batch ? (way) => void start(way) : undefined}
               />
             )}
           </div>

@@ -22,10 +22,12 @@ interface RemakesProps {
   readonly spread_ml: number;
   readonly solidsPercent: number;
   readonly keeping: Keeping | undefined;
+  /** Starts it as a batch of its own; undefined where there is no record to go by. */
+  readonly onStart: ((way: RemakeWay) => void) | undefined;
 }
 
 /** The published remakes for these jars, and for one cup to try it with. */
-export function Remakes({ spread_ml, solidsPercent, keeping }: RemakesProps) {
+export function Remakes({ spread_ml, solidsPercent, keeping, onStart }: RemakesProps) {
   const ways = remakesOf(spread_ml, solidsPercent);
   const [chosen, setChosen] = useState<RemakeWay>();
   const remake = ways.find(({ way }) => way === chosen) ?? ways[0];
@@ -49,6 +51,17 @@ export function Remakes({ spread_ml, solidsPercent, keeping }: RemakesProps) {
         ))}
       </ol>
       <AfterFilling keeping={keeping} />
+      {onStart && (
+        <button
+          type="button"
+          className="btn btn-primary mt-3 w-full"
+          onClick={() => onStart(remake.way)}
+        >
+          {remake.batches > 1
+            ? `Start one of the ${remake.batches} as a new batch`
+            : 'Start it as a new batch'}
+        </button>
+      )}
       <p className="mt-2 text-sm text-soft">Source: {remake.source}.</p>
     </section>
   );
