@@ -233,3 +233,18 @@ test('can I? a usual question is answered on the batch, done in a tap and undone
   await page.getByRole('button', { name: 'For somebody who counts carbohydrate' }).click();
   await expect(page.getByText(/g of carbohydrate in 15 g.*clinician decides/)).toBeVisible();
 });
+
+test('search converts an amount, and finds the row of a table', async ({ page }) => {
+  await page.goto(kettle.address);
+  await page.getByRole('button', { name: 'Search' }).click();
+  const search = page.getByRole('dialog', { name: 'Search' });
+  await search.getByRole('combobox').fill('500 g honey in cups');
+  await expect(search).toContainText(/500 g honey is about 1½ cups/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Amount and food')).toHaveValue('500 g honey');
+  await page.getByRole('button', { name: 'Search' }).click();
+  await search.getByRole('combobox').fill('maple');
+  await search.getByRole('option', { name: /maple syrup.*Sugars and pectins/i }).click();
+  await expect(page.locator('tr[aria-current]')).toContainText('Maple syrup');
+  await expect(page.locator('tr[aria-current]')).toBeInViewport();
+});

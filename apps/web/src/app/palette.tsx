@@ -10,6 +10,8 @@ import { keys, queryClient } from '../data/queries.js';
 import { jarName } from '../ui/jar-picture.js';
 import { setTheme, useTheme } from '../ui/theme.js';
 import { SCREENS } from './screens.js';
+import { TABLE_ROWS } from './table-rows.js';
+import { typedConversion } from './typed-conversion.js';
 import * as dates from '../ui/dates.js';
 
 /** Of each kind of thing so many are listed. */
@@ -84,6 +86,9 @@ export default function Palette({ onClose }: { readonly onClose: () => void }) {
       : INGREDIENTS.filter(
           (each) => isProduce(each) && each.name.some((name) => has(name, typed)),
         ).slice(0, LISTED);
+  const converted = typedConversion(typed);
+  const rows =
+    typed.trim() === '' ? [] : TABLE_ROWS.filter(({ name }) => has(name, typed)).slice(0, LISTED);
   return (
     <dialog
       ref={showModal}
@@ -100,11 +105,26 @@ export default function Palette({ onClose }: { readonly onClose: () => void }) {
           value={typed}
           onValueChange={setTyped}
           maxLength={80}
-          placeholder="Batch, jar, formula, fruit, screen or action"
+          placeholder="Anything by name, or 8 cups blueberries in g"
           className="h-14 w-full border-b border-line bg-transparent px-4 text-lg outline-none"
         />
         <Command.List className="max-h-[64dvh] overflow-y-auto p-2">
           <Command.Empty className="p-4 text-soft">Nothing is called “{typed}”.</Command.Empty>
+          <Group heading="Converted">
+            {converted
+              ? [
+                  <Item
+                    key="converted"
+                    value="converted"
+                    name={converted.answer}
+                    note="more units"
+                    onSelect={go(
+                      `/tables/convert?${new URLSearchParams({ amount: converted.amount }).toString()}`,
+                    )}
+                  />,
+                ]
+              : []}
+          </Group>
           <Group heading="Actions">
             {actions.map(({ name, run }) => (
               <Item key={name} value={`action ${name}`} name={name} onSelect={act(run)} />
@@ -172,6 +192,11 @@ export default function Palette({ onClose }: { readonly onClose: () => void }) {
                 note="formulas with it"
                 onSelect={go(`/formulas?fruit=${id}`)}
               />
+            ))}
+          </Group>
+          <Group heading="In the tables">
+            {rows.map(({ to, name, table }) => (
+              <Item key={to} value={`row ${to}`} name={name} note={table} onSelect={go(to)} />
             ))}
           </Group>
         </Command.List>

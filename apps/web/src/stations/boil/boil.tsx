@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import {
@@ -213,6 +214,9 @@ function AtTheStove() {
         <NewTimer />
         <Instruments />
         <EventList boil={boil} onUndo={undo} />
+        <Link to={`/rescue/${id}`} className="inline-flex min-h-[44px] items-center underline">
+          Scorched, a boil-over, no set: rescue it
+        </Link>
       </div>
     </div>
   );

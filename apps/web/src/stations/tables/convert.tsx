@@ -1,4 +1,5 @@
 import { useDeferredValue, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { convertAmount, figures, kitchenFraction, type Unit } from '@idle-kettle/core';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { capital, sentence } from '../../ui/sentence.js';
@@ -36,7 +37,8 @@ const spoken = (value: number, unit: Unit): string =>
 export function Convert() {
   const { units } = usePreferences();
   const formats = useFormats();
-  const [typed, setTyped] = useState('');
+  const [asked] = useSearchParams();
+  const [typed, setTyped] = useState(asked.get('amount') ?? '');
   const text = useDeferredValue(typed.trim());
   const first = text === '' ? undefined : convertAmount(text, 'g');
   const rows =

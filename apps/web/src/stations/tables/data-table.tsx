@@ -1,4 +1,5 @@
 import { useEffect, useRef, type ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
 
 interface DataTableProps {
   /** What it holds, for whoever listens. */
@@ -29,6 +30,15 @@ export function DataTable({ name, head, rows, ownColumn }: DataTableProps) {
     if (box.current && column)
       box.current.scrollLeft = column.offsetLeft + column.offsetWidth - box.current.clientWidth;
   }, [ownColumn]);
+  // What was searched for comes into sight, and is marked.
+  const find = useSearchParams()[0].get('find');
+  useEffect(() => {
+    if (find === null) return;
+    const row = [...(box.current?.querySelectorAll<HTMLElement>('tbody tr') ?? [])].find(
+      ({ dataset }) => dataset.key === find,
+    );
+    row?.scrollIntoView({ block: 'center' });
+  }, [find]);
   const own = (i: number): string => (i === ownColumn ? 'bg-base-300 font-semibold' : '');
   return (
     // A wide table is pushed sideways, by key too.
@@ -48,7 +58,9 @@ export function DataTable({ name, head, rows, ownColumn }: DataTableProps) {
           {rows.map(({ key, cells, isOwn = false }) => (
             <tr
               key={key}
-              className={`border-b border-line ${isOwn ? 'bg-base-300 font-semibold' : ''}`}
+              data-key={key}
+              aria-current={key === find || undefined}
+              className={`border-b border-line ${isOwn || key === find ? 'bg-base-300 font-semibold' : ''}`}
             >
               {cells.map((cell, i) =>
                 i === 0 ? (
@@ -56,7 +68,7 @@ export function DataTable({ name, head, rows, ownColumn }: DataTableProps) {
                     key={i}
                     scope="row"
                     // Stays in sight while the figures are pushed sideways.
-                    className={`sticky left-0 px-2 py-2 font-semibold ${isOwn ? 'bg-base-300' : 'bg-base-100'} ${widthOf(cell)}`}
+                    className={`sticky left-0 px-2 py-2 font-semibold ${isOwn || key === find ? 'bg-base-300' : 'bg-base-100'} ${widthOf(cell)}`}
                   >
                     {cell}
                   </th>
