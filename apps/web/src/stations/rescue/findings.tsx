@@ -1,30 +1,13 @@
-import { useMemo, useState } from 'react';
-import {
-  batchRecord,
-  HOUR_MS,
-  remakeDocument,
-  diagnose,
-  rescueAdvice,
-  SIGNS,
-  signsOf,
-  type FormulaDocument,
-  type Kind,
-  type RemakeWay,
-  type SignCode,
-  type StoredWhere,
-} from '@idle-kettle/core';
-import { useNewBatch } from '../../batch/new-batch.js';
-import { now } from '../../data/clock.js';
-import { logEvent } from '../../data/log-event.js';
-import { useFormats, usePreferences } from '../../ui/preferences.js';
-import { countOf, likelyJars, spreadIn_ml, type AffectedJars } from './affected-jars.js';
+import { useState } from 'react';
+import { SIGNS, signsOf, type Kind, type SignCode, type StoredWhere } from '@idle-kettle/core';
+import { likelyJars, type AffectedJars } from './affected-jars.js';
 import { Answered } from './answered.js';
 import { Causes } from './causes.js';
 import { JarsInQuestion } from './jars-in-question.js';
 import { NextTime } from './next-time.js';
-import type { FormulaBody } from '@idle-kettle/contract';
 import type { RecordedBatch } from './recorded-batch.js';
 import { Remakes } from './remakes.js';
+import { useRescue } from './use-rescue.js';
 import { WhatToDo } from './what-to-do.js';
 
 interface FindingsProps {
@@ -37,53 +20,19 @@ interface FindingsProps {
 const USUAL_SOLIDS = 60;
 /** Where it matters which jars, and how they were kept. */
 const COOKED_AGAIN: ReadonlySet<SignCode> = new Set<SignCode>(['too-loose', 'thin-butter']);
-const NOT_GELS: ReadonlySet<Kind> = new Set<Kind>(['fruit-butter', 'curd', 'syrup']);
 
 /** What is wrong, which jars, why, and what to do. */
 export function Findings({ kind, batch, likely = likelyJars([], []) }: FindingsProps) {
-  const { kitchen } = usePreferences();
-  const formats = useFormats();
   const [sign, setSign] = useState<SignCode>();
   const [jars, setJars] = useState(likely);
   const [stored, setStored] = useState<StoredWhere>({});
-  // A page that stays open does not compute its record anew with every second.
-  const [openedAt] = useState(now);
-  const record = useMemo(
-    () => batch && batchRecord({ ...batch, kitchen, now: openedAt, stored }),
-    [batch, kitchen, openedAt, stored],
-  );
-  const diagnosis = sign && diagnose(sign, record, formats);
-  const advice =
-    sign &&
-    rescueAdvice(sign, {
-      kind,
-      isGel: !NOT_GELS.has(kind),
-      filledAt: record?.age_h === undefined ? undefined : openedAt - record.age_h * HOUR_MS,
-      now: openedAt,
-      untilNow: jars.untilNow,
-      ...(record && {
-        solids: { made: record.made.outcome.solids, meant: record.meant.outcome.solids },
-        keeping: record.keeping,
-        reprocessUntil: record.seals.reprocessUntil,
-      }),
-    });
-  const count = countOf(jars);
-  const newBatch = useNewBatch();
-  const remakeBy = (way: RemakeWay): FormulaDocument | undefined =>
-    record && batch && count !== undefined
-      ? remakeDocument(record, {
-          batch: batch.id,
-          way,
-          spread_ml: spreadIn_ml(jars, count, kitchen.jars),
-          size: jars.size,
-        })
-      : undefined;
-  const start = async (way: RemakeWay): Promise<void> => {
-    const document = remakeBy(way);
-    if (!document || !batch) return;
-    logEvent(batch.id, 'note', { text: `Cooked again as “${document.title}”` });
-    await newBatch({ document: document as FormulaBody });
-  };
+  const { record, diagnosis, advice, spread_ml, starterOf } = useRescue({
+    kind,
+    batch,
+    sign,
+    jars,
+    stored,
+  });
   return (
     <>
       {sign === undefined ? (
@@ -95,19 +44,19 @@ export function Findings({ kind, batch, likely = likelyJars([], []) }: FindingsP
           onChange={() => setSign(undefined)}
         />
       )}
-      {diagnosis && advice && (
+      {sign && diagnosis && advice && (
         <div className="grid items-start gap-4 lg:grid-cols-2">
           <div className="flex flex-col gap-4">
             <WhatToDo key={sign} advice={advice} />
             {COOKED_AGAIN.has(sign) && advice.isThrownAway !== true && (
               <JarsInQuestion jars={jars} onChange={setJars} />
             )}
-            {advice.canRemake && count !== undefined && (
+            {advice.canRemake && spread_ml !== undefined && (
               <Remakes
-                spread_ml={spreadIn_ml(jars, count, kitchen.jars)}
+                spread_ml={spread_ml}
                 solidsPercent={record?.made.outcome.solids ?? USUAL_SOLIDS}
                 keeping={record?.keeping}
-                onStart={record && batch ? (way) => void start(way) : undefined}
+                starterOf={starterOf}
               />
             )}
           </div>

@@ -22,12 +22,12 @@ interface RemakesProps {
   readonly spread_ml: number;
   readonly solidsPercent: number;
   readonly keeping: Keeping | undefined;
-  /** Starts it as a batch of its own; undefined where there is no record to go by. */
-  readonly onStart: ((way: RemakeWay) => void) | undefined;
+  /** Starts it as a batch of its own; undefined where its record does not allow it. */
+  readonly starterOf: (way: RemakeWay) => (() => void) | undefined;
 }
 
 /** The published remakes for these jars, and for one cup to try it with. */
-export function Remakes({ spread_ml, solidsPercent, keeping, onStart }: RemakesProps) {
+export function Remakes({ spread_ml, solidsPercent, keeping, starterOf }: RemakesProps) {
   const ways = remakesOf(spread_ml, solidsPercent);
   const [chosen, setChosen] = useState<RemakeWay>();
   const remake = ways.find(({ way }) => way === chosen) ?? ways[0];
@@ -51,17 +51,11 @@ export function Remakes({ spread_ml, solidsPercent, keeping, onStart }: RemakesP
         ))}
       </ol>
       <AfterFilling keeping={keeping} />
-      {onStart && (
-        <button
-          type="button"
-          className="btn btn-primary mt-3 w-full"
-          onClick={() => onStart(remake.way)}
-        >
-          {remake.batches > 1
-            ? `Start one of the ${remake.batches} as a new batch`
-            : 'Start it as a new batch'}
-        </button>
-      )}
+      <Start
+        batches={remake.batches}
+        onStart={starterOf(remake.way)}
+        hasRecord={keeping !== undefined}
+      />
       <p className="mt-2 text-sm text-soft">Source: {remake.source}.</p>
     </section>
   );
@@ -131,4 +125,25 @@ function AfterFilling({ keeping }: { readonly keeping: Keeping | undefined }) {
       <strong>refrigerate or freeze it</strong>.
     </p>
   );
+}
+
+interface StartProps {
+  readonly batches: number;
+  readonly onStart: (() => void) | undefined;
+  readonly hasRecord: boolean;
+}
+
+/** Makes a batch of it, with its own balance, steps and storage. */
+function Start({ batches, onStart, hasRecord }: StartProps) {
+  if (onStart)
+    return (
+      <button type="button" className="btn btn-primary mt-3 w-full" onClick={onStart}>
+        {batches > 1 ? `Start one of the ${batches} as a new batch` : 'Start it as a new batch'}
+      </button>
+    );
+  return hasRecord ? (
+    <p className="mt-3 text-soft">
+      It cannot be a batch of its own: something that went into it is not understood.
+    </p>
+  ) : null;
 }
