@@ -104,6 +104,7 @@ export {
   jarsToHaveHot,
 } from './jars/index.js';
 export {
+  asMadeOf,
   differences,
   emptyFormula,
   type Field,

@@ -1,4 +1,4 @@
-import type { Kind, PotFormula } from '../formula/index.js';
+import { asMadeOf, type Kind, type PotFormula } from '../formula/index.js';
 import { isProduce } from '../produce/index.js';
 import type { PreparedPot } from './prepare.js';
 
@@ -161,8 +161,9 @@ const STANDARDS: readonly Standard[] = [
  * The composition standards a name promises, for the kinds that have one. They bind those who sell;
  * to a household they say whether the jar is what its label calls it.
  */
-export function standardsOf({ formula, contents, outcome }: PreparedPot): StandardCheck[] {
+export function standardsOf({ formula: written, contents, outcome }: PreparedPot): StandardCheck[] {
   if (!(contents.mass > 0)) return [];
+  const formula = asMadeOf(written);
   const sweetener = formula.lines.reduce(
     (sum, line) => sum + (line.ingredient.category === 'sweetener' ? line.mass_kg.mid : 0),
     0,

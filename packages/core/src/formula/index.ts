@@ -52,6 +52,7 @@ export { givingJuice } from './juiced.js';
 export { isToTaste, readRatio } from './ratio.js';
 export { placeInWords } from './place-words.js';
 export { RISE_LIMITS_K } from './pot-finish.js';
+export { asMadeOf } from './made-of.js';
 export { OWN_INGREDIENT, type PotLine } from './pot-line.js';
 export { notUnderstoodIn, type PotFormula, readFormula } from './read.js';
 export type { Problem } from './reader.js';

@@ -1,12 +1,12 @@
 import { balance, type Balance } from '../balance/index.js';
-import type { PotFormula, PotLine } from '../formula/index.js';
+import { asMadeOf, type PotFormula, type PotLine } from '../formula/index.js';
 import { worstPH } from './acid-gate.js';
 import { isAboveTheTables, processBand, PROCESS_BANDS, type ProcessBand } from './band.js';
 import { PRACTICE, reason, type KeepingReason, type KeepingReasonCode } from './reason.js';
 import { processOf, rowFor, type Process, type RowChoice } from './row.js';
 import { decide, type KeepingOptions } from './rules.js';
 import { daysOf, LOW_SOLIDS, storageOf, type Storage } from './storage.js';
-import { asMadeOf, isFruitLike, massOf_kg } from './pot-lines.js';
+import { isFruitLike, massOf_kg } from './pot-lines.js';
 import { withOtherAmounts } from './two-amounts.js';
 import { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';
 

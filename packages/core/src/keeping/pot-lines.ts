@@ -1,15 +1,9 @@
-import type { PotFormula, PotLine } from '../formula/index.js';
+import type { PotLine } from '../formula/index.js';
 import { isProduce } from '../produce/index.js';
 
 /** What lines weigh together, kg. */
 export const massOf_kg = (lines: readonly PotLine[]): number =>
   lines.reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
-
-/** A spread that is cooked again counts as what it was made of. */
-export const asMadeOf = (formula: PotFormula): PotFormula =>
-  formula.lines.some(({ madeOf }) => madeOf !== undefined)
-    ? { ...formula, lines: formula.lines.flatMap((line) => line.madeOf ?? [line]) }
-    : formula;
 
 /** Produce and juice: what a spread is of. */
 export const isFruitLike = ({ ingredient }: PotLine): boolean =>

@@ -1,5 +1,5 @@
 import { fruitMass_kg, type Balance } from '../balance/index.js';
-import type { PotFormula } from '../formula/index.js';
+import { asMadeOf, type PotFormula } from '../formula/index.js';
 import type { KeepingVerdict, KeptIn } from '../keeping/index.js';
 import { ALLERGENS } from '../produce/index.js';
 
@@ -83,11 +83,12 @@ const STORAGE: Readonly<Record<Exclude<KeepingVerdict, 'stop'>, string>> = {
  * soluble solids, by refractometer.
  */
 export function labelContent(
-  formula: Pick<PotFormula, 'lines'>,
+  written: Pick<PotFormula, 'lines'>,
   balance: Balance | null,
   jars: LabelledJars,
 ): LabelContent | undefined {
   if (jars.verdict === 'stop' || jars.bestBefore === null) return undefined;
+  const formula = asMadeOf(written);
   const byName = new Map<string, { mass: number; allergen: boolean }>();
   const fruit_kg = fruitMass_kg(formula);
   for (const { label, ingredient, mass_kg } of formula.lines) {

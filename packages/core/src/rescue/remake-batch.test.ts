@@ -1,6 +1,7 @@
 import { balance } from '../balance/index.js';
-import { readFormula, type FormulaDocument, type Kitchen } from '../formula/index.js';
+import { firstFruit, readFormula, type FormulaDocument, type Kitchen } from '../formula/index.js';
 import { computeFormula, KEEPING_VERDICTS } from '../keeping/index.js';
+import { labelContent } from '../label/index.js';
 import { HOUR_MS } from '../quantity/index.js';
 import { STARTERS } from '../starters/index.js';
 import { cookedBatch, withLine } from '../testing/cooked-batch.js';
@@ -111,6 +112,30 @@ test('a measured pH that counted against it counts on', () => {
   const worst = (each: FormulaDocument): number => computeFormula(each, HERE).keeping.worstPH;
   const plain = remakeDocument(recordOf(REDCURRANT), order('powdered'))!;
   expect(worst(document)).toBeGreaterThan(worst(plain) + 0.5);
+});
+
+test('its label names what was in the jars, allergens above all, and it keeps the colour of its fruit', () => {
+  const withNuts = documentOf([
+    ['1.2 kg', 'plum', 'pitted'],
+    ['1 kg', 'white-sugar'],
+    ['80 g', 'nuts'],
+  ]);
+  const document = remakeDocument(recordOf(withNuts), order('powdered'))!;
+  const { formula } = readFormula(document, HERE);
+  const label = labelContent(formula, balance(formula), {
+    verdict: 'fridge',
+    size: 'half-pint',
+    madeOn: '2026-08-02',
+    bestBefore: '2026-08-30',
+    batchId: BATCH,
+    partFill: null,
+    keptIn: null,
+  });
+  // The bottled lemon juice of the remake may hold sulphites.
+  expect(label?.allergens).toEqual(['nuts', 'sulphites']);
+  expect(label?.ingredients.map(({ name }) => name)).not.toContain('spread from the jars');
+  expect(label?.fruitPer100_g).toBeGreaterThan(30);
+  expect(firstFruit(document)).toBe('plum');
 });
 
 test('what was processed too short is not for the shelf the second time either', () => {

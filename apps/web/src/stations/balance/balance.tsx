@@ -1,7 +1,7 @@
 import { Redo2, TriangleAlert, Undo2 } from 'lucide-react';
 import { memo, useDeferredValue, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { cautionsOf, firstFilledAt } from '@idle-kettle/core';
+import { asMadeOf, cautionsOf, firstFilledAt } from '@idle-kettle/core';
 import { BatchContext, useBatch } from '../../batch/batch-context.js';
 import { JarWall } from '../../batch/jar-wall.js';
 import { Notice } from '../../ui/notice.js';
@@ -191,7 +191,9 @@ const HOT_BLENDING = {
 function Cautions() {
   const { formula } = useBatch();
   const cautions = [
-    ...cautionsOf(formula.lines.map(({ ingredient }) => ingredient)).filter(({ atWork }) => atWork),
+    ...cautionsOf(asMadeOf(formula).lines.map(({ ingredient }) => ingredient)).filter(
+      ({ atWork }) => atWork,
+    ),
     ...(formula.kind === 'fruit-butter' ? [HOT_BLENDING] : []),
   ];
   if (cautions.length === 0) return null;
