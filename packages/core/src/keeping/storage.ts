@@ -1,4 +1,4 @@
-import type { Kind, PotFormula } from '../formula/index.js';
+import { asMadeOf, type Kind, type PotFormula } from '../formula/index.js';
 import { PRACTICE } from './reason.js';
 import type { KeepingVerdict } from './verdict.js';
 
@@ -51,11 +51,11 @@ const PERISHABLE: ReadonlySet<string> = new Set([
   'coconut-milk',
 ]);
 
-const isPerishable = ({ kind, lines }: PotFormula, solidsPercent: number): boolean =>
-  lines.some(
+const isPerishable = (formula: PotFormula, solidsPercent: number): boolean =>
+  asMadeOf(formula).lines.some(
     ({ ingredient: { id, category, acidClass, cautions } }) =>
       PERISHABLE.has(id) ||
-      (id.startsWith('egg') && kind !== 'curd') ||
+      (id.startsWith('egg') && formula.kind !== 'curd') ||
       cautions.includes('garlic') ||
       (category === 'vegetable' && acidClass === 'low-acid' && solidsPercent < LOW_SOLIDS),
   );

@@ -1,6 +1,7 @@
 import { balance } from '../balance/index.js';
 import { firstFruit, readFormula, type FormulaDocument, type Kitchen } from '../formula/index.js';
 import { computeFormula, KEEPING_VERDICTS } from '../keeping/index.js';
+import { storageOf } from '../keeping/storage.js';
 import { labelContent } from '../label/index.js';
 import { HOUR_MS } from '../quantity/index.js';
 import { STARTERS } from '../starters/index.js';
@@ -136,6 +137,17 @@ test('its label names what was in the jars, allergens above all, and it keeps th
   expect(label?.ingredients.map(({ name }) => name)).not.toContain('spread from the jars');
   expect(label?.fruitPer100_g).toBeGreaterThan(30);
   expect(firstFruit(document)).toBe('plum');
+});
+
+test('what spoils in days spoils in days when it is cooked again, however late it was processed', () => {
+  const withGarlic = documentOf([
+    ['1.2 kg', 'plum', 'pitted'],
+    ['1 kg', 'white-sugar'],
+    ['30 g', 'garlic'],
+  ]);
+  const document = remakeDocument(recordOf(withGarlic), order('powdered'))!;
+  const { formula } = readFormula(document, HERE);
+  expect(storageOf(formula, 'fridge', 60).best).toEqual({ days: 4 });
 });
 
 test('what was processed too short is not for the shelf the second time either', () => {
