@@ -89,39 +89,43 @@ test('first requests that come at once make one household', async () => {
 /** Two years of a household are simulated: six seconds, and several times that on a busy machine. */
 const SEEDED_WITHIN_MS = 90_000;
 
-test('the demo household is added once: finished batches, one on the stove, jars on the shelf', async () => {
-  const kitchen = await startTestApp(await freshDatabase('kettle_test_demo'));
-  const now = new Date();
-  expect(await seedDemo(kitchen.app, now)).toBe(true);
-  expect(await seedDemo(kitchen.app, now)).toBe(false);
-  const batches = (await kitchen.http.get('/api/batches').expect(200)).body as BatchSummary[];
-  expect(batches.filter((batch) => batch.phase === 'on-heat')).toHaveLength(1);
-  expect(batches.filter((batch) => batch.phase === 'done' && batch.onShelf)).toHaveLength(45);
-  // A long boil stops at its setting point; of the others something else tells.
-  const longBoils = new Set(
-    [...STARTERS, ...OWN_FORMULAS].flatMap(({ method, title }) =>
-      method === 'long-boil' ? [title] : [],
-    ),
-  );
-  for (const batch of batches.filter(({ title }) => longBoils.has(title)))
-    expect(
-      Math.abs((batch.lastReading?.temperature_C ?? 0) - (batch.gelTemperature_C ?? 0)),
-    ).toBeLessThan(3);
-  const all = (await kitchen.http.get('/api/shelf').expect(200)).body as LotView[];
-  const lots = all.filter((lot) => lot.count > 0);
-  expect(lots.length).toBeGreaterThan(20);
-  // Full jars were processed as the table says for this altitude; part jars, opened ones and what
-  // has not sealed are in the fridge.
-  for (const { title, partFill, keptIn, keeping } of lots)
-    expect([title, keeping.verdict]).toEqual([
-      title,
-      partFill === null && keptIn === null ? 'shelf' : 'fridge',
+test(
+  'the demo household is added once: finished batches, one on the stove, jars on the shelf',
+  async () => {
+    const kitchen = await startTestApp(await freshDatabase('kettle_test_demo'));
+    const now = new Date();
+    expect(await seedDemo(kitchen.app, now)).toBe(true);
+    expect(await seedDemo(kitchen.app, now)).toBe(false);
+    const batches = (await kitchen.http.get('/api/batches').expect(200)).body as BatchSummary[];
+    expect(batches.filter((batch) => batch.phase === 'on-heat')).toHaveLength(1);
+    expect(batches.filter((batch) => batch.phase === 'done' && batch.onShelf)).toHaveLength(45);
+    // A long boil stops at its setting point; of the others something else tells.
+    const longBoils = new Set(
+      [...STARTERS, ...OWN_FORMULAS].flatMap(({ method, title }) =>
+        method === 'long-boil' ? [title] : [],
+      ),
+    );
+    for (const batch of batches.filter(({ title }) => longBoils.has(title)))
+      expect(
+        Math.abs((batch.lastReading?.temperature_C ?? 0) - (batch.gelTemperature_C ?? 0)),
+      ).toBeLessThan(3);
+    const all = (await kitchen.http.get('/api/shelf').expect(200)).body as LotView[];
+    const lots = all.filter((lot) => lot.count > 0);
+    expect(lots.length).toBeGreaterThan(20);
+    // Full jars were processed as the table says for this altitude; part jars, opened ones and what
+    // has not sealed are in the fridge.
+    for (const { title, partFill, keptIn, keeping } of lots)
+      expect([title, keeping.verdict]).toEqual([
+        title,
+        partFill === null && keptIn === null ? 'shelf' : 'fridge',
+      ]);
+    expect(lots.filter(({ seals }) => seals.state === 'due').map(({ title }) => title)).toEqual([
+      'Blackcurrant jam',
     ]);
-  expect(lots.filter(({ seals }) => seals.state === 'due').map(({ title }) => title)).toEqual([
-    'Blackcurrant jam',
-  ]);
-  expect((await kitchen.http.get('/api/kitchens').expect(200)).body).toMatchObject([
-    { altitude_m: 1180 },
-  ]);
-  await kitchen.close();
-}, SEEDED_WITHIN_MS);
+    expect((await kitchen.http.get('/api/kitchens').expect(200)).body).toMatchObject([
+      { altitude_m: 1180 },
+    ]);
+    await kitchen.close();
+  },
+  SEEDED_WITHIN_MS,
+);
