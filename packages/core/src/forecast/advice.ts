@@ -103,7 +103,7 @@ const UNSUGARED_RISE_K = 1.3;
  * Minutes between two stirrings: fruit softening, with its sugar in, near the end; a butter, and
  * one that thickens. Common practice.
  */
-const STIR_EVERY_MIN = {
+export const STIR_EVERY_MIN = {
   softening: 6,
   sugared: 4,
   nearEnd: 2,

@@ -5,6 +5,7 @@ export {
   adviceFor,
   CURDLES_ABOVE_FINISH_K,
   CLIMBS_FAST_S,
+  STIR_EVERY_MIN,
   STALE_NEAR_END_MIN,
 } from './advice.js';
 export {

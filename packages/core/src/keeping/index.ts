@@ -24,7 +24,7 @@ export {
 export { type KeepingReason, type KeepingReasonCode, reason } from './reason.js';
 export { MEASURED_LIMIT, type PHReading } from './measured-ph.js';
 export { PROCESS_ROWS, type ProcessRow, sterilisingMinutes } from './process-table.js';
-export type { Process } from './row.js';
+export { type Process, shareOfFruit } from './row.js';
 export { FAT_TRACE, isAcidEnough, type KeepingOptions } from './rules.js';
 export { FILLED_STORAGE_SAID, STORAGE_SAID } from './storage-words.js';
 export { KEEPING_VERDICTS, type KeepingVerdict } from './verdict.js';

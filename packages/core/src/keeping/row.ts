@@ -100,7 +100,7 @@ const ROW_OF_KIND: Readonly<Record<Kind, (question: RowQuestion) => NamedRow>> =
 };
 
 /** The part of the produce and juice that is such, share of its mass. */
-function shareOfFruit({ lines }: PotFormula, isSuch: (line: PotLine) => boolean): number {
+export function shareOfFruit({ lines }: PotFormula, isSuch: (line: PotLine) => boolean): number {
   const fruit = lines.filter(isFruitLike);
   return fruit.length === 0 ? 0 : massOf_kg(fruit.filter(isSuch)) / massOf_kg(fruit);
 }

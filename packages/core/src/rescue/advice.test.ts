@@ -7,7 +7,6 @@ import { SIGN_CODES, SPOILAGE_SIGNS, THROW_AWAY } from './signs.js';
 const FILLED = Date.parse('2026-09-12T19:00:00.000Z');
 const jars = (rest: Partial<Affected> = {}): Affected => ({
   kind: 'jam',
-  isGel: true,
   filledAt: FILLED,
   now: FILLED + 30 * 24 * HOUR_MS,
   untilNow: 'sealed',
@@ -32,7 +31,7 @@ describe('a loose set', () => {
     expect(rescueAdvice('too-loose', jars({ untilNow: 'refrigerated' })).canRemake).toBe(true);
     expect(rescueAdvice('too-loose', jars({ untilNow: 'opened' })).canRemake).toBe(false);
     expect(whyNotRemade({ untilNow: 'opened' })).toMatch(/not put up again/);
-    expect(rescueAdvice('too-loose', jars({ isGel: false })).canRemake).toBe(false);
+    expect(rescueAdvice('too-loose', jars({ kind: 'syrup' })).canRemake).toBe(false);
   });
 
   test('in the pan it is cooked on; with no record the person is asked to have waited', () => {

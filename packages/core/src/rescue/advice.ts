@@ -1,7 +1,7 @@
 import type { Kind } from '../formula/index.js';
 import { bestWords, daysOf, type Keeping } from '../keeping/index.js';
-import { HOUR_MS, kitchenFraction } from '../quantity/index.js';
-import type { SignCode } from './signs.js';
+import { DAY_MS, HOUR_MS, kitchenFraction } from '../quantity/index.js';
+import { GELS, type SignCode } from './signs.js';
 
 /** How the jars in question were kept until now. */
 export const JARS_UNTIL_NOW = ['sealed', 'refrigerated', 'opened'] as const;
@@ -10,8 +10,6 @@ export type JarsUntilNow = (typeof JARS_UNTIL_NOW)[number];
 /** What there is to rescue. */
 export interface Affected {
   readonly kind: Kind;
-  /** Whether the spread sets by pectin. */
-  readonly isGel: boolean;
   /** Milliseconds since 1970; undefined where nobody knows. */
   readonly filledAt: number | undefined;
   readonly now: number;
@@ -50,8 +48,6 @@ const SOME_TAKE_H = 14 * 24;
 
 const HOT_SUGAR =
   'Hot sugar burns badly: long sleeves, nobody small in the kitchen, never taste it hot.';
-
-const DAY_MS = 24 * HOUR_MS;
 
 /**
  * Why jars are thrown away whatever is wrong with them; undefined where they are not. A jar in the
@@ -281,7 +277,7 @@ export function rescueAdvice(sign: SignCode, jars: Affected): RescueAdvice {
     ...advice,
     canRemake:
       sign === 'too-loose' &&
-      jars.isGel &&
+      GELS.includes(jars.kind) &&
       (jars.filledAt !== undefined || jars.keeping === undefined) &&
       advice.waitUntil === undefined &&
       whyNotRemade(jars) === undefined,

@@ -1,10 +1,4 @@
-import {
-  balance,
-  type Balance,
-  preparePot,
-  type PreparedPot,
-  volumeInPan_l,
-} from '../balance/index.js';
+import { balance, type Balance, preparePot, type PreparedPot } from '../balance/index.js';
 import type { Boil } from '../boil-log/index.js';
 import {
   readFormula,
@@ -120,7 +114,7 @@ export function batchRecord(input: RecordInput): BatchRecord | undefined {
     rest_min: minutesBetween(boil.endedAt, filledAt),
     unstirred_min: unstirredOf(boil),
     heatedUpLate: heatedUpLateOf(boil),
-    panFill: panFillOf(meantPot),
+    panFill: panFillOf(formula, meantBalance),
     yieldShare: yieldShareOf(outcome.yield_ml),
     seals: sealsOf(boil, now),
     boil,
@@ -190,9 +184,8 @@ function heatedUpLateOf({ flameTurned, endedAt }: Boil): boolean | undefined {
   );
 }
 
-function panFillOf({ formula, contents }: PreparedPot): number | undefined {
-  const capacity_l = formula.pan?.capacity_l;
-  return capacity_l === undefined ? undefined : volumeInPan_l(contents) / capacity_l;
+function panFillOf({ pan }: PotFormula, { pot_l }: Balance): number | undefined {
+  return pan?.capacity_l === undefined ? undefined : pot_l.fill / pan.capacity_l;
 }
 
 const yieldShareOf = ({

@@ -1,5 +1,4 @@
 import type { WarningCode } from '../formula/index.js';
-import { isProduce } from '../produce/index.js';
 import type { BatchRecord } from './batch-record.js';
 import type { SignCode } from './signs.js';
 
@@ -12,7 +11,10 @@ export interface FigureWriter {
 
 /** What the record has for a cause. */
 export interface Support {
-  /** 0 (no more than a hint) to 1 (it explains all of it). */
+  /**
+   * 0 (no more than a hint) to 1 (it explains all of it); a choice of ours where it is not computed
+   * from the set.
+   */
   readonly strength: number;
   /** The figures of the record that say so. */
   readonly because: (write: FigureWriter) => string;
@@ -108,17 +110,6 @@ export const ofWarning =
     const warning = hasWarning(...codes)(record);
     return warning && { strength, because: () => warning.text };
   };
-
-/** Share of the produce, by weight, of which something holds. */
-export function shareOfProduce(
-  { formula: { lines } }: BatchRecord,
-  holds: (line: (typeof lines)[number]) => boolean,
-): number {
-  const produce = lines.filter(({ ingredient }) => isProduce(ingredient));
-  const weight = (some: typeof produce): number =>
-    some.reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
-  return produce.length === 0 ? 0 : weight(produce.filter(holds)) / weight(produce);
-}
 
 /** Fruit that is over-ripe, or under-ripe, does about this much of the fault. A guess. */
 export const RIPENESS_COUNTS = 0.3;

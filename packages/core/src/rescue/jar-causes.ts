@@ -1,6 +1,5 @@
-import { daysOf } from '../keeping/index.js';
-import { isProduce } from '../produce/index.js';
-import type { BatchRecord } from './batch-record.js';
+import { daysOf, shareOfFruit } from '../keeping/index.js';
+import { DAY_MS, HOUR_MS } from '../quantity/index.js';
 import {
   atLeast,
   type CauseRule,
@@ -10,7 +9,6 @@ import {
   percent,
   PRACTICE,
   RIPENESS_COUNTS,
-  shareOfProduce,
 } from './cause-rule.js';
 
 /** Pieces rest so long before they are filled, minutes. Common practice: 5 to 10. */
@@ -38,8 +36,8 @@ const largePieces: CauseRule = {
   code: 'large-pieces',
   signs: ['floating-fruit'],
   name: 'Large pieces',
-  support: (record) => {
-    const share = shareOfProduce(record, ({ form }) => WHOLE_FORMS.has(form));
+  support: ({ formula }) => {
+    const share = shareOfFruit(formula, ({ form }) => WHOLE_FORMS.has(form));
     return atLeast(
       0.4 * share,
       () => `${percent(share * 100)} of the fruit went in whole or in large pieces`,
@@ -53,8 +51,8 @@ const underRipe: CauseRule = {
   code: 'under-ripe',
   signs: ['cloudy'],
   name: 'Under-ripe fruit',
-  support: (record) => {
-    const share = shareOfProduce(record, ({ ripeness }) => ripeness === 'under-ripe');
+  support: ({ formula }) => {
+    const share = shareOfFruit(formula, ({ ripeness }) => ripeness === 'under-ripe');
     return atLeast(
       share * RIPENESS_COUNTS,
       () => `${percent(share * 100)} of the fruit was under-ripe: its starch clouds the jelly`,
@@ -79,23 +77,13 @@ const grapeTartrate: CauseRule = {
   code: 'grape-tartrate',
   signs: ['crystals'],
   name: 'Tartrate of the grapes',
-  support: (record) => {
-    const share = shareOfGrapes(record);
+  support: ({ formula }) => {
+    const share = shareOfFruit(formula, ({ ingredient }) => GRAPES.has(ingredient.id));
     return atLeast(0.6 * share, () => `${percent(share * 100)} of the fruit is grapes`);
   },
   nextTime: 'Let the juice settle in the fridge overnight, and pour it off its crystals.',
   source: GUIDE,
 };
-
-function shareOfGrapes({ formula: { lines } }: BatchRecord): number {
-  const fruit = lines.filter(
-    ({ ingredient }) => isProduce(ingredient) || ingredient.category === 'juice',
-  );
-  const weight = (some: typeof fruit): number =>
-    some.reduce((sum, { mass_kg }) => sum + mass_kg.mid, 0);
-  const all = weight(fruit);
-  return all === 0 ? 0 : weight(fruit.filter(({ ingredient }) => GRAPES.has(ingredient.id))) / all;
-}
 
 const juicePressed: CauseRule = {
   code: 'juice-pressed',
@@ -111,6 +99,8 @@ const juicePressed: CauseRule = {
 
 /** A jelly that waits longer than this sets in the pan, minutes. Common practice. */
 const SETS_IN_THE_PAN_MIN = 8;
+/** And surely so much later, minutes. A choice of ours. */
+const SURELY_LATER_MIN = 15;
 
 const filledLate: CauseRule = {
   code: 'filled-late',
@@ -120,7 +110,7 @@ const filledLate: CauseRule = {
     rest_min === undefined
       ? undefined
       : atLeast(
-          (rest_min - SETS_IN_THE_PAN_MIN) / 15,
+          (rest_min - SETS_IN_THE_PAN_MIN) / SURELY_LATER_MIN,
           () => `${minutes(rest_min)} from the end of the cook to the first jar: it began to set`,
         ),
   lacks: ({ rest_min }) => (rest_min === undefined ? 'rest' : undefined),
@@ -157,8 +147,6 @@ const storedInLight: CauseRule = {
   source: GUIDE,
 };
 
-const HOURS_A_DAY = 24;
-
 const storedLong: CauseRule = {
   code: 'stored-long',
   signs: ['faded'],
@@ -166,7 +154,7 @@ const storedLong: CauseRule = {
   support: ({ age_h, keeping: { storage } }) => {
     const best = daysOf(storage.best);
     if (age_h === undefined || best === 0) return undefined;
-    const age = age_h / HOURS_A_DAY;
+    const age = (age_h * HOUR_MS) / DAY_MS;
     return age < best
       ? undefined
       : atLeast(

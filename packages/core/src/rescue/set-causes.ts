@@ -1,4 +1,5 @@
 import type { PreparedPot } from '../balance/index.js';
+import { shareOfFruit } from '../keeping/index.js';
 import { FIRMNESS_BANDS, highMethoxylShares, pectinLeft } from '../pectin/index.js';
 import { boilingPointElevation_K } from '../syrup/index.js';
 import { boilingPointAt } from '../water/index.js';
@@ -13,7 +14,6 @@ import {
   percent,
   PRACTICE,
   RIPENESS_COUNTS,
-  shareOfProduce,
   type Support,
 } from './cause-rule.js';
 
@@ -142,7 +142,7 @@ const boiledTooFar: CauseRule = {
   source: GUIDE,
 };
 
-/** Firm enough to want no cause, and so weak that what takes from it explains all, on the firmness scale. */
+/** Firm enough to want no cause, and so weak that what takes from it explains all, on the firmness scale. A choice of ours. */
 const WEAK_SET = { none: FIRMNESS_BANDS.soft + 0.3, all: FIRMNESS_BANDS.none } as const;
 
 /** How much of a weak set the record itself expects, 0 to 1: more pectin may make up for the rest. */
@@ -167,6 +167,10 @@ const fewSolids: CauseRule = {
   source: GUIDE,
 };
 
+/** High-methoxyl pectin: set best at, weeping under, and surely so much below. Pectin handbooks, from memory. */
+const SET_PH = { best: 3.1, weepsUnder: 2.85, surelyBelow: 0.4 } as const;
+
+/** What the acid takes from the set, where it is too little or too much. */
 const acidShare = (record: BatchRecord, isTooLittle: boolean): Support | undefined => {
   if (!isHighMethoxyl(record)) return undefined;
   const { pH } = record.made.outcome;
@@ -177,9 +181,6 @@ const acidShare = (record: BatchRecord, isTooLittle: boolean): Support | undefin
       )
     : undefined;
 };
-/** High-methoxyl pectin: set best at, weeping under, and surely so much below. Pectin handbooks, from memory. */
-const SET_PH = { best: 3.1, weepsUnder: 2.85, surelyBelow: 0.4 } as const;
-
 const littleAcid: CauseRule = {
   code: 'little-acid',
   signs: ['too-loose'],
@@ -255,7 +256,8 @@ const muchPectin: CauseRule = {
       ? undefined
       : atLeast(
           1 - FIRMNESS_BANDS.good / Math.max(set.firmness.mid, FIRMNESS_BANDS.good),
-          () => `firmness ${set.firmness.mid.toFixed(1)} by the formula; 0.8 to 1.4 is medium`,
+          () =>
+            `firmness ${set.firmness.mid.toFixed(1)} by the formula; ${FIRMNESS_BANDS.soft} to ${FIRMNESS_BANDS.good} is medium`,
         ),
   nextTime: 'Less pectin, or more of a fruit that has little.',
   source: GUIDE,
@@ -335,8 +337,8 @@ const overRipe: CauseRule = {
   code: 'over-ripe',
   signs: ['too-loose', 'faded'],
   name: 'Over-ripe fruit',
-  support: (record) => {
-    const share = shareOfProduce(record, ({ ripeness }) => ripeness === 'over-ripe');
+  support: ({ formula }) => {
+    const share = shareOfFruit(formula, ({ ripeness }) => ripeness === 'over-ripe');
     return atLeast(
       share * RIPENESS_COUNTS,
       () => `${percent(share * 100)} of the fruit was over-ripe: its pectin and acid are going`,

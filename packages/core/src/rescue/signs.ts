@@ -60,7 +60,8 @@ export interface Sign {
   readonly kinds?: readonly Kind[];
 }
 
-const GELS: readonly Kind[] = [
+/** What sets by pectin. */
+export const GELS: readonly Kind[] = [
   'jam',
   'jelly',
   'marmalade',

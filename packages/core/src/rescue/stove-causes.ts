@@ -1,4 +1,5 @@
-import { FILL_BEFORE_FOAM, fillOfPan } from '../balance/index.js';
+import { fillOfPan } from '../balance/index.js';
+import { CURDLES_ABOVE_FINISH_K, STIR_EVERY_MIN } from '../forecast/index.js';
 import { FIRMNESS_BANDS } from '../pectin/index.js';
 import { atLeast, type CauseRule, minutes, percent, PRACTICE } from './cause-rule.js';
 
@@ -31,8 +32,8 @@ const thinByFormula: CauseRule = {
   source: PRACTICE,
 };
 
-/** Egg curdles this far over the finish of a curd, and surely so much further, K. Cookery texts, from memory. */
-const CURDLES = { over_K: 3, surely_K: 8 } as const;
+/** Half way to where egg surely curdles some of it has. A choice of ours. */
+const CURDLES_FROM_K = CURDLES_ABOVE_FINISH_K / 2;
 
 const tooHot: CauseRule = {
   code: 'too-hot',
@@ -41,10 +42,10 @@ const tooHot: CauseRule = {
   support: ({ formula: { finish }, hottest_C }) => {
     if (finish.type !== 'curd' || hottest_C === undefined) return undefined;
     const over_K = hottest_C - finish.temperature_C;
-    return over_K < CURDLES.over_K
+    return over_K < CURDLES_FROM_K
       ? undefined
       : atLeast(
-          over_K / CURDLES.surely_K,
+          over_K / CURDLES_ABOVE_FINISH_K,
           ({ temperature }) =>
             `it reached ${temperature(hottest_C)}; a curd is done at ${temperature(finish.temperature_C)}`,
         );
@@ -53,9 +54,6 @@ const tooHot: CauseRule = {
   nextTime: 'Over water that only simmers, whisked constantly, off at once when it is thick.',
   source: PRACTICE,
 };
-
-/** A base with sugar on it is stirred this often, and a butter, minutes. Common practice. */
-const STIR_EVERY_MIN = { sugared: 4, butter: 15 } as const;
 
 const notStirred: CauseRule = {
   code: 'not-stirred',
@@ -100,7 +98,7 @@ const panTooFull: CauseRule = {
       : atLeast(
           panFill / fillOfPan(formula) - 1,
           () =>
-            `it was ${percent(panFill * 100)} full; a boil of sugar wants ${percent(FILL_BEFORE_FOAM * 100)} at most`,
+            `it was ${percent(panFill * 100)} full; ${percent(fillOfPan(formula) * 100)} at most leaves it room`,
         ),
   lacks: ({ panFill }) => (panFill === undefined ? 'pan' : undefined),
   nextTime: 'A larger pan, or two halves.',

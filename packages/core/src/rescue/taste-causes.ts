@@ -1,7 +1,6 @@
 import { tasteWord } from '../acid/index.js';
 import { type CauseRule, PRACTICE } from './cause-rule.js';
 
-/** Titratable acidity at which a taste begins to be sharp, and to be flat, per cent: see acid/taste. */
 const sharp: CauseRule = {
   code: 'sharp',
   signs: ['too-sour'],

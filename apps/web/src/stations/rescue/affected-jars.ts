@@ -1,6 +1,5 @@
 import {
-  fillVolume_ml,
-  findJar,
+  filledVolume_ml,
   QUARTER_INCH_MM,
   type JarsUntilNow,
   type Kitchen,
@@ -25,16 +24,16 @@ export function countOf({ count }: AffectedJars): number | undefined {
 }
 
 /** What the jars hold, ml, as their owner measured them. */
-export function spreadIn_ml(
+export const spreadIn_ml = (
   { size }: AffectedJars,
   count: number,
   measured: Kitchen['jars'] = [],
-): number {
-  const own = measured.find((jar) => jar.size === size);
-  const jar = findJar(size);
-  if (!jar) return 0;
-  return count * fillVolume_ml(own ? { ...jar, measured_ml: own.volume_ml } : jar, QUARTER_INCH_MM);
-}
+): number =>
+  filledVolume_ml(
+    [{ size, full: count, part: 0 }],
+    QUARTER_INCH_MM,
+    measured.map((jar) => ({ size: jar.size, count: undefined, measured_ml: jar.volume_ml })),
+  );
 
 const UNTIL_NOW: Readonly<Record<string, JarsUntilNow>> = {
   opened: 'opened',

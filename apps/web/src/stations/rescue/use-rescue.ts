@@ -21,8 +21,6 @@ import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { countOf, spreadIn_ml, type AffectedJars } from './affected-jars.js';
 import type { RecordedBatch } from './recorded-batch.js';
 
-const NOT_GELS: ReadonlySet<Kind> = new Set<Kind>(['fruit-butter', 'curd', 'syrup']);
-
 interface Asked {
   readonly kind: Kind;
   /** Undefined where there is no record to go by. */
@@ -76,7 +74,6 @@ export function useRescue({ kind, batch, sign, jars, stored }: Asked): Found {
       sign &&
       rescueAdvice(sign, {
         kind,
-        isGel: !NOT_GELS.has(kind),
         filledAt: record?.age_h === undefined ? undefined : openedAt - record.age_h * HOUR_MS,
         now: openedAt,
         untilNow: jars.untilNow,
