@@ -1,4 +1,5 @@
-import { convertAmount, figures, kitchenFraction } from '@idle-kettle/core';
+import { convertAmount } from '@idle-kettle/core';
+import { numberIn } from '../ui/number-in.js';
 
 /** An amount in another unit, as it was asked for in a search. */
 interface TypedConversion {
@@ -23,8 +24,6 @@ export function typedConversion(typed: string): TypedConversion | undefined {
   const read = convertAmount(amount, unit);
   if (!read.ok) return undefined;
   const { value, unit: known, ingredient } = read.conversion;
-  const isMeasured = known.kind === 'volume' && known.id !== 'ml' && value.mid < 20;
-  const number = isMeasured ? kitchenFraction(value.mid) : figures(value.mid, 3);
   const name = known.kind === 'piece' ? ingredient.name[1] : known.name[1];
-  return { amount, answer: `${amount} is about ${number} ${name}` };
+  return { amount, answer: `${amount} is about ${numberIn(value.mid, known)} ${name}` };
 }

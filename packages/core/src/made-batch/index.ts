@@ -7,6 +7,7 @@ export {
   forecastAccuracy,
   type ForecastResult,
   isWithin,
+  kitchenOfBoil,
   outcomeOf,
 } from './outcome.js';
 export { laterSugar } from './additions.js';

@@ -51,6 +51,12 @@ const STOPPED_AT_A_TEMPERATURE: ReadonlySet<FinishType> = new Set(['gel-temperat
 /** This near to boiling water the pot boils, K: its first bubbles are local. Common practice. */
 export const AT_THE_BOIL_K = 0.5;
 
+/** The kitchen as the log of a boil has it: its pan and burner, and where water boiled then. */
+export function kitchenOfBoil({ panAndBurner, boilingPoint_C }: Boil, kitchen: Kitchen): Kitchen {
+  const here = withPanAndBurner(kitchen, panAndBurner);
+  return boilingPoint_C === undefined ? here : { ...here, boilingPoint_C };
+}
+
 /**
  * A batch's plan against what happened: the formula as it was written, in the kitchen as its log
  * has it, against the log.
@@ -63,9 +69,7 @@ export function outcomeOf(
   kitchen: Kitchen,
   now: number,
 ): BatchOutcome {
-  const here = withPanAndBurner(kitchen, boil.panAndBurner);
-  const place =
-    boil.boilingPoint_C === undefined ? here : { ...here, boilingPoint_C: boil.boilingPoint_C };
+  const place = kitchenOfBoil(boil, kitchen);
   const { formula } = readFormula(withoutPlace(document), place);
   const planned = balance(formula);
   const { endedAt, readings, heat, jarred, boilingPoint_C, gelTemperature_C, sugarInAt } = boil;

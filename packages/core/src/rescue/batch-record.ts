@@ -3,14 +3,19 @@ import type { Boil } from '../boil-log/index.js';
 import {
   readFormula,
   withoutPlace,
-  withPanAndBurner,
   type FormulaDocument,
   type Kitchen,
   type PotFormula,
 } from '../formula/index.js';
 import { sealsOf } from '../jarring/index.js';
 import type { Keeping } from '../keeping/index.js';
-import { AT_THE_END_MS, firstFilledAt, madeBatch, outcomeOf } from '../made-batch/index.js';
+import {
+  AT_THE_END_MS,
+  firstFilledAt,
+  kitchenOfBoil,
+  madeBatch,
+  outcomeOf,
+} from '../made-batch/index.js';
 import { HOUR_MS, MINUTE_MS } from '../quantity/index.js';
 import type { Range } from '../range/index.js';
 
@@ -83,9 +88,7 @@ const LATE_MIN = 15;
 export function batchRecord(input: RecordInput): BatchRecord | undefined {
   const { document, boil, kitchen, now, stored = {} } = input;
   const made = madeBatch(document, boil, kitchen);
-  const here = withPanAndBurner(kitchen, boil.panAndBurner);
-  const place =
-    boil.boilingPoint_C === undefined ? here : { ...here, boilingPoint_C: boil.boilingPoint_C };
+  const place = kitchenOfBoil(boil, kitchen);
   // What was added belongs to what was meant: only where it ended may differ.
   const toFinish = { ...made.document, finish: document.finish };
   if (document.stages) toFinish.stages = document.stages;

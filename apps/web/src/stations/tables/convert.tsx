@@ -1,6 +1,7 @@
 import { useDeferredValue, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { convertAmount, figures, kitchenFraction, type Unit } from '@idle-kettle/core';
+import { convertAmount, figures } from '@idle-kettle/core';
+import { numberIn } from '../../ui/number-in.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { capital, sentence } from '../../ui/sentence.js';
 import { DataTable } from './data-table.js';
@@ -28,11 +29,6 @@ const EXAMPLES = [
   '1 cup powdered pectin',
 ];
 
-const spoken = (value: number, unit: Unit): string =>
-  unit.kind === 'volume' && unit.id !== 'ml' && value >= 0.2 && value < 20
-    ? kitchenFraction(value)
-    : figures(value, 3);
-
 /** Cups, spoons and pieces to weight and back, of the very food. */
 export function Convert() {
   const { units } = usePreferences();
@@ -53,7 +49,7 @@ export function Convert() {
               key: unit,
               cells: [
                 known.kind === 'piece' ? 'pieces' : known.name[1],
-                spoken(value.mid, known),
+                numberIn(value.mid, known),
                 isExact ? 'exact' : `${figures(value.low, 3)} to ${figures(value.high, 3)}`,
               ],
             },
