@@ -111,8 +111,8 @@ async function ask(
     return await fetch(`/api${path}`, {
       method,
       headers: {
-        ...headers,
         [DEVICE_TIME_HEADER]: String(Math.round(timeOfRequest())),
+        ...headers,
         ...(body !== undefined && {
           'Content-Type': body instanceof Blob ? body.type : 'application/json',
         }),

@@ -1,4 +1,4 @@
-import type { AppendResult } from '@idle-kettle/contract';
+import { DEVICE_TIME_HEADER, type AppendResult } from '@idle-kettle/contract';
 import { ApiProblem, request, ServerAway } from './api.js';
 import { itemJournal } from './local-journal.js';
 import { attemptWrite, type OutboxItem, type Refusal } from './store.js';
@@ -58,6 +58,14 @@ export function refusalOf(problem: ApiProblem, of: string): Refusal {
 }
 
 type EventItem = Extract<OutboxItem, { kind: 'event' }>;
+
+/** Whether the time of an item still hangs on what this device's clock shows. */
+export const hasDeviceTime = (item: OutboxItem): boolean =>
+  item.kind === 'event' && item.deviceTime !== undefined;
+
+/** With times that are the household's already: the server is told of no clock to correct them by. */
+const TIMES_ARE_FINAL = { [DEVICE_TIME_HEADER]: '' };
+
 const NAMED_EVENT = /^events\[(\d+)\]\.?/;
 
 const joined = (...all: readonly Delivery[]): Delivery => ({
@@ -89,7 +97,10 @@ const inHalves = async (items: readonly EventItem[]): Promise<Delivery> => {
 const isWhole = (answer: Partial<AppendResult> | null): answer is AppendResult =>
   Array.isArray(answer?.kept) && Array.isArray(answer.refused);
 
-/** Sends events of one batch. One that is refused does not keep the others from being taken. */
+/**
+ * Sends events of one batch whose times are all final, or all read from this device's clock. One that is
+ * refused does not keep the others from being taken.
+ */
 async function deliverEvents(items: readonly EventItem[]): Promise<Delivery> {
   const [first] = items;
   if (!first) return { taken: [], refused: [] };
@@ -98,6 +109,7 @@ async function deliverEvents(items: readonly EventItem[]): Promise<Delivery> {
       'POST',
       `/batches/${first.batchId}/events`,
       { events: items.map(({ event }) => event) },
+      hasDeviceTime(first) ? {} : TIMES_ARE_FINAL,
     );
     if (!isWhole(answer)) throw new ServerAway('stranger');
     const kept = new Set(answer.kept);

@@ -1,6 +1,12 @@
 import 'fake-indexeddb/auto';
 import type { BatchEvent } from '@idle-kettle/core';
-import { SERVER_TIME_HEADER, type BatchView, type FormulaBody } from '@idle-kettle/contract';
+import {
+  CLOCKS_AGREE_MS,
+  DEVICE_TIME_HEADER,
+  SERVER_TIME_HEADER,
+  type BatchView,
+  type FormulaBody,
+} from '@idle-kettle/contract';
 import { answerOf, refusalAnswer } from '../testing/answers.js';
 import { compareClocks } from './api.js';
 import { deviceTimeOf, now } from './clock.js';
@@ -123,10 +129,12 @@ async function start(
 }
 
 /** Answers in the server's place where `answer` does. */
-function inPlace(answer: (path: string, body: string) => Response | undefined): void {
+function inPlace(
+  answer: (path: string, body: string, headers: Record<string, string>) => Response | undefined,
+): void {
   const real = server.fetch;
-  globalThis.fetch = ((path: string, init: { method: string; body?: string }) => {
-    const own = answer(path, init.body ?? '');
+  globalThis.fetch = ((path: string, init: { method: string; body?: string; headers?: object }) => {
+    const own = answer(path, init.body ?? '', { ...init.headers });
     return own ? Promise.resolve(own) : real(path, init);
   }) as unknown as typeof fetch;
 }
@@ -445,16 +453,22 @@ test('where somebody on the way lets nothing large through, less is sent at once
 });
 
 /**
- * A server that takes every event and whose clock is its own.
+ * A server that takes every event and whose clock is its own; it corrects times by the clock a
+ * request tells of.
  * @param onHealth called as its time is asked for
  * @returns what it took
  */
 function takenByServerAt(serverNow: () => number, onHealth: () => void = () => undefined) {
   const sent: BatchEvent[] = [];
-  inPlace((path, body) => {
+  inPlace((path, body, headers) => {
     const isHealth = path.endsWith('/health');
     if (isHealth) onHealth();
-    else sent.push(...((JSON.parse(body) as { events?: BatchEvent[] }).events ?? []));
+    const told = headers[DEVICE_TIME_HEADER];
+    const off_ms = told ? serverNow() - Number(told) : 0;
+    const { events = [] } = (isHealth ? {} : JSON.parse(body)) as { events?: BatchEvent[] };
+    const moved_ms = Math.abs(off_ms) < CLOCKS_AGREE_MS ? 0 : off_ms;
+    for (const event of events)
+      sent.push({ ...event, at: new Date(Date.parse(event.at) + moved_ms).toISOString() });
     const answer = answerOf(isHealth ? {} : { kept: sent.map(({ id }) => id), refused: [] });
     answer.headers.set(SERVER_TIME_HEADER, String(serverNow()));
     return answer;
@@ -498,6 +512,30 @@ test('a clock that is set right while it is compared leaves no wrong time', asyn
   clock.mockRestore();
   expect(sent).toHaveLength(1);
   expect(Math.abs(Date.parse(sent[0]?.at ?? '') - (shown_ms - DAY_MS))).toBeLessThan(2000);
+});
+
+test('a time that is known for certain stays so when the clock is then set wrong, unsent', async () => {
+  const DAY_MS = 86_400_000;
+  const real = Date.now.bind(Date);
+  let wrong_ms = 0;
+  const clock = jest.spyOn(Date, 'now').mockImplementation(() => real() + wrong_ms);
+  takenByServerAt(real);
+  await compareClocks();
+  const outbox = await start();
+  server.mood = 'dead';
+  globalThis.fetch = server.fetch as unknown as typeof fetch;
+  const at = now();
+  const event = { ...reading(97), at: new Date(at).toISOString() };
+  await outbox.addEvent('b1', event, deviceTimeOf(at));
+  await until(() => outbox.snapshot().state === 'away');
+  const sent = takenByServerAt(real);
+  wrong_ms = DAY_MS;
+  now();
+  outbox.hurry();
+  await until(() => outbox.snapshot().items.length === 0);
+  clock.mockRestore();
+  expect(sent).toHaveLength(1);
+  expect(Math.abs(Date.parse(sent[0]?.at ?? '') - at)).toBeLessThan(1000);
 });
 
 describe('what an earlier page left comes right, though the clock is compared while it is read', () => {

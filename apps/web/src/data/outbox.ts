@@ -4,6 +4,7 @@ import { ApiProblem, compareClocks, request, ServerAway } from './api.js';
 import { asSent, removeDraft, storeDraft, storedDrafts, wasSentHere } from './drafts.js';
 import {
   deliver,
+  hasDeviceTime,
   refusalOf,
   removeItems,
   storeItems,
@@ -394,8 +395,14 @@ export class Outbox {
   /** Sends the items of a lane in order, so many at once, until none waits. */
   private async sendAll(isOfLane: (item: OutboxItem) => boolean, atOnce: number): Promise<void> {
     for (;;) {
-      const waiting = (): readonly OutboxItem[] =>
-        this.now.items.filter((item) => isWaiting(item) && isOfLane(item)).slice(0, atOnce);
+      const waiting = (): readonly OutboxItem[] => {
+        const all = this.now.items.filter((item) => isWaiting(item) && isOfLane(item));
+        // Times that are final and times that may be corrected by this clock do not go together.
+        const [first] = all;
+        if (!first) return [];
+        const other = all.findIndex((item) => hasDeviceTime(item) !== hasDeviceTime(first));
+        return all.slice(0, Math.min(atOnce, other < 0 ? all.length : other));
+      };
       // What this clock is off by changes the times of what is sent: they are read after it is known.
       if (waiting().some(hasDeviceTime)) await compareClocks();
       const next = waiting();
@@ -452,9 +459,6 @@ async function inTurn(lanes: readonly (() => Promise<void>)[]): Promise<unknown>
 
 const isBatch = (answer: Partial<BatchView> | null, id: string): answer is BatchView =>
   answer?.id === id && typeof answer.revision === 'number';
-
-const hasDeviceTime = (item: OutboxItem): boolean =>
-  item.kind === 'event' && item.deviceTime !== undefined;
 
 /** An item with the time it has once more is known of this clock; undefined where it is final. */
 function correctedItem(item: OutboxItem, change: ClockChange): OutboxItem | undefined {
