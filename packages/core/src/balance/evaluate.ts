@@ -50,7 +50,7 @@ export const LEAST_BOIL_MIN = 2;
  * more. Vukov 1965 with common practice.
  */
 const BRINGING_UP_MIN = 5;
-const COOLING_MIN = 7;
+export const COOLING_MIN = 7;
 /**
  * The pot climbs to its finish; as far as inversion goes it stood this share of the rise above
  * water.
@@ -226,7 +226,7 @@ function splitSugar(
 }
 
 /** What a firmness is computed from. Pectin in per cent of the finished spread. */
-interface SetFigures {
+export interface SetFigures {
   readonly contents: Contents;
   readonly pectinModel: number;
   readonly curdTemperature_C: number;
@@ -264,7 +264,7 @@ function gelFirmness({
 }
 
 /** Firmness by what sets the spread; 1 is a good set. */
-function firmnessOf(model: SetModel, figures: SetFigures): number {
+export function firmnessOf(model: SetModel, figures: SetFigures): number {
   switch (model) {
     case 'egg':
       return curdFirmness(figures.contents.egg / figures.contents.mass, figures.curdTemperature_C);

@@ -22,14 +22,17 @@ export {
 } from './cooking.js';
 export {
   AIR_SHARE,
+  COOLING_MIN,
   evaluate,
   FILL_C,
   FILM_KG,
+  firmnessOf,
   FOAM_SHARE,
   JAR_DOUBT,
   type Outcome,
   type PotInput,
   type SetModel,
+  setModelOf,
 } from './evaluate.js';
 export {
   FILL_BEFORE_FOAM,

@@ -1,0 +1,248 @@
+import { ASPECT_OF, ASPECTS, type Aspect, type Deed, type PracticeAction } from './actions.js';
+import { PracticeRun } from './practice-run.js';
+import { MINUTE_S } from '../quantity/index.js';
+import { finishError, hasPieces } from './result.js';
+import type { PracticeScenario } from './scenario.js';
+
+/** Decides one aspect of a run: what to do about it now. */
+export type Decider = (run: PracticeRun) => readonly Deed[];
+export type Deciders = Readonly<Record<Aspect, Decider>>;
+
+/** Nobody practises longer, s: on a burner, and where it cooks for hours. */
+const LONGEST_S = 3 * 3600;
+const LONGEST_GENTLE_S = 40 * 3600;
+
+/** Lets deciders cook, to the end. */
+export function drive(scenario: PracticeScenario, seed: number, deciders: Deciders): PracticeRun {
+  const run = new PracticeRun(scenario, seed);
+  const longest_s = run.pan.isGentle ? LONGEST_GENTLE_S : LONGEST_S;
+  while (run.phase !== 'over' && run.time_s < longest_s) {
+    for (const aspect of ASPECTS) for (const deed of deciders[aspect](run)) run.act(deed);
+    run.advance(run.pan.step_s);
+  }
+  return run;
+}
+
+/** Turned down as the foam comes near the rim, up again once it has gone down: shares of the depth. */
+const FOAM = { down: 0.86, up: 0.6 } as const;
+/** A curd is cooked gently near its end, K under its finish. Common practice. */
+const CURD_GENTLE_K = 6;
+
+/** Whether everything that goes in before the hard boil is in. */
+const isAllIn = (run: PracticeRun): boolean =>
+  run.items.every(
+    ({ isPlanned, when, index }) =>
+      !isPlanned || when === 'off-heat' || when === 'near-end' || run.isIn(index),
+  );
+
+/** Fruit softens at a simmer: a hard boil would take the water it needs. Level of the burner, and when it is turned up again, C. */
+const SIMMER = { level: 2, upAgainUnder_C: 85 } as const;
+const isSoftening = (run: PracticeRun): boolean =>
+  run.items.some(
+    ({ isPlanned, when, index }) => isPlanned && when === 'skins-soft' && !run.isIn(index),
+  );
+
+const bestHeat: Decider = (run) => {
+  const { pan, formula } = run;
+  if (run.phase !== 'stove') return [];
+  const level = (wanted: number): readonly Deed[] =>
+    pan.heat === wanted ? [] : [{ type: 'heat', level: wanted }];
+  if (!pan.hasPower) return level(0);
+  if (formula.finish.type === 'curd') {
+    const left_K = run.finishAt_C() - pan.pot.temperature_C;
+    return level(left_K > CURD_GENTLE_K ? 3 : 2);
+  }
+  if (pan.isGentle) return level(4);
+  if (isSoftening(run) && pan.isBoiling) return level(SIMMER.level);
+  if (
+    isSoftening(run) &&
+    pan.heat === SIMMER.level &&
+    pan.pot.temperature_C > SIMMER.upAgainUnder_C
+  )
+    return [];
+  if (pan.foam > FOAM.down && pan.heat > 1) return level(pan.heat - 1);
+  if (pan.heat === 0 || (pan.foam < FOAM.up && pan.heat < 4)) return level(pan.heat + 1);
+  return [];
+};
+
+/** Stirred so often, s: as the base needs it, and while sugar dissolves. Common practice. */
+const STIRS_S = { sugar: 20, curd: 15, usual: 75, gentle: 3600 } as const;
+
+function stirsEvery_s({ pan, formula }: PracticeRun): number {
+  if (formula.finish.type === 'curd') return STIRS_S.curd;
+  if (pan.isGentle) return STIRS_S.gentle;
+  return pan.grains_kg > 0 ? STIRS_S.sugar : STIRS_S.usual;
+}
+
+const bestStir: Decider = (run) =>
+  run.phase === 'stove' && run.pan.unstirred_s >= stirsEvery_s(run) ? [{ type: 'stir' }] : [];
+
+/** Fruit softens for so long before its sugar, min. Common practice. */
+const SOFTENS_MIN = 10;
+
+/** Sugar of a butter goes in this far from its finish, per cent of its concentration; spice and butter too. A choice of ours. */
+const NEAR_END_PERCENT = -50;
+
+/** Puts what the formula has in at its time, and of what is within reach what is named. */
+export const addsInTime =
+  (more: readonly number[] = []): Decider =>
+  (run) => {
+    const { pan } = run;
+    const due = run.items.filter(({ index, when, isPlanned, isWithinReach }) => {
+      if (run.isIn(index) || !isWithinReach) return false;
+      if (!isPlanned) return more.includes(index);
+      switch (when) {
+        case 'start':
+        case 'before-sugar':
+          return true;
+        case 'skins-soft':
+          return softened_min(run) >= SOFTENS_MIN;
+        case 'full-boil':
+        case 'after-sugar':
+          return (
+            pan.isBoiling &&
+            run.items.every(
+              (each) => !each.isPlanned || !comesBefore(each.when, when) || run.isIn(each.index),
+            )
+          );
+        case 'near-end':
+          return run.formula.finish.type === 'curd'
+            ? pan.pot.temperature_C > run.finishAt_C() - 12
+            : finishError(run).by > NEAR_END_PERCENT;
+        case 'off-heat':
+          return run.phase === 'rest';
+      }
+    });
+    return due.map(({ index }): Deed => ({ type: 'add', item: index }));
+  };
+
+const ORDER = [
+  'start',
+  'skins-soft',
+  'before-sugar',
+  'full-boil',
+  'after-sugar',
+  'near-end',
+  'off-heat',
+];
+const comesBefore = (one: string, other: string): boolean =>
+  ORDER.indexOf(one) < ORDER.indexOf(other);
+
+const softenedSince = new WeakMap<PracticeRun, number>();
+/** Minutes the fruit has been hot. */
+function softened_min(run: PracticeRun): number {
+  if (run.pan.pot.temperature_C < 80) return 0;
+  const since = softenedSince.get(run) ?? run.time_s;
+  softenedSince.set(run, since);
+  return (run.time_s - since) / MINUTE_S;
+}
+
+const bestFinish: Decider = (run) =>
+  run.phase === 'stove' && isAllIn(run) && finishError(run).by >= 0 && run.pan.grains_kg <= 0
+    ? [{ type: 'finish' }]
+    : [];
+
+/** Off the heat for so long, min, so that fruit does not float. Common practice: 5 to 10 minutes. */
+const RESTS_MIN = 4.8;
+/** And filled while it is hot enough for the jar, C. docs/safety.md, rule 9. */
+const FILLS_FROM_C = 85.5;
+const bestFill: Decider = (run) => {
+  if (run.phase !== 'rest') return [];
+  const isIn = run.items.every(({ isPlanned, index }) => !isPlanned || run.isIn(index));
+  const rested_s = run.time_s - (run.finishedAt_s ?? 0);
+  const hasRested =
+    !hasPieces(run) || rested_s >= RESTS_MIN * MINUTE_S || run.pan.pot.temperature_C < FILLS_FROM_C;
+  return isIn && hasRested ? [{ type: 'fill' }] : [];
+};
+
+const bestStorage: Decider = (run) => {
+  if (run.phase === 'jars') {
+    if (run.processMinutes > 0) return [{ type: 'process' }];
+    return [{ type: 'store', keptIn: run.coldStorage }];
+  }
+  if (run.phase !== 'canner') return [];
+  if (run.cannerBoilsFrom_s === undefined) return [{ type: 'canner-up' }];
+  if (run.cannerStoppedAt_s !== undefined) return [{ type: 'restart' }];
+  const timed_s = run.time_s - (run.timerFrom_s ?? run.time_s);
+  return timed_s >= run.processMinutes * MINUTE_S ? [{ type: 'lift' }] : [];
+};
+
+/** Nobody looks: what is so is known. */
+const knowsWithoutLooking: Decider = () => [];
+
+/** A cook looks up every so often, s. */
+const LOOKS_UP_S = 5;
+const nowAndThen =
+  (decide: Decider): Decider =>
+  (run) =>
+    run.time_s % LOOKS_UP_S === 0 ? decide(run) : [];
+
+/** The best cook there is: one that sees what is so. */
+export const bestDeciders = (more: readonly number[] = []): Deciders => ({
+  add: nowAndThen(addsInTime(more)),
+  heat: nowAndThen(bestHeat),
+  stir: nowAndThen(bestStir),
+  look: knowsWithoutLooking,
+  finish: nowAndThen(bestFinish),
+  fill: nowAndThen(bestFill),
+  storage: nowAndThen(bestStorage),
+});
+
+/** A deed of a run, and whether it was done once the pan was off the heat. */
+interface PlayedDeed {
+  readonly action: PracticeAction;
+  readonly isAfter: boolean;
+}
+
+/** The run of these deeds, in their order. */
+export function replay(
+  scenario: PracticeScenario,
+  seed: number,
+  actions: readonly PracticeAction[],
+  look: (run: PracticeRun) => void = () => undefined,
+): PracticeRun {
+  const run = new PracticeRun(scenario, seed);
+  for (const action of actions) {
+    while (run.time_s < action.time_s - 1e-6 && run.phase !== 'over') {
+      look(run);
+      run.advance(run.pan.step_s);
+    }
+    run.act(action);
+  }
+  return run;
+}
+
+/**
+ * Does again what was done, an aspect at a time, at the same moments; what came after the pan was off
+ * the heat, as long after it is off now.
+ */
+export function asPlayed(actions: readonly PracticeAction[]): Deciders {
+  const finish = actions.findIndex(({ type }) => type === 'finish');
+  const finishedAt_s = actions[finish]?.time_s ?? 0;
+  const played = actions.map((action, i): PlayedDeed => ({
+    action,
+    isAfter: finish >= 0 && i > finish,
+  }));
+  const deciderOf = (aspect: Aspect): Decider => {
+    const own = played.filter(({ action }) => ASPECT_OF[action.type] === aspect);
+    let next = 0;
+    return (run) => {
+      const due: Deed[] = [];
+      for (let deed = own[next]; deed; deed = own[next]) {
+        const { action, isAfter } = deed;
+        if (isAfter && run.finishedAt_s === undefined) break;
+        const at_s = isAfter
+          ? (run.finishedAt_s ?? 0) + action.time_s - finishedAt_s
+          : action.time_s;
+        if (at_s > run.time_s + 1e-6) break;
+        due.push(action);
+        next += 1;
+      }
+      return due;
+    };
+  };
+  return Object.fromEntries(ASPECTS.map((aspect) => [aspect, deciderOf(aspect)])) as Record<
+    Aspect,
+    Decider
+  >;
+}
