@@ -13,6 +13,7 @@ import { LearningModule } from './learning/learning.module.js';
 import { LiveModule } from './live/live.module.js';
 import { SETTINGS, type Settings } from './settings.js';
 import { FreezerModule } from './freezer/freezer.module.js';
+import { PracticeModule } from './practice/practice.module.js';
 import { PhotoModule } from './photos/photo.module.js';
 import { ShelfModule } from './shelf/shelf.module.js';
 
@@ -41,6 +42,7 @@ export class AppModule {
         FreezerModule,
         LearningModule,
         PhotoModule,
+        PracticeModule,
         HouseholdFileModule,
         LiveModule.with(settings.databaseUrl),
       ],

@@ -21,6 +21,7 @@ import { SaveFrozenFruit } from './freezer.js';
 import { FormulaBody } from './formula.js';
 import { KitchenSettings } from './kitchen.js';
 import { LARGEST_PHOTO_MB } from './photo.js';
+import { SavePracticeRun, SavePracticeScenario } from './practice.js';
 import { SavePreparedWeight } from './prepared.js';
 import { Day, Moment } from './moments.js';
 import { Count, Text, IfPresent, PartOf, EachAnObject } from './rules.js';
@@ -55,6 +56,14 @@ export class FiledPreparedWeight extends SavePreparedWeight {
 }
 
 export class FiledFrozenFruit extends SaveFrozenFruit {
+  @Id() id!: string;
+}
+
+export class FiledPracticeRun extends SavePracticeRun {
+  @Id() id!: string;
+}
+
+export class FiledPracticeScenario extends SavePracticeScenario {
   @Id() id!: string;
 }
 
@@ -162,6 +171,8 @@ export const HOUSEHOLD_PARTS = {
   moves: FiledMove,
   frozenFruit: FiledFrozenFruit,
   photos: FiledPhoto,
+  practiceScenarios: FiledPracticeScenario,
+  practiceRuns: FiledPracticeRun,
 } as const;
 export type HouseholdPart = keyof typeof HOUSEHOLD_PARTS;
 

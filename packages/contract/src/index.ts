@@ -15,4 +15,5 @@ export * from './prepared.js';
 export * from './instrument.js';
 export * from './lessons.js';
 export * from './photo.js';
+export * from './practice.js';
 export * from './household-file.js';

@@ -162,6 +162,25 @@ export const FILE_TABLES: Readonly<Record<HouseholdPart, FileTable>> = {
       column('small', 'picture', 'small', { onlyIn: true }),
     ],
   },
+  practiceScenarios: {
+    table: 'practice_scenarios',
+    order: 'id',
+    columns: [id, column('document', 'jsonb')],
+  },
+  practiceRuns: {
+    table: 'practice_runs',
+    order: 'played_at, id',
+    columns: [
+      id,
+      column('player', 'text'),
+      column('scenario', 'text'),
+      column('seed', 'int'),
+      column('mode', 'text'),
+      column('score', 'int'),
+      column('medals', 'jsonb'),
+      column('at', 'timestamptz', 'played_at'),
+    ],
+  },
 };
 
 /** Lists within a row, which are tables of their own. */

@@ -24,6 +24,7 @@ const SAID = [
   '/api/batches?limit=100',
   '/api/shelf/moves',
   '/api/freezer',
+  '/api/practice/runs',
   '/api/kitchens',
   '/api/lessons',
   '/api/formulas',
@@ -148,6 +149,18 @@ async function aYear(batches: number): Promise<void> {
     .put(`/api/freezer/${randomUUID()}`)
     .send({ ingredient: 'damson', mass_kg: 1.8, note: 'pitted', frozenOn: '2026-09-20' })
     .expect(200);
+  await home.http
+    .put(`/api/practice/runs/${randomUUID()}`)
+    .send({
+      player: 'Ottilie',
+      scenario: 'first-jam',
+      seed: 7,
+      mode: 'eye',
+      score: 88,
+      medals: ['clean-base'],
+      at: '2026-09-21T18:00:00.000Z',
+    })
+    .expect(200);
 }
 
 const logOf = ({ batches }: HouseholdFile): string => `/api/batches/${batches[7]!.id}/events`;
@@ -166,6 +179,8 @@ test('a year of sixty batches goes out, comes in elsewhere, and every count agre
     moves: out.moves.length,
     frozenFruit: 1,
     photos: 0,
+    practiceScenarios: 0,
+    practiceRuns: 1,
   });
   expect(Object.values(already)).toEqual(Object.values(already).map(() => 0));
   while (((await answer('/api/shelf/overview?today=2026-11-25')) as ShelfOverview).pending > 0);

@@ -3,14 +3,7 @@ import { readFormula } from '../formula/index.js';
 import { quantile } from '../testing/boils.js';
 import { report } from '../testing/report.js';
 import { byClock, byEye, byForecast, cookedBy } from '../testing/practice-players.js';
-import {
-  bestDeciders,
-  drive,
-  resultOf,
-  SCENARIOS,
-  type Decider,
-  type PracticeScenario,
-} from './index.js';
+import { resultOf, SCENARIOS, type Decider, type PracticeScenario } from './index.js';
 
 /*
  * Cooks who know when it is done by the card's minutes, by a cold plate, and by the forecast, over 20

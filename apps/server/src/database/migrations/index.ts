@@ -12,6 +12,7 @@ import * as live from './0005-live.js';
 import * as longCooks from './0018-long-cooks.js';
 import * as photos from './0012-photos.js';
 import * as quickSearch from './0013-quick-search.js';
+import * as practice from './0020-practice.js';
 import * as planned from './0006-planned.js';
 import * as shelf from './0003-shelf.js';
 import * as standings from './0011-standings.js';
@@ -47,4 +48,5 @@ export const MIGRATIONS: readonly Migration[] = [
   jarIds,
   longCooks,
   kindOfLot,
+  practice,
 ];

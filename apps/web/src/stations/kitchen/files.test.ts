@@ -11,6 +11,8 @@ const NONE = {
   moves: 0,
   frozenFruit: 0,
   photos: 0,
+  practiceScenarios: 0,
+  practiceRuns: 0,
 };
 const words = (
   added: Partial<HouseholdImport['added']>,

@@ -48,6 +48,9 @@ export function broughtWords({ added, already, attestationsLeftOut }: HouseholdI
     added.photos > 0 && counted(added.photos, 'photo'),
     added.frozenFruit > 0 &&
       counted(added.frozenFruit, 'bag of frozen fruit', 'bags of frozen fruit'),
+    added.practiceScenarios > 0 &&
+      counted(added.practiceScenarios, 'practice pan', 'practice pans'),
+    added.practiceRuns > 0 && counted(added.practiceRuns, 'practice run', 'practice runs'),
   ].filter((part) => part !== false);
   return [
     parts.length === 0 ? 'Nothing new was in it.' : `New here: ${parts.join(', ')}.`,
