@@ -114,6 +114,24 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./stations/rescue/rescue.js')).Rescue }),
           },
           {
+            path: 'practice',
+            lazy: async () => ({
+              Component: (await import('./stations/practice/practice.js')).Practice,
+            }),
+          },
+          {
+            path: 'practice/again/:batchId',
+            lazy: async () => ({
+              Component: (await import('./stations/practice/again.js')).PracticeAgain,
+            }),
+          },
+          {
+            path: 'practice/:scenarioId',
+            lazy: async () => ({
+              Component: (await import('./stations/practice/at-the-pan.js')).AtThePan,
+            }),
+          },
+          {
             path: 'tables/:page?',
             lazy: async () => ({ Component: (await import('./stations/tables/tables.js')).Tables }),
           },

@@ -11,6 +11,8 @@ export interface News {
     | 'shelf_lots'
     | 'shelf_moves'
     | 'frozen_fruit'
+    | 'practice_runs'
+    | 'practice_scenarios'
     | 'boil_lessons'
     | 'batch_photos'
     | 'instruments'

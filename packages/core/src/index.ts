@@ -442,6 +442,7 @@ export {
   MOST_POINTS_FOR,
   type Notice,
   type PanItem,
+  PRACTICE_BEGINS_MS,
   PRACTICE_MODES,
   type PracticeAction,
   type PracticeMode,

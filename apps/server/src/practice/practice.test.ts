@@ -23,7 +23,7 @@ const run = (change: object = {}) => ({
 const saveRun = (id: string, body: object) =>
   kitchen.http.put(`/api/practice/runs/${id}`).send(body);
 const saveScenario = (id: string, document: unknown) =>
-  kitchen.http.put(`/api/practice/scenarios/${id}`).send({ document } as object);
+  kitchen.http.put(`/api/practice/scenarios/${id}`).send({ document });
 const own = (change: object = {}): object => ({
   ...(JSON.parse(JSON.stringify(SCENARIOS[0])) as object),
   id: 'grandmothers-stove',

@@ -24,6 +24,7 @@ export const SCREENS: readonly Screen[] = [
   { to: '/tables/sugars', name: 'Sugars and pectins', also: 'table honey swap sweetener' },
   { to: '/tables/cautions', name: 'Cautions', also: 'table burns allergens botulism safety glass' },
   { to: '/tables/jars', name: 'Jars and headspace', also: 'table sizes ounces canner' },
+  { to: '/practice', name: 'Practice', also: 'learn train simulate pan play game' },
   {
     to: '/rescue',
     name: 'Rescue',

@@ -1,5 +1,6 @@
 import {
   BookText,
+  GraduationCap,
   House,
   Moon,
   NotebookText,
@@ -31,7 +32,8 @@ const ROOMS: readonly Room[] = [
   { to: '/formulas', name: 'Formulas', Icon: BookText },
   { to: '/logbook', name: 'Logbook', Icon: NotebookText },
   { to: '/shelf', name: 'Shelf', Icon: Refrigerator },
-  // A phone has no room for it; its search does.
+  // A phone has no room for these; its search does.
+  { to: '/practice', name: 'Practice', Icon: GraduationCap, isWideOnly: true },
   { to: '/tables', name: 'Tables', Icon: Table2, isWideOnly: true },
   { to: '/kitchen', name: 'Kitchen', Icon: House },
 ];

@@ -5,12 +5,17 @@ import { MINUTE_MS, CLIMBS_FAST_S, STALE_NEAR_END_MIN } from '@idle-kettle/core'
 const IN_HOURS_FROM_MIN = 120;
 const HALF_HOUR_MIN = 30;
 
+/** Of a forecast, what is left, and when that was worked out. */
+export type TimeTold = Pick<WatchedBoil, 'now'> & {
+  readonly forecast: Pick<WatchedBoil['forecast'], 'left_s' | 'isOutOfReach'>;
+};
+
 /**
  * "5 to 8 min", "about there", "50 min to 2.5 h", "3 to 5 h", "not at this heat": what is left by now,
  * since it was worked out a moment ago.
  * @param now by the batch's clock
  */
-export function timeLeft(watched: WatchedBoil | undefined, now: number): string | undefined {
+export function timeLeft(watched: TimeTold | undefined, now: number): string | undefined {
   if (!watched) return undefined;
   if (watched.forecast.isOutOfReach) return 'not at this heat';
   const since_s = Math.max(now - watched.now, 0) / 1000;

@@ -14,6 +14,8 @@ const KEY_OF: Readonly<Partial<Record<News['of'], readonly (readonly string[])[]
   shelf_lots: [keys.shelf, keys.batches],
   shelf_moves: [keys.shelf],
   frozen_fruit: [keys.freezer],
+  practice_runs: [keys.practiceRuns],
+  practice_scenarios: [keys.practiceScenarios],
   boil_lessons: [keys.lessons],
   batch_photos: [['photos']],
   instruments: [keys.instruments],

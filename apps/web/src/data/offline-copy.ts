@@ -11,6 +11,8 @@ const roomPaths = (): readonly string[] => [
   '/lessons',
   '/instruments',
   '/freezer',
+  '/practice/runs',
+  '/practice/scenarios',
   '/batches?limit=40',
   '/shelf?limit=40&left=yes',
   '/shelf/moves',

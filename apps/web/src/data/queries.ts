@@ -30,6 +30,8 @@ export const keys = {
   freezer: ['freezer'] as const,
   instruments: ['instruments'] as const,
   lessons: ['lessons'] as const,
+  practiceRuns: ['practice-runs'] as const,
+  practiceScenarios: ['practice-scenarios'] as const,
   photos: (batchId: string) => ['photos', batchId] as const,
   versions: (id: string) => ['formula-versions', id] as const,
 };

@@ -5,6 +5,7 @@ const PAGE_WORDS = {
   balance: 'Balance',
   boil: 'Boil',
   jar: 'Jar',
+  practice: 'Practice',
 } as const;
 
 /** Every shortcut, page by page. */

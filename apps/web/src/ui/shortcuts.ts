@@ -2,7 +2,7 @@ import { useEffectEvent, useLayoutEffect } from 'react';
 import { browserStore } from '../data/browser-store.js';
 
 /** Where a shortcut works: on every page, or only where its page registers what it does. */
-type Where = 'everywhere' | 'balance' | 'boil' | 'jar';
+type Where = 'everywhere' | 'balance' | 'boil' | 'jar' | 'practice';
 
 /** One keyboard shortcut. */
 interface Shortcut {
@@ -44,6 +44,8 @@ const SHORTCUTS = {
   note: { where: 'boil', with: 'none', key: 'n', words: 'write a note' },
   measure: { where: 'boil', with: 'none', key: 'w', words: 'weigh it' },
   heat: { where: 'boil', with: 'none', key: 'f', words: 'heat up or down' },
+  stir: { where: 'practice', with: 'none', key: 's', words: 'stir' },
+  minute: { where: 'practice', with: 'none', key: 'm', words: 'one minute on' },
   count: { where: 'jar', with: 'alt', key: 'j', words: 'count the jars' },
   process: { where: 'jar', with: 'alt', key: 'p', words: 'start processing' },
   close: { where: 'everywhere', with: 'none', key: 'Escape', words: 'close what is open' },
@@ -66,7 +68,7 @@ export function shortcutKeys({ with: held, key }: Shortcut): string {
 
 /** Every shortcut, page by page, for the list. */
 export const shortcutsByPage = (): readonly (readonly [Where, readonly Shortcut[]])[] =>
-  (['everywhere', 'balance', 'boil', 'jar'] as const).map((where) => [
+  (['everywhere', 'balance', 'boil', 'jar', 'practice'] as const).map((where) => [
     where,
     ALL.filter(([, shortcut]) => shortcut.where === where).map(([, shortcut]) => shortcut),
   ]);

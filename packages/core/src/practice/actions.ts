@@ -12,6 +12,8 @@ export type Deed =
   | { readonly type: 'read' }
   /** Puts the pan on the scale, less the empty pan. */
   | { readonly type: 'weigh' }
+  /** Ticks off an advice that is done beside the pan, by its text. */
+  | { readonly type: 'note'; readonly text: string }
   /** Starts the clock of a timed boil. */
   | { readonly type: 'time' }
   /** Holds the thermometer in boiling water. */
@@ -47,6 +49,7 @@ export const ASPECT_OF: Readonly<Record<Deed['type'], Aspect>> = {
   add: 'add',
   read: 'look',
   weigh: 'look',
+  note: 'look',
   time: 'look',
   check: 'look',
   plate: 'look',

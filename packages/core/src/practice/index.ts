@@ -3,7 +3,7 @@ export { bestRun } from './best-run.js';
 export { asPlayed, bestDeciders, type Decider, drive, replay } from './drive.js';
 export { MEDALS, type Medal, PRACTICE_MODES, type PracticeMode } from './medals.js';
 export { HEAT_LEVELS, type PracticePan } from './practice-pan.js';
-export { type Notice, type PanItem, PracticeRun } from './practice-run.js';
+export { type Notice, type PanItem, PRACTICE_BEGINS_MS, PracticeRun } from './practice-run.js';
 export {
   type FinishError,
   MOST_POINTS_FOR,

@@ -37,6 +37,7 @@ const looked = ({ actions, finishedAt_s = Infinity, pan }: PracticeRun): boolean
     ({ type, time_s }) =>
       ASPECT_OF[type] === 'look' &&
       type !== 'check' &&
+      type !== 'note' &&
       time_s <= finishedAt_s &&
       finishedAt_s - time_s <= (pan.isGentle ? STILL_TELLS_GENTLE_S : STILL_TELLS_S),
   );

@@ -56,7 +56,7 @@ const STICKS_BY_SOLIDS = [
   [0.7, 1.2],
 ] as const;
 /** Pulp sticks by itself: a butter of so much insoluble matter catches as a jam near its end does. */
-const PULP_STICKS = 12;
+const PULP_STICKS = 4;
 /** So long unstirred does no harm, s: sugared fruit, and one near its end. Common practice: every 4 min, then every 2. */
 const SAFE_UNSTIRRED = [
   [0.5, 300],

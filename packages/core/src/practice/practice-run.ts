@@ -303,6 +303,7 @@ export class PracticeRun {
         return phase === 'stove';
       case 'stir':
       case 'read':
+      case 'note':
       case 'weigh':
         return phase === 'stove' || phase === 'rest';
       case 'time':
@@ -364,6 +365,9 @@ export class PracticeRun {
         return;
       case 'weigh':
         this.record('weighed', { mass_kg: Math.round(pan.weighing_kg() * 200) / 200 });
+        return;
+      case 'note':
+        this.record('note', { text: deed.text });
         return;
       case 'time':
         this.record('minute', {});

@@ -67,6 +67,8 @@ function shareWithin(
 
 /** Firmness of a set: none of the points, all, all, none. Guesses about what makers call right. */
 const SET_BOUNDS = [0.3, 0.8, 1.7, 3.2] as const;
+/** Soluble solids, per cent, at which a gel is a spread and no toffee: none, all, all, none. Guesses. */
+const SPREAD_BOUNDS = [-1, 0, 71, 84] as const;
 /** How far from the finish: early none, all, all, late none. Guesses; by the unit of the error. */
 const FINISH_BOUNDS: Readonly<
   Record<FinishError['unit'], readonly [number, number, number, number]>
@@ -153,7 +155,7 @@ export function resultOf(run: PracticeRun, bestJars?: number): PracticeResult {
     (1 - pan.curdled) *
     (floats ? 1 - FLOATS_COSTS : 1);
   const shares: Readonly<Record<ScorePart, number>> = {
-    set: shareWithin(firmness, SET_BOUNDS),
+    set: shareWithin(firmness, SET_BOUNDS) * shareWithin(pan.solids * 100, SPREAD_BOUNDS),
     finish: shareWithin(finish.by, bounds),
     jars: bestJars === undefined ? 1 : shareWithin(jars / bestJars, JARS_BOUNDS),
     taste,

@@ -1,6 +1,7 @@
 import type { Boil } from '../boil-log/index.js';
 import { fillOfPan, preparePot, volumeInPan_l } from '../balance/index.js';
 import { readFormula, withoutPlace, type FormulaDocument, type Kitchen } from '../formula/index.js';
+import { evidenceOf } from '../learning/index.js';
 import { cutText, MINUTE_MS } from '../quantity/index.js';
 import { cookOf, heatingOf, PAN_DIAMETER_M } from '../thermal/index.js';
 import { SCENARIO_FORMAT, type PracticeScenario } from './scenario.js';
@@ -12,8 +13,6 @@ export interface CookedBatch {
   readonly document: FormulaDocument;
   readonly boil: Boil;
   readonly kitchen: Kitchen;
-  /** What its log tells of the heat, W, where a forecast was fitted to it. */
-  readonly heat_W?: number;
 }
 
 /** A title of a batch with what goes before it stays within the format's limit. */
@@ -30,13 +29,14 @@ export function scenarioOfBatch({
   document,
   boil,
   kitchen,
-  heat_W,
 }: CookedBatch): PracticeScenario | undefined {
   const formula = withoutPlace(document);
   const pot = preparePot(readFormula(formula, kitchen).formula);
   const { startedAt, endedAt, altitude_m = kitchen.altitude_m ?? 0 } = boil;
   if (!pot || startedAt === undefined || endedAt === undefined) return undefined;
   const [stage] = cookOf(pot.formula);
+  // What its own log tells of the heat, where a forecast can be fitted to it.
+  const logHeat_W = evidenceOf(document, boil, kitchen)?.logHeat_W?.mid;
   const usual_W = stage ? heatingOf(pot.formula, stage, pot.contents.mass).heat_W.mid : 0;
   return {
     format: SCENARIO_FORMAT,
@@ -54,7 +54,10 @@ export function scenarioOfBatch({
         Math.max(volumeInPan_l(pot.contents) / fillOfPan(pot.formula), 1),
       diameter_m: PAN_DIAMETER_M,
     },
-    burner_W: Math.min(Math.max(heat_W ?? usual_W, 200), 10_000),
+    burner_W: Math.min(
+      Math.max(logHeat_W === undefined ? usual_W : Math.exp(logHeat_W), 200),
+      10_000,
+    ),
     cardMinutes: Math.min(Math.max((endedAt - startedAt) / MINUTE_MS, 1), 3000),
   };
 }

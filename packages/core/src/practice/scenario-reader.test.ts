@@ -62,10 +62,11 @@ test('a batch of one’s own is a pan: read as any other, and it can be cooked w
     document: { ...document, title: 'Blackcurrant jam, August' },
     boil,
     kitchen,
-    heat_W: 1500,
   });
   expect(readScenario(JSON.parse(JSON.stringify(scenario)))).toMatchObject({ ok: true });
-  expect(scenario).toMatchObject({ altitude_m: 640, burner_W: 1500 });
+  // It was cooked at 1500 W: its log tells so, within what a fit knows.
+  expect(scenario).toMatchObject({ altitude_m: 640 });
+  expect(Math.abs((scenario?.burner_W ?? 0) / 1500 - 1)).toBeLessThan(0.25);
   const took_min = ((boil.endedAt ?? 0) - (boil.startedAt ?? 0)) / 60_000;
   expect(scenario?.cardMinutes).toBeCloseTo(took_min, 6);
   expect(scenario && bestRun(scenario, 3).result.score).toBeGreaterThan(85);

@@ -108,6 +108,11 @@ function One({ id, alone }: { readonly id: string; readonly alone: boolean }) {
         <Score told={told} />
         {alone && <ShowSheet told={told} />}
         <p className="flex flex-wrap gap-x-5">
+          {boil.endedAt !== undefined && (
+            <Link to={`/practice/again/${id}`} className="flex min-h-[44px] items-center underline">
+              Practise with it
+            </Link>
+          )}
           {(['boil', 'jar', 'shelf'] as const).map((station) => (
             <Link
               key={station}
