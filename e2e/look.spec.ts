@@ -84,6 +84,8 @@ const VIEWS = [
   ['story', () => `/logbook/${jarred}`, 'Opened and tasted'],
   ['year', () => '/shelf/year', 'Fruit waiting in the freezer'],
   ['labels', () => `/batches/${jarred}/labels`, 'Save the PDF'],
+  ['practice', () => '/practice', 'The pan is too small'],
+  ['practice pan', () => '/practice/first-jam?pan=4711', 'Put a spoonful on the plate'],
   ['rescue', () => `/rescue/${jarred}`, 'Look at the jar first'],
   ['seals', () => `/batches/${jarred}/jar`, 'Press the middle of each lid'],
 ] as const;

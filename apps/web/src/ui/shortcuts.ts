@@ -82,8 +82,11 @@ const singleKeys = browserStore<boolean>({
 export const useSingleKeys = singleKeys.use;
 export const setSingleKeys = singleKeys.set;
 
+/** Where letters are written, or choose; a radio button or a box to tick takes none. */
+const TAKES_LETTERS = 'input:not([type=radio], [type=checkbox]), textarea, select';
+
 const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof Element && target.closest('input, textarea, select') !== null;
+  target instanceof Element && target.closest(TAKES_LETTERS) !== null;
 
 const heldWith = ({ altKey, ctrlKey, metaKey, shiftKey }: KeyboardEvent): Shortcut['with'] => {
   if (altKey) return 'alt';

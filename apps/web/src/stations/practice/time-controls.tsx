@@ -35,7 +35,7 @@ export const TimeControls = memo(function TimeControls({
 }: TimeControlsProps) {
   return (
     <section aria-label="Time" className="flex flex-wrap items-end gap-x-5 gap-y-2">
-      <p className="display w-[8.5rem] text-[38px] leading-none">{clock(time_s * 1000)}</p>
+      <p className="display min-w-[8.5rem] pr-3 text-[38px] leading-none">{clock(time_s * 1000)}</p>
       <div>
         <p className="text-sm text-soft">Clock runs</p>
         <RadioButtons

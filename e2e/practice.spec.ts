@@ -1,0 +1,180 @@
+import { readFileSync } from 'node:fs';
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { SCENARIOS } from '@idle-kettle/core';
+import { cookThrough } from './support/practice-player.js';
+import { KettleServer } from './support/kettle-server.js';
+
+let kettle: KettleServer;
+test.beforeAll(async () => {
+  kettle = await KettleServer.begin('practice', { altitude_m: 640 });
+});
+test.afterAll(() => kettle.end());
+
+const SEED = 4;
+const open = (page: Page, id: string, seed = SEED): Promise<unknown> =>
+  page.goto(`${kettle.address}/practice/${id}?pan=${seed}`);
+
+/** By how much a good cook is ahead of a bad one, points. */
+const AHEAD = 25;
+
+test('every pan is cooked well and badly through its screen, and the scores differ as they should', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const scores: Record<string, readonly [number, number]> = {};
+  for (const scenario of SCENARIOS) {
+    await open(page, scenario.id);
+    const well = await cookThrough(page, scenario, 'well');
+    await open(page, scenario.id, SEED);
+    const badly = await cookThrough(page, scenario, 'badly');
+    scores[scenario.id] = [well, badly];
+  }
+  process.stdout.write(`practice, well and badly: ${JSON.stringify(scores)}\n`);
+  for (const [id, [well, badly]] of Object.entries(scores)) {
+    expect.soft(well, `${id}, cooked well`).toBeGreaterThanOrEqual(80);
+    expect.soft(badly, `${id}, cooked badly`).toBeLessThanOrEqual(well - AHEAD);
+  }
+});
+
+/** What axe finds wrong on the page as it stands. */
+async function wrong(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
+  return violations.map(
+    ({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`,
+  );
+}
+
+test('by keyboard from the cold pan to the jars, by eye; and what came of it, at three sizes', async ({
+  page,
+}) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await open(page, 'curd');
+  const press = async (key: string): Promise<void> => page.keyboard.press(key);
+  await page.getByRole('radio', { name: 'off' }).focus();
+  for (let i = 0; i < 3; i++) await press('ArrowRight');
+  await expect(page.getByRole('radio', { name: 'high' })).toBeChecked();
+  // S stirs, M lets a minute pass, R reads, T is the plate, A puts in what is next.
+  for (let minute = 0; minute < 4; minute++) {
+    await press('s');
+    await press('m');
+  }
+  await press('r');
+  await expect(page.getByRole('region', { name: 'Measuring' }).getByRole('status')).toHaveText(/°/);
+  await press('a');
+  await expect(page.getByText('Nothing is left: everything is in.')).toBeVisible();
+  await press('t');
+  await press('m');
+  await press('m');
+  await press('t');
+  await expect(
+    page.getByText(/^It (runs|closes slowly|holds a line|wrinkles|is stiff)\.$/),
+  ).toBeVisible();
+  for (const name of ['Finish cooking', 'Yes, it is done', 'Fill the jars', 'Refrigerate']) {
+    await page.getByRole('button', { name, exact: true }).focus();
+    await press('Enter');
+  }
+  await expect(page.getByRole('heading', { name: / of 100$/ })).toBeVisible();
+  await expect(page.getByText('by eye', { exact: true })).toBeVisible();
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 820, height: 1180 },
+    { width: 390, height: 844 },
+  ]) {
+    await page.setViewportSize(size);
+    expect(await wrong(page)).toEqual([]);
+    const widths = await page.evaluate(() => [
+      document.documentElement.scrollWidth,
+      document.documentElement.clientWidth,
+    ]);
+    expect(widths[0]).toBe(widths[1]);
+  }
+});
+
+test('two people cook the same pan, one of them with the forecast: two scores, side by side', async ({
+  page,
+}) => {
+  const first = SCENARIOS.find(({ id }) => id === 'first-jam');
+  if (!first) throw new Error('there is no first jam');
+  await open(page, 'first-jam', 7);
+  await cookThrough(page, first, 'badly');
+  await page.getByLabel('Your name').fill('Toivo');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Saved for' })).toContainText('Toivo');
+  await page.goto(`${kettle.address}/practice`);
+  await page.getByLabel('Somebody new').fill('Marga');
+  await page.getByRole('button', { name: 'Cook as this person' }).click();
+  await open(page, 'first-jam', 7);
+  await page.getByText('Show the forecast').click();
+  await expect(page.getByRole('region', { name: /^Firmness/ })).toBeVisible();
+  const score = await cookThrough(page, first, 'well');
+  await expect(page.getByText('with the forecast', { exact: true })).toBeVisible();
+  const saved = page.getByRole('region', { name: 'Saved for' });
+  await expect(saved.getByText(`${score}, with the forecast`)).toBeVisible();
+  await expect(saved.getByText('Toivo')).toBeVisible();
+  // What each remembers is there after a reload, from the server.
+  await page.goto(`${kettle.address}/practice`);
+  await expect(page.getByText(`best with the forecast ${score}`)).toBeVisible();
+  await page.getByRole('combobox', { name: 'Who cooks' }).selectOption('Toivo');
+  await expect(page.getByText(/best by eye \d+/)).toBeVisible();
+});
+
+test('a pan goes out as a file, is changed, and comes in; what is wrong with it is named', async ({
+  page,
+}) => {
+  await page.goto(`${kettle.address}/practice`);
+  const download = page.waitForEvent('download');
+  await page.getByLabel('Save a pan as a file').selectOption('weak-burner');
+  const path = await (await download).path();
+  const scenario = JSON.parse(readFileSync(path, 'utf8')) as Record<string, unknown>;
+  const file = (change: object) => ({
+    name: 'stove.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ ...scenario, id: 'aunts-stove', ...change })),
+  });
+  const input = page.getByLabel('File of a practice pan');
+  await input.setInputFiles(file({ burner_W: 5 }));
+  await expect(page.getByText('burner_W: 5: write a number from 200 to 10000 W')).toBeVisible();
+  await input.setInputFiles(file({ title: 'Aunt Ottilie’s stove' }));
+  await page.getByRole('link', { name: 'Cook: Aunt Ottilie’s stove' }).click();
+  await expect(page.getByRole('heading', { name: 'Aunt Ottilie’s stove' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'At the pan' })).toBeVisible();
+});
+
+/** Longest task that may keep a tap waiting, ms, on a page slowed down four times. */
+const LONGEST_TASK_MS = 50;
+
+test(
+  'with the clock at 30x and the forecast shown no task keeps a tap waiting',
+  { tag: '@timed' },
+  async ({ page }) => {
+    await open(page, 'first-jam', 3);
+    await page.getByText('Show the forecast').click();
+    await expect(page.getByRole('region', { name: /^Firmness/ })).toBeVisible();
+    const devtools = await page.context().newCDPSession(page);
+    await devtools.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+    await page.evaluate(() => {
+      const tasks: number[] = [];
+      Object.assign(window, { tasks });
+      new PerformanceObserver((list) => {
+        for (const { duration } of list.getEntries()) tasks.push(duration);
+      }).observe({ type: 'longtask' });
+    });
+    await page.getByRole('radio', { name: 'full' }).check({ force: true });
+    await page.getByRole('radio', { name: '30×' }).check({ force: true });
+    for (let i = 0; i < 6; i++) {
+      await page.waitForTimeout(1000);
+      await page.getByRole('button', { name: 'Stir', exact: true }).click();
+      await page.getByRole('button', { name: 'Read the thermometer' }).click();
+      if (i === 2) await page.getByRole('button', { name: /^Put in .* sugar/ }).click();
+      if (i === 3) await page.getByRole('button', { name: 'Put a spoonful on the plate' }).click();
+    }
+    await page.getByRole('button', { name: '5 min', exact: true }).click();
+    await page.waitForTimeout(1000);
+    const tasks = await page.evaluate(() => (window as unknown as { tasks: number[] }).tasks);
+    process.stdout.write(
+      `practice at 30x, slowed down 4x: tasks over 50 ms: ${JSON.stringify(tasks)}\n`,
+    );
+    expect(tasks.filter((task) => task > LONGEST_TASK_MS)).toEqual([]);
+  },
+);
