@@ -367,6 +367,7 @@ export {
   sugarSoFar,
   type SugarSoFar,
   madeBatch,
+  type MadeBatch,
   outcomeOf,
   outcomeRows,
   type OutcomeRow,

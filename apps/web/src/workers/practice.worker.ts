@@ -7,23 +7,19 @@ import {
   scenarioOfBatch,
   watchBoil,
   weighEvidence,
+  readFormula,
   type Advice,
-  type Balance,
   type BatchEvent,
   type FormulaDocument,
-  type Keeping,
   type Kitchen,
-  type PotFormula,
+  type MadeBatch,
 } from '@idle-kettle/core';
 import type { TimeTold } from '../batch/time-left.js';
 
-/** What the app says of a practice pan: the same as of a real one, from its log alone. */
+/** What the app says of a practice pan now: the same as of a real one, from its log alone. */
 export interface PracticeForecast {
   readonly told: TimeTold | undefined;
   readonly next: Pick<Advice, 'text' | 'why' | 'tick' | 'lines'> | undefined;
-  readonly formula: PotFormula;
-  readonly balance: Balance | null;
-  readonly keeping: Keeping;
 }
 
 function foretell(
@@ -34,22 +30,38 @@ function foretell(
 ): PracticeForecast {
   const boil = boilFrom(log);
   const watched = watchBoil(boil, document, kitchen, now);
-  const { formula, balance, keeping } = madeBatch(document, boil, kitchen, { planned: true });
+  const { formula } = readFormula(document, kitchen);
   const evidence = watched && weighEvidence(boil, formula, watched, now);
-  const next = adviceFor({ boil, formula, watched, evidence, now });
   return {
-    told: watched && { now: watched.now, forecast: watched.forecast },
-    next,
-    formula,
-    balance,
-    keeping,
+    told: watched && {
+      now,
+      forecast: {
+        left_s: watched.forecast.left_s,
+        isOutOfReach: watched.forecast.isOutOfReach,
+      },
+    },
+    next: adviceFor({ boil, formula, watched, evidence, now }),
   };
+}
+
+/** What will come of a practice pan, as the panel shows it. */
+export type PracticeOutlook = Pick<MadeBatch, 'formula' | 'balance' | 'keeping'>;
+
+function outlook(
+  document: FormulaDocument,
+  log: readonly BatchEvent[],
+  kitchen: Kitchen,
+): PracticeOutlook {
+  const { formula, balance, keeping } = madeBatch(document, boilFrom(log), kitchen, {
+    planned: true,
+  });
+  return { formula, balance, keeping };
 }
 
 /**
  * Fits, balances and plays again beside the page: from some tens of milliseconds to a second on a
  * slow tablet.
  */
-const practice = { foretell, reviewRun, scenarioOfBatch };
+const practice = { foretell, outlook, reviewRun, scenarioOfBatch };
 export type Practice = typeof practice;
 expose(practice);

@@ -1,43 +1,74 @@
-import { memo, useEffect, useRef, useState } from 'react';
+import { memo, startTransition, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { PRACTICE_BEGINS_MS, type Deed, type PracticeScenario } from '@idle-kettle/core';
 import { timeLeft } from '../../batch/time-left.js';
 import { Readouts } from '../../batch/readouts.js';
-import type { PracticeForecast } from '../../workers/practice.worker.js';
+import type { PracticeForecast, PracticeOutlook } from '../../workers/practice.worker.js';
 import type { PracticeView } from './practice-game.js';
 import { practiceWorker } from './practice-worker.js';
 
 /** Asked anew this often while the clock runs, seconds of the pan; and whenever something was done. */
 const ASKED_EVERY_S = 30;
 
-/** What the app says of the pan, from its log alone; undefined before the first answer. */
-function usePracticeForecast(
-  scenario: PracticeScenario,
-  { log, time_s, checkedIn_C, isForecastShown }: PracticeView,
-): PracticeForecast | undefined {
-  const [answer, setAnswer] = useState<PracticeForecast>();
+/** What the cook knows of the place of a pan. */
+const kitchenOf = (
+  { altitude_m }: PracticeScenario,
+  checkedIn_C: number | undefined,
+): { readonly altitude_m: number; readonly boilingPoint_C?: number } => ({
+  altitude_m,
+  ...(checkedIn_C !== undefined && { boilingPoint_C: checkedIn_C }),
+});
+
+/** Asks the worker again whenever the key is another; one question at a time. Drawn in slices. */
+function useAsked<T>(key: string | undefined, ask: () => Promise<T>): T | undefined {
+  const [answer, setAnswer] = useState<T>();
   const [isBusy, setBusy] = useState(false);
   const asked = useRef('');
-  const key = `${log.length} ${checkedIn_C ?? ''} ${Math.floor(time_s / ASKED_EVERY_S)}`;
+  const question = useEffectEvent(ask);
   useEffect(() => {
-    // One question at a time: what happened meanwhile is asked of after it.
-    if (!isForecastShown || isBusy || asked.current === key) return;
+    if (key === undefined || isBusy || asked.current === key) return;
     asked.current = key;
-    const kitchen = {
-      altitude_m: scenario.altitude_m,
-      ...(checkedIn_C !== undefined && { boilingPoint_C: checkedIn_C }),
-    };
-    const ask = async (): Promise<void> => {
+    const wait = async (): Promise<void> => {
       setBusy(true);
       try {
-        const now = PRACTICE_BEGINS_MS + time_s * 1000;
-        setAnswer(await practiceWorker().foretell(scenario.formula, log, kitchen, now));
+        const answered = await question();
+        startTransition(() => setAnswer(answered));
       } finally {
         setBusy(false);
       }
     };
-    void ask();
-  }, [scenario, log, time_s, checkedIn_C, isForecastShown, isBusy, key]);
+    void wait();
+  }, [key, isBusy]);
   return answer;
+}
+
+/** Time left and next step, from the log alone; undefined before the first answer. */
+function useForetold(
+  scenario: PracticeScenario,
+  { log, time_s, checkedIn_C, isForecastShown }: PracticeView,
+): PracticeForecast | undefined {
+  const key = `${log.length} ${checkedIn_C ?? ''} ${Math.floor(time_s / ASKED_EVERY_S)}`;
+  return useAsked(isForecastShown ? key : undefined, () =>
+    practiceWorker().foretell(
+      scenario.formula,
+      log,
+      kitchenOf(scenario, checkedIn_C),
+      PRACTICE_BEGINS_MS + time_s * 1000,
+    ),
+  );
+}
+
+/** Events that change what is in the pan, or what becomes of it. */
+const CHANGING: ReadonlySet<string> = new Set(['addition', 'omission', 'done', 'jarred']);
+
+/** The panel's readouts, anew when something went in. */
+function useOutlook(
+  scenario: PracticeScenario,
+  { log, checkedIn_C, isForecastShown }: PracticeView,
+): PracticeOutlook | undefined {
+  const changes = log.filter(({ type }) => CHANGING.has(type)).length;
+  return useAsked(isForecastShown ? `${changes} ${checkedIn_C ?? ''}` : undefined, () =>
+    practiceWorker().outlook(scenario.formula, log, kitchenOf(scenario, checkedIn_C)),
+  );
 }
 
 interface ForecastPanelProps {
@@ -49,7 +80,8 @@ interface ForecastPanelProps {
 
 /** The app's own forecast, next step and panel, for whoever wants them: then the score is one with the forecast. */
 export function ForecastPanel({ scenario, view, onShow, onAct }: ForecastPanelProps) {
-  const answer = usePracticeForecast(scenario, view);
+  const foretold = useForetold(scenario, view);
+  const outlook = useOutlook(scenario, view);
   const { isForecastShown } = view;
   return (
     <aside aria-label="Forecast" className="panel p-4">
@@ -68,20 +100,20 @@ export function ForecastPanel({ scenario, view, onShow, onAct }: ForecastPanelPr
           would tell you at the stove.
         </p>
       )}
-      {isForecastShown && answer === undefined && <p className="text-soft">Working it out…</p>}
-      {isForecastShown && answer && <Foretold answer={answer} onAct={onAct} />}
+      {isForecastShown && foretold === undefined && <p className="text-soft">Working it out…</p>}
+      {isForecastShown && foretold && <Foretold foretold={foretold} onAct={onAct} />}
+      {isForecastShown && outlook && <Outlook outlook={outlook} />}
     </aside>
   );
 }
 
 interface ForetoldProps {
-  readonly answer: PracticeForecast;
+  readonly foretold: PracticeForecast;
   readonly onAct: (deed: Deed) => void;
 }
 
-/** Drawn anew only when there is another answer. */
-const Foretold = memo(function Foretold({ answer, onAct }: ForetoldProps) {
-  const { told, next, balance, keeping, formula } = answer;
+/** Time left, and what to do now. */
+const Foretold = memo(function Foretold({ foretold: { told, next }, onAct }: ForetoldProps) {
   return (
     <>
       <p className="text-sm text-soft">Time left</p>
@@ -89,9 +121,17 @@ const Foretold = memo(function Foretold({ answer, onAct }: ForetoldProps) {
         {timeLeft(told, told?.now ?? 0) ?? 'read the thermometer first'}
       </p>
       {next && <NextStep next={next} onAct={onAct} />}
-      {balance && <Readouts balance={balance} keeping={keeping} formula={formula} />}
     </>
   );
+});
+
+/** The same readouts as beside a real batch. */
+const Outlook = memo(function Outlook({
+  outlook: { balance, keeping, formula },
+}: {
+  readonly outlook: PracticeOutlook;
+}) {
+  return balance && <Readouts balance={balance} keeping={keeping} formula={formula} />;
 });
 
 type Next = NonNullable<PracticeForecast['next']>;

@@ -59,6 +59,10 @@ export interface PracticeView {
   readonly isForecastShown: boolean;
 }
 
+/** Somebody did something, or time passed. */
+type ChangedBy = 'deed' | 'time';
+type Watcher = (by: ChangedBy) => void;
+
 /** It is drawn so often, ms. */
 const DRAWN_EVERY_MS = 200;
 /** Thickness is drawn between these, mass fraction of solids: a guess of what the eye sees. */
@@ -79,7 +83,7 @@ export class PracticeGame {
   hasSeenForecast = false;
   private speed = 0;
   private isForecastShown = false;
-  private readonly watchers = new Set<() => void>();
+  private readonly watchers = new Set<Watcher>();
   private timer: ReturnType<typeof setInterval> | undefined;
   private shown: PracticeView;
 
@@ -92,7 +96,7 @@ export class PracticeGame {
   }
 
   readonly snapshot = (): PracticeView => this.shown;
-  readonly watch = (tell: () => void): (() => void) => {
+  readonly watch = (tell: Watcher): (() => void) => {
     this.watchers.add(tell);
     this.keepTime();
     return () => {
@@ -134,17 +138,17 @@ export class PracticeGame {
     if (this.speed > 0 && this.watchers.size > 0)
       this.timer = setInterval(() => {
         this.run.advance((DRAWN_EVERY_MS / 1000) * this.speed);
-        this.draw();
+        this.draw('time');
       }, DRAWN_EVERY_MS);
   }
 
-  private draw(): void {
+  private draw(by: ChangedBy = 'deed'): void {
     if (this.run.phase === 'over') {
       this.speed = 0;
       clearInterval(this.timer);
     }
     this.shown = this.look();
-    this.watchers.forEach((tell) => tell());
+    this.watchers.forEach((tell) => tell(by));
   }
 
   private look(): PracticeView {

@@ -1,13 +1,25 @@
-import { useMemo, useSyncExternalStore } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import type { PracticeScenario } from '@idle-kettle/core';
 import { PracticeGame, type PracticeView } from './practice-game.js';
 
-/** A run at a pan and how it looks now; another seed is another run. */
+/**
+ * A run at a pan and how it looks now; another seed is another run. What was done is drawn at once;
+ * what only time did is drawn in slices, so that no tap waits for it.
+ */
 export function useGame(
   scenario: PracticeScenario,
   seed: number,
 ): { readonly game: PracticeGame; readonly view: PracticeView } {
   const game = useMemo(() => new PracticeGame(scenario, seed), [scenario, seed]);
-  const view = useSyncExternalStore(game.watch, game.snapshot);
+  const [view, setView] = useState(game.snapshot);
+  useEffect(
+    () =>
+      game.watch((by) => {
+        const show = (): void => setView(game.snapshot());
+        if (by === 'time') startTransition(show);
+        else show();
+      }),
+    [game],
+  );
   return { game, view };
 }
