@@ -86,6 +86,7 @@ const VIEWS = [
   ['labels', () => `/batches/${jarred}/labels`, 'Save the PDF'],
   ['practice', () => '/practice', 'The pan is too small'],
   ['practice pan', () => '/practice/first-jam?pan=4711', 'Put a spoonful on the plate'],
+  ['own batch as a practice pan', () => `/practice/again/${jarred}`, 'Put a spoonful on the plate'],
   ['rescue', () => `/rescue/${jarred}`, 'Look at the jar first'],
   ['seals', () => `/batches/${jarred}/jar`, 'Press the middle of each lid'],
 ] as const;

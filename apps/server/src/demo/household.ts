@@ -163,6 +163,55 @@ export const DEMO_FREEZER = [
   { ingredient: 'damson', mass_kg: 1.8, note: 'pitted', daysAgo: 64 },
 ] as const;
 
+/** Who of Hollow Lane practised on what, how, and how many days ago. */
+export const DEMO_PRACTICE = [
+  {
+    player: 'Marga',
+    scenario: 'first-jam',
+    seed: 204,
+    mode: 'eye',
+    score: 71,
+    medals: [],
+    daysAgo: 40,
+  },
+  {
+    player: 'Marga',
+    scenario: 'first-jam',
+    seed: 204,
+    mode: 'forecast',
+    score: 98,
+    medals: ['on-the-point', 'every-jar'],
+    daysAgo: 39,
+  },
+  {
+    player: 'Marga',
+    scenario: 'lying-thermometer',
+    seed: 91,
+    mode: 'forecast',
+    score: 94,
+    medals: ['checked-first'],
+    daysAgo: 21,
+  },
+  {
+    player: 'Toivo',
+    scenario: 'first-jam',
+    seed: 204,
+    mode: 'eye',
+    score: 86,
+    medals: ['by-eye', 'clean-base'],
+    daysAgo: 38,
+  },
+  {
+    player: 'Toivo',
+    scenario: 'helper',
+    seed: 5,
+    mode: 'eye',
+    score: 78,
+    medals: ['safe-jars'],
+    daysAgo: 12,
+  },
+] as const;
+
 export const DEMO_BATCHES: readonly DemoBatch[] = [
   {
     document: MARMALADE,

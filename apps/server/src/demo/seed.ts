@@ -23,6 +23,7 @@ import { FormulaService } from '../formulas/formula.service.js';
 import { KitchenService } from '../kitchens/kitchen.service.js';
 import { PhotoService } from '../photos/photo.service.js';
 import { FreezerService } from '../freezer/freezer.service.js';
+import { PracticeService } from '../practice/practice.service.js';
 import { ShelfService } from '../shelf/shelf.service.js';
 import { drawnJars } from './drawn-jars.js';
 import {
@@ -30,6 +31,7 @@ import {
   DEMO_COUNTED_DAYS_AGO,
   DEMO_FREEZER,
   DEMO_PLANNED,
+  DEMO_PRACTICE,
   DEMO_GEAR,
   DEMO_KITCHEN,
   DEMO_STOVE,
@@ -280,6 +282,11 @@ export async function seedDemo(app: NestExpressApplication, now: Date): Promise<
       .toISOString()
       .slice(0, 10);
     await freezer.save(randomUUID(), { ...fruit, frozenOn });
+  }
+  const practice = app.get(PracticeService);
+  for (const { daysAgo, medals, ...run } of DEMO_PRACTICE) {
+    const at = new Date(now.getTime() - daysAgo * 24 * 60 * MINUTE_MS).toISOString();
+    await practice.saveRun(randomUUID(), { ...run, medals: [...medals], at });
   }
   return true;
 }

@@ -188,12 +188,6 @@ export const bestDeciders = (more: readonly number[] = []): Deciders => ({
   storage: nowAndThen(bestStorage),
 });
 
-/** A deed of a run, and whether it was done once the pan was off the heat. */
-interface PlayedDeed {
-  readonly action: PracticeAction;
-  readonly isAfter: boolean;
-}
-
 /** The run of these deeds, in their order. */
 export function replay(
   scenario: PracticeScenario,
@@ -212,30 +206,48 @@ export function replay(
   return run;
 }
 
+/** What the moment of a deed is counted from: the heat on, the heat off, or the jars filled. */
+type CountedFrom = 'begin' | 'finish' | 'fill';
+
+/** A deed of a run and how long after that it was done, s. */
+interface PlayedDeed {
+  readonly deed: Deed;
+  readonly from: CountedFrom;
+  readonly after_s: number;
+}
+
+/** Deeds with what their moments are counted from: jars go where they went as long after they were filled. */
+function countedFrom(actions: readonly PracticeAction[]): readonly PlayedDeed[] {
+  const finish = actions.findIndex(({ type }) => type === 'finish');
+  const starts: Readonly<Record<CountedFrom, number>> = {
+    begin: 0,
+    finish: actions[finish]?.time_s ?? 0,
+    fill: actions.find(({ type }) => type === 'fill')?.time_s ?? 0,
+  };
+  return actions.map((action, i) => {
+    const isAfter = finish >= 0 && i > finish;
+    const ofJars = ASPECT_OF[action.type] === 'storage' ? 'fill' : 'finish';
+    const from = isAfter ? ofJars : 'begin';
+    return { deed: action, from, after_s: action.time_s - starts[from] };
+  });
+}
+
 /**
  * Does again what was done, an aspect at a time, at the same moments; what came after the pan was off
- * the heat, as long after it is off now.
+ * the heat, or after the jars were filled, as long after it now.
  */
 export function asPlayed(actions: readonly PracticeAction[]): Deciders {
-  const finish = actions.findIndex(({ type }) => type === 'finish');
-  const finishedAt_s = actions[finish]?.time_s ?? 0;
-  const played = actions.map((action, i): PlayedDeed => ({
-    action,
-    isAfter: finish >= 0 && i > finish,
-  }));
+  const played = countedFrom(actions);
   const deciderOf = (aspect: Aspect): Decider => {
-    const own = played.filter(({ action }) => ASPECT_OF[action.type] === aspect);
+    const own = played.filter(({ deed }) => ASPECT_OF[deed.type] === aspect);
     let next = 0;
     return (run) => {
+      const starts = { begin: 0, finish: run.finishedAt_s, fill: run.filledAt_s };
       const due: Deed[] = [];
-      for (let deed = own[next]; deed; deed = own[next]) {
-        const { action, isAfter } = deed;
-        if (isAfter && run.finishedAt_s === undefined) break;
-        const at_s = isAfter
-          ? (run.finishedAt_s ?? 0) + action.time_s - finishedAt_s
-          : action.time_s;
-        if (at_s > run.time_s + 1e-6) break;
-        due.push(action);
+      for (let each = own[next]; each; each = own[next]) {
+        const start_s = starts[each.from];
+        if (start_s === undefined || start_s + each.after_s > run.time_s + 1e-6) break;
+        due.push(each.deed);
         next += 1;
       }
       return due;

@@ -240,6 +240,17 @@ describe('afterwards', () => {
     expect(dearest?.tryNext).toMatch(/earlier/);
   });
 
+  test('jars filled at once cost their looks, and nothing else of what was done changes', () => {
+    const hasty = drive(scenario, 1, {
+      ...bestDeciders(),
+      fill: (now) => (now.phase === 'rest' ? [{ type: 'fill' }] : []),
+    });
+    const { result, costs } = reviewRun(scenario, 1, hasty.actions, 'eye');
+    expect(result.floats).toBe(true);
+    expect(costs.map(({ aspect, points }) => [aspect, points])).toEqual([['fill', 5]]);
+    expect(costs[0]?.tryNext).toMatch(/rest 5 to 10 minutes/);
+  });
+
   test('the best run has nothing to mend, and earns no medal it did nothing for', () => {
     const { run } = bestRun(scenario, 1);
     const own = reviewRun(scenario, 1, run.actions, 'eye');

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { bestRun, readScenario, scenarioOfBatch, SCENARIOS } from './index.js';
 import { cookedBatch } from '../testing/cooked-batch.js';
 import { documentOf } from '../testing/formula.js';
@@ -47,6 +49,20 @@ test('what is wrong says what would be right', () => {
     ok: false,
     problems: [{ path: 'cardMinutes', message: '"ten": write a number from 1 to 3000 min' }],
   });
+});
+
+test('the document that describes the format is an example of it, and names every field', () => {
+  const text = readFileSync(join(__dirname, '../../../../docs/practice-scenario.md'), 'utf8');
+  const [, json = ''] = /```json\n([\s\S]*?)```/.exec(text) ?? [];
+  const written: unknown = JSON.parse(json);
+  expect(readScenario(written)).toEqual({ ok: true, scenario: written });
+  const missing = readScenario({ unheardOf: 1 });
+  const known = missing.ok
+    ? ''
+    : (missing.problems.find(({ path }) => path === 'unheardOf')?.message ?? '');
+  const fields = known.replace(/^.* there are /, '').split(', ');
+  expect(fields.length).toBeGreaterThan(12);
+  for (const field of fields) expect(text).toContain(`\`${field}\``);
 });
 
 test('a batch of one’s own is a pan: read as any other, and it can be cooked well', () => {

@@ -1,7 +1,10 @@
 import type { CurvePoint, PracticeReview } from '@idle-kettle/core';
+import { useMedia } from '../../ui/use-media.js';
 import { useFormats } from '../../ui/preferences.js';
 
-const SIZE = { width: 640, height: 280, left: 52, right: 16, top: 16, bottom: 34 } as const;
+/** Drawn smaller on a phone, so that its figures can be read there. */
+const WIDE = { width: 640, height: 280, left: 52, right: 16, top: 16, bottom: 34 } as const;
+const NARROW = { ...WIDE, width: 340, height: 230 } as const;
 
 /** Round figures for a scale: so many steps between two ends. */
 function steps(least: number, most: number, about: number): number[] {
@@ -22,6 +25,8 @@ export function Curves({
   setsAt_C,
 }: Pick<PracticeReview, 'curve' | 'bestCurve' | 'setsAt_C'>) {
   const formats = useFormats();
+  const isNarrow = useMedia('(max-width: 40rem)');
+  const size = isNarrow ? NARROW : WIDE;
   const all = [...curve, ...bestCurve];
   const temperatures = all.map(({ temperature_C }) => temperature_C);
   const most_C = Math.max(...temperatures, setsAt_C ?? -Infinity) + 2;
@@ -29,11 +34,11 @@ export function Curves({
   const least_C = Math.max(Math.min(...temperatures), most_C - 40);
   const most_s = Math.max(...all.map(({ time_s }) => time_s), 60);
   const x = (seconds: number): number =>
-    SIZE.left + (seconds / most_s) * (SIZE.width - SIZE.left - SIZE.right);
+    size.left + (seconds / most_s) * (size.width - size.left - size.right);
   const y = (celsius: number): number =>
-    SIZE.top +
+    size.top +
     ((most_C - Math.max(celsius, least_C)) / (most_C - least_C)) *
-      (SIZE.height - SIZE.top - SIZE.bottom);
+      (size.height - size.top - size.bottom);
   const path = (points: readonly CurvePoint[]): string =>
     points
       .map(({ time_s, temperature_C }) => `${x(time_s).toFixed(1)},${y(temperature_C).toFixed(1)}`)
@@ -43,7 +48,7 @@ export function Curves({
   return (
     <figure>
       <svg
-        viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+        viewBox={`0 0 ${size.width} ${size.height}`}
         role="img"
         aria-label={spoken}
         className="w-full"
@@ -51,14 +56,14 @@ export function Curves({
         {steps(formats.toUnit(least_C), formats.toUnit(most_C), 5).map((degrees) => (
           <g key={degrees}>
             <line
-              x1={SIZE.left}
-              x2={SIZE.width - SIZE.right}
+              x1={size.left}
+              x2={size.width - size.right}
               y1={y(formats.fromUnit(degrees))}
               y2={y(formats.fromUnit(degrees))}
               stroke="var(--line)"
             />
             <text
-              x={SIZE.left - 8}
+              x={size.left - 8}
               y={y(formats.fromUnit(degrees)) + 5}
               textAnchor="end"
               fontSize="14"
@@ -68,11 +73,11 @@ export function Curves({
             </text>
           </g>
         ))}
-        {steps(0, most_s / 60, 6).map((minutes) => (
+        {steps(0, most_s / 60, isNarrow ? 4 : 6).map((minutes) => (
           <text
             key={minutes}
             x={x(minutes * 60)}
-            y={SIZE.height - 10}
+            y={size.height - 10}
             textAnchor="middle"
             fontSize="14"
             fill="var(--soft)"
@@ -82,8 +87,8 @@ export function Curves({
         ))}
         {setsAt_C !== undefined && (
           <line
-            x1={SIZE.left}
-            x2={SIZE.width - SIZE.right}
+            x1={size.left}
+            x2={size.width - size.right}
             y1={y(setsAt_C)}
             y2={y(setsAt_C)}
             stroke="var(--good-ink)"

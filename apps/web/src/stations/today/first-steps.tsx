@@ -1,4 +1,5 @@
 import { Suspense, useState } from 'react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { KitchenView } from '@idle-kettle/contract';
 import {
@@ -41,6 +42,12 @@ export function FirstSteps({ kitchen }: { readonly kitchen: KitchenView }) {
           <WhatHaveYou />
         </Suspense>
       </section>
+      <p className="lg:col-span-2">
+        No fruit yet?{' '}
+        <Link to="/practice" className="inline-flex min-h-[44px] items-center underline">
+          Practise on a simulated pan
+        </Link>
+      </p>
     </div>
   );
 }
