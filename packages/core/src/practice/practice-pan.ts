@@ -64,7 +64,7 @@ const NEAR_BOIL_K = 1;
 const LIQUID_PECTIN = 'pectin-liquid';
 /** No flame is under a slow cooker: of what a base would catch it does so much. A guess. */
 const GENTLE_CATCHES = 0.005;
-/** A pan at rest skins over: so much of its surface gives off vapour. A guess, for about 2 K a minute. */
+/** A pan off the heat skins over: so much of its surface gives off vapour. A guess, for about 2 K a minute. */
 const SKINNED_OVER = 0.05;
 /** The pan is followed in steps of this, s: on a burner, and where it cooks for hours. */
 const STEP_S = 1;
@@ -85,8 +85,6 @@ export class PracticePan {
   heat = 0;
   lid: Lid;
   hasPower = true;
-  /** It stands off the heat, and a skin forms. */
-  rests = false;
   isBoiling = false;
   /** How hard, 0 to 2; see `vigour`. */
   boilsBy = 0;
@@ -191,9 +189,10 @@ export class PracticePan {
   private model(): PanModel {
     const pan = this.isGentle ? this.heating().pan : this.scenario.pan;
     const { known } = this;
-    if (known?.pan === pan && known.rests === this.rests && known.model.pH === this.pH)
+    const isOff = !this.hasPower || this.heat === 0;
+    if (known?.pan === pan && known.isOff === isOff && known.model.pH === this.pH)
       return known.model;
-    const open = this.truth.surface * (this.rests ? SKINNED_OVER : 1);
+    const open = this.truth.surface * (isOff ? SKINNED_OVER : 1);
     const model: PanModel = {
       ...('gentle' in pan && pan.gentle && { gentle: pan.gentle }),
       // A factor on the area is its root on the diameter.
@@ -201,11 +200,11 @@ export class PracticePan {
       curve: this.curve,
       pH: this.pH,
     };
-    this.known = { pan, rests: this.rests, model };
+    this.known = { pan, isOff, model };
     return model;
   }
   private known:
-    { readonly pan: object; readonly rests: boolean; readonly model: PanModel } | undefined;
+    { readonly pan: object; readonly isOff: boolean; readonly model: PanModel } | undefined;
 
   /** Heat into it now, W. */
   private heat_W(): number {

@@ -446,7 +446,6 @@ export class PracticeRun {
     const { pan } = this;
     this.finishedAt_s = this.time_s;
     pan.heat = 0;
-    pan.rests = true;
     for (const { index, isPlanned } of this.items) {
       if (!isPlanned || this.inPan.has(index)) continue;
       const ingredient = this.document.lines[index]?.ingredient ?? '';
