@@ -52,9 +52,17 @@ const ERROR_SPREAD = 0.2;
 
 const standardDeviation = ({ low, high }: Range): number => (high - low) / (2 * Z90);
 
-/** The scenario's formula with all that may go in, understood. */
-export const potFormulaOf = (scenario: PracticeScenario): PotFormula =>
-  readFormula(everythingIn(scenario), { altitude_m: scenario.altitude_m }).formula;
+const known = new WeakMap<PracticeScenario, PotFormula>();
+
+/** The scenario's formula with all that may go in, understood; read once a scenario. */
+export function potFormulaOf(scenario: PracticeScenario): PotFormula {
+  const found = known.get(scenario);
+  if (found) return found;
+  const { altitude_m } = scenario;
+  const { formula } = readFormula(everythingIn(scenario), { altitude_m });
+  known.set(scenario, formula);
+  return formula;
+}
 
 /** What the seed hides. The same seed hides the same. */
 export function hiddenTruth(scenario: PracticeScenario, seed: number): HiddenTruth {

@@ -11,6 +11,7 @@ export {
   resultOf,
   SCORE_PARTS,
   type ScorePart,
+  stoveResultOf,
 } from './result.js';
 export { type ChoiceCost, type CurvePoint, type PracticeReview, reviewRun } from './review.js';
 export { readScenario, type ScenarioReading } from './scenario-reader.js';

@@ -15,6 +15,7 @@ import type {
   PotFormula,
 } from '../formula/index.js';
 import { fillInOrder, fillVolume_ml } from '../jars/index.js';
+import type { Keeping } from '../keeping/index.js';
 import { madeBatch } from '../made-batch/index.js';
 import { MINUTE_S } from '../quantity/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
@@ -102,8 +103,6 @@ export class PracticeRun {
   filledAt_C: number | undefined;
   /** Fractional jars of each size. */
   jars: readonly number[] = [];
-  /** Minutes by the table; 0 where there is no row. */
-  processMinutes = 0;
   /** When the timer of the canner was last started. */
   timerFrom_s: number | undefined;
   /** Since when the canner boils; undefined while it does not. */
@@ -112,8 +111,6 @@ export class PracticeRun {
   /** When the canner's boil stopped, after the timer was last started. */
   cannerStoppedAt_s: number | undefined;
   storedIn: 'shelf' | 'fridge' | 'freezer' | undefined;
-  /** Where jars go that are not processed, once they are filled. */
-  coldStorage: 'fridge' | 'freezer' = 'fridge';
   private readonly inPan = new Set<number>();
   private readonly happened = new Set<Happening>();
   private powerBackAt_s = Infinity;
@@ -160,6 +157,24 @@ export class PracticeRun {
   get now_ms(): number {
     return PRACTICE_BEGINS_MS + this.time_s * 1000;
   }
+  /** Minutes of the canner for what is in the jars, by the table; 0 before there are any, and where there is no row. */
+  get processMinutes(): number {
+    const { verdict, process } = this.asFilled() ?? {};
+    return verdict === 'shelf' ? (process?.minutes ?? 0) : 0;
+  }
+  /** Where jars go that are not processed. */
+  get coldStorage(): 'fridge' | 'freezer' {
+    return this.asFilled()?.verdict === 'freezer' ? 'freezer' : 'fridge';
+  }
+  /** How the filled jars will keep once they are processed; worked out when somebody asks. */
+  private asFilled(): Keeping | undefined {
+    if (this.filledAt_s === undefined) return undefined;
+    return (this.filledKeeping ??= madeBatch(this.document, boilFrom(this.log), this.kitchen, {
+      planned: true,
+    }).keeping);
+  }
+  private filledKeeping: Keeping | undefined;
+
   isIn(item: number): boolean {
     return this.inPan.has(item);
   }
@@ -481,10 +496,6 @@ export class PracticeRun {
       })),
     });
     this.phase = 'jars';
-    const made = madeBatch(this.document, boilFrom(this.log), this.kitchen, { planned: true });
-    if (made.keeping.verdict === 'freezer') this.coldStorage = 'freezer';
-    this.processMinutes =
-      made.keeping.verdict === 'shelf' ? (made.keeping.process?.minutes ?? 0) : 0;
   }
 
   private startTimer(): void {

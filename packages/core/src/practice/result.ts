@@ -129,20 +129,23 @@ function storageShare(stored: PracticeResult['storedIn'], allowed: KeepingVerdic
   return STRICTER_THAN_NEEDED[stricter] ?? 0;
 }
 
+/** Jars as a share of the best run's: none of the points, all, all, and no more for thin jars. */
+const JARS_BOUNDS = [0.55, 0.96, 9, 10] as const;
+
+/** What came of a run as far as the stove and the ladle decide it. */
+export type StoveResult = Omit<PracticeResult, 'storedIn' | 'allowed' | 'points' | 'score'> & {
+  readonly points: Readonly<Record<Exclude<ScorePart, 'storage'>, number>>;
+};
+
 /**
- * What came of a run that is over.
+ * What came of a run before its jars went anywhere.
  *
  * @param bestJars jars of the best run of the same pan; its own where it is the best
  */
-export function resultOf(run: PracticeRun, bestJars?: number): PracticeResult {
+export function stoveResultOf(run: PracticeRun, bestJars?: number): StoveResult {
   const { pan, formula, finishedAt_s = run.time_s, filledAt_s = run.time_s } = run;
   const firmness = pan.firmness();
   const finish = finishError(run);
-  const storedIn = run.storedIn ?? 'fridge';
-  const made = madeBatch(run.document, boilFrom(run.log), run.kitchen, {
-    planned: storedIn !== 'shelf',
-  });
-  const allowed = made.keeping.verdict;
   const jars = run.jars.reduce((sum, count) => sum + count, 0);
   const rested_min = (filledAt_s - finishedAt_s) / MINUTE_S;
   const floats = hasPieces(run) && rested_min < REST_MIN;
@@ -154,16 +157,7 @@ export function resultOf(run: PracticeRun, bestJars?: number): PracticeResult {
     shareWithin(grainShare, GRAINS_BOUNDS) *
     (1 - pan.curdled) *
     (floats ? 1 - FLOATS_COSTS : 1);
-  const shares: Readonly<Record<ScorePart, number>> = {
-    set: shareWithin(firmness, SET_BOUNDS) * shareWithin(pan.solids * 100, SPREAD_BOUNDS),
-    finish: shareWithin(finish.by, bounds),
-    jars: bestJars === undefined ? 1 : shareWithin(jars / bestJars, JARS_BOUNDS),
-    taste,
-    storage: storageShare(storedIn, allowed),
-  };
-  const points = Object.fromEntries(
-    SCORE_PARTS.map((part) => [part, MOST_POINTS_FOR[part] * shares[part]]),
-  ) as Record<ScorePart, number>;
+  const isSpread = shareWithin(pan.solids * 100, SPREAD_BOUNDS);
   return {
     firmness,
     firmnessWord: firmnessWord(firmness),
@@ -179,11 +173,32 @@ export function resultOf(run: PracticeRun, bestJars?: number): PracticeResult {
     floats,
     filledAt_C: run.filledAt_C ?? pan.pot.temperature_C,
     minutes: finishedAt_s / MINUTE_S,
-    storedIn,
-    allowed,
-    points,
-    score: Math.round(SCORE_PARTS.reduce((sum, part) => sum + points[part], 0)),
+    points: {
+      set: MOST_POINTS_FOR.set * shareWithin(firmness, SET_BOUNDS) * isSpread,
+      finish: MOST_POINTS_FOR.finish * shareWithin(finish.by, bounds),
+      jars:
+        MOST_POINTS_FOR.jars *
+        (bestJars === undefined ? 1 : shareWithin(jars / bestJars, JARS_BOUNDS)),
+      taste: MOST_POINTS_FOR.taste * taste,
+    },
   };
 }
-/** Jars as a share of the best run's: none of the points, all, all, and no more for thin jars. */
-const JARS_BOUNDS = [0.55, 0.96, 9, 10] as const;
+
+/**
+ * What came of a run that is over, its jars stored.
+ *
+ * @param bestJars jars of the best run of the same pan; its own where it is the best
+ */
+export function resultOf(run: PracticeRun, bestJars?: number): PracticeResult {
+  const stove = stoveResultOf(run, bestJars);
+  const storedIn = run.storedIn ?? 'fridge';
+  const { verdict: allowed } = madeBatch(run.document, boilFrom(run.log), run.kitchen, {
+    planned: storedIn !== 'shelf',
+  }).keeping;
+  const points = {
+    ...stove.points,
+    storage: MOST_POINTS_FOR.storage * storageShare(storedIn, allowed),
+  };
+  const score = Math.round(SCORE_PARTS.reduce((sum, part) => sum + points[part], 0));
+  return { ...stove, storedIn, allowed, points, score };
+}
