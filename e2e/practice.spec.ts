@@ -136,7 +136,13 @@ test('a pan goes out as a file, is changed, and comes in; what is wrong with it 
   await input.setInputFiles(file({ burner_W: 5 }));
   await expect(page.getByText('burner_W: 5: write a number from 200 to 10000 W')).toBeVisible();
   await input.setInputFiles(file({ title: 'Aunt Ottilie’s stove' }));
-  await page.getByRole('link', { name: 'Cook: Aunt Ottilie’s stove' }).click();
+  const card = page.getByRole('link', { name: 'Cook: Aunt Ottilie’s stove' });
+  await expect(card).toBeVisible();
+  expect(await wrong(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await expect(card).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await card.click();
   await expect(page.getByRole('heading', { name: 'Aunt Ottilie’s stove' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'At the pan' })).toBeVisible();
 });

@@ -96,7 +96,7 @@ export const addsInTime =
         case 'before-sugar':
           return true;
         case 'skins-soft':
-          return softened_min(run) >= SOFTENS_MIN;
+          return pan.softened_min >= SOFTENS_MIN;
         case 'full-boil':
         case 'after-sugar':
           return (
@@ -127,15 +127,6 @@ const ORDER = [
 ];
 const comesBefore = (one: string, other: string): boolean =>
   ORDER.indexOf(one) < ORDER.indexOf(other);
-
-const softenedSince = new WeakMap<PracticeRun, number>();
-/** Minutes the fruit has been hot. */
-function softened_min(run: PracticeRun): number {
-  if (run.pan.pot.temperature_C < 80) return 0;
-  const since = softenedSince.get(run) ?? run.time_s;
-  softenedSince.set(run, since);
-  return (run.time_s - since) / MINUTE_S;
-}
 
 const bestFinish: Decider = (run) =>
   run.phase === 'stove' && isAllIn(run) && finishError(run).by >= 0 && run.pan.grains_kg <= 0

@@ -3,7 +3,12 @@ export { bestRun } from './best-run.js';
 export { asPlayed, bestDeciders, type Decider, drive, replay } from './drive.js';
 export { MEDALS, type Medal, PRACTICE_MODES, type PracticeMode } from './medals.js';
 export { HEAT_LEVELS, type PracticePan } from './practice-pan.js';
-export { type Notice, type PanItem, PRACTICE_BEGINS_MS, PracticeRun } from './practice-run.js';
+export {
+  type PracticeNotice,
+  type PanItem,
+  PRACTICE_BEGINS_MS,
+  PracticeRun,
+} from './practice-run.js';
 export {
   type FinishError,
   MOST_POINTS_FOR,
@@ -18,4 +23,4 @@ export { readScenario, type ScenarioReading } from './scenario-reader.js';
 export { type PracticeScenario, SCENARIO_LEVELS, type ScenarioLevel } from './scenario.js';
 export { scenarioOfBatch } from './scenario-of-batch.js';
 export { SCENARIOS } from './scenarios.table.js';
-export { type Sensed, type Sign, signsOfPan } from './signs.js';
+export { type Sensed, type PanSign, signsOfPan } from './signs.js';

@@ -21,6 +21,7 @@ import {
   heatingOf,
   holdsAt_C,
   massOfPot,
+  PANTRY_C,
   shortOfBoil_K,
   solidsOf,
   type Heating,
@@ -103,6 +104,8 @@ export class PracticePan {
   grains_kg = 0;
   /** Minutes at the full boil since the sugar and the pectin are in. */
   boiled_min = 0;
+  /** Minutes the fruit has been hot enough to soften, without its sugar. */
+  softened_min = 0;
   /** Hottest the contents have been, C. */
   hottest_C: number;
   /** How far the egg has curdled; 1 is wholly. */
@@ -281,8 +284,10 @@ export class PracticePan {
   /** What heat and time do to the pectin. */
   private ageOf(dt: number, model: PanModel): void {
     const { temperature_C } = this.pot;
-    if (temperature_C >= SOFTENS_FROM_C && this.solids < SOFTENS_UNDER_SOLIDS)
+    if (temperature_C >= SOFTENS_FROM_C && this.solids < SOFTENS_UNDER_SOLIDS) {
+      this.softened_min += dt / MINUTE_S;
       this.drawn += (1 - this.drawn) * (1 - Math.exp(-dt / SOFTENS_S));
+    }
     if (shortOfBoil_K(this.pot, model) > NEAR_BOIL_K) return;
     this.naturalLeft *= pectinLeft(dt / MINUTE_S, this.pH);
     for (const pectin of [this.added, this.calcium]) {
@@ -335,7 +340,7 @@ export class PracticePan {
     pot.soluble += soluble;
     pot.insoluble += part.insoluble;
     pot.invertShare = pot.soluble > 0 ? Math.min(invert / pot.soluble, 1) : 0;
-    pot.temperature_C = (pot.temperature_C * before + ROOM_C * part.mass) / (before + part.mass);
+    pot.temperature_C = (pot.temperature_C * before + PANTRY_C * part.mass) / (before + part.mass);
     if (isDry) this.grains_kg += part.soluble;
     if (line?.ingredient.id === 'butter') this.fat_kg += part.mass;
     this.boiled_min = 0;

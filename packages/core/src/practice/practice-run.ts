@@ -34,7 +34,7 @@ export const PRACTICE_BEGINS_MS = Date.UTC(2026, 0, 1, 12);
 export type PracticePhase = 'stove' | 'rest' | 'jars' | 'canner' | 'over';
 
 /** Something the cook is told the moment it happens. */
-export interface Notice {
+export interface PracticeNotice {
   readonly time_s: number;
   readonly code:
     'power-off' | 'power-on' | 'helper-added' | 'runs-over' | 'canner-stopped' | 'canner-boils';
@@ -91,7 +91,7 @@ export class PracticeRun {
   readonly pan: PracticePan;
   readonly items: readonly PanItem[];
   readonly actions: PracticeAction[] = [];
-  readonly notices: Notice[] = [];
+  readonly notices: PracticeNotice[] = [];
   readonly log: BatchEvent[] = [];
   phase: PracticePhase = 'stove';
   time_s = 0;
@@ -246,7 +246,7 @@ export class PracticeRun {
     this.ranOver = this.pan.foam > 1;
   }
 
-  private notice(code: Notice['code'], item?: number): void {
+  private notice(code: PracticeNotice['code'], item?: number): void {
     this.notices.push({ time_s: this.time_s, code, ...(item !== undefined && { item }) });
   }
 

@@ -121,7 +121,7 @@ const SIGN_RULES: Readonly<Record<Sensed, readonly SignRule[]>> = {
 };
 
 /** One sign that is there. */
-export interface Sign {
+export interface PanSign {
   readonly of: Sensed;
   readonly code: string;
   readonly says: string;
@@ -129,13 +129,13 @@ export interface Sign {
 }
 
 /** What there is to see, hear and smell now, one of each kind. */
-export const signsOfPan = (pan: PracticePan): readonly Sign[] =>
+export const signsOfPan = (pan: PracticePan): readonly PanSign[] =>
   SENSED.flatMap((of) => {
     const found = SIGN_RULES[of].find(({ applies }) => applies(pan));
     return found ? [{ of, code: found.code, says: found.says, means: found.means }] : [];
   });
 
 /** Every sign with what it means, for what is said afterwards. */
-export const EVERY_SIGN: readonly Sign[] = SENSED.flatMap((of) =>
+export const EVERY_SIGN: readonly PanSign[] = SENSED.flatMap((of) =>
   SIGN_RULES[of].map(({ code, says, means }) => ({ of, code, says, means })),
 );

@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import type { Deed, Lid } from '@idle-kettle/core';
+import { clock } from '../../ui/now.js';
 import { useFormats } from '../../ui/preferences.js';
 import { RadioButtons } from '../../ui/radio-buttons.js';
 import { shortcutTarget } from '../../ui/shortcuts.js';
@@ -102,7 +103,10 @@ export const OnTheTable = memo(
     one.items.every(({ isIn }, i) => isIn === other.items[i]?.isIn),
 );
 
-type LookingProps = Pick<PracticeView, 'lastReading_C' | 'lastWeighing_kg' | 'checkedIn_C'> & {
+type LookingProps = Pick<
+  PracticeView,
+  'lastReading_C' | 'lastWeighing_kg' | 'checkedIn_C' | 'timed_s'
+> & {
   readonly isTimed: boolean;
   readonly isOpen: boolean;
   readonly onAct: Act;
@@ -113,6 +117,7 @@ export const Looking = memo(function Looking({
   lastReading_C,
   lastWeighing_kg,
   checkedIn_C,
+  timed_s,
   isTimed,
   isOpen,
   onAct,
@@ -155,6 +160,11 @@ export const Looking = memo(function Looking({
         <button type="button" className="btn" onClick={() => onAct({ type: 'time' })}>
           Full boil: start the clock
         </button>
+      )}
+      {timed_s !== undefined && (
+        <p className="display text-[26px]" role="timer" aria-label="Timed boil">
+          {clock(timed_s * 1000)}
+        </p>
       )}
     </section>
   );

@@ -160,6 +160,7 @@ function Stove({ view, scenario, onAct }: StoveProps) {
           lastReading_C={view.lastReading_C}
           lastWeighing_kg={view.lastWeighing_kg}
           checkedIn_C={view.checkedIn_C}
+          timed_s={view.timed_s}
           isTimed={isOnStove && scenario.formula.finish.type === 'hard-boil'}
           isOpen
           onAct={onAct}

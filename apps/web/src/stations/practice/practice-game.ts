@@ -1,13 +1,14 @@
 import {
+  PRACTICE_BEGINS_MS,
   PracticeRun,
   signsOfPan,
   type BatchEvent,
   type Deed,
   type Lid,
-  type Notice,
+  type PracticeNotice,
   type PanItem,
   type PracticeScenario,
-  type Sign,
+  type PanSign,
   type TestVerdict,
 } from '@idle-kettle/core';
 
@@ -28,7 +29,7 @@ export interface PracticeView {
   readonly lid: Lid;
   readonly isGentle: boolean;
   readonly hasPower: boolean;
-  readonly signs: readonly Sign[];
+  readonly signs: readonly PanSign[];
   /** Shares of the depth of the pan. */
   readonly fill: number;
   readonly foam: number;
@@ -47,9 +48,11 @@ export interface PracticeView {
   readonly onPlate_s: number | undefined;
   readonly plateShows: TestVerdict;
   readonly checkedIn_C: number | undefined;
-  readonly notices: readonly Notice[];
+  readonly notices: readonly PracticeNotice[];
   readonly log: readonly BatchEvent[];
   readonly stirred_s: number;
+  /** Seconds on the clock of a timed boil, once it was started. */
+  readonly timed_s: number | undefined;
   readonly jars: readonly number[];
   readonly rested_s: number;
   readonly processMinutes: number;
@@ -155,6 +158,7 @@ export class PracticeGame {
     const { run, speed, isForecastShown } = this;
     const { pan, log, time_s } = run;
     const test = log.findLast(({ type }) => type === 'test');
+    const timed = log.findLast(({ type }) => type === 'minute');
     const { from, to } = THIN_TO_THICK;
     return {
       time_s,
@@ -181,6 +185,7 @@ export class PracticeGame {
       notices: [...run.notices],
       log: [...log],
       stirred_s: pan.unstirred_s,
+      timed_s: timed && time_s - (Date.parse(timed.at) - PRACTICE_BEGINS_MS) / 1000,
       jars: run.jars,
       rested_s: run.finishedAt_s === undefined ? 0 : time_s - run.finishedAt_s,
       processMinutes: run.processMinutes,

@@ -1,6 +1,6 @@
 import type {
   Aspect,
-  Notice,
+  PracticeNotice,
   PracticeMode,
   PracticeResult,
   ScenarioLevel,
@@ -40,7 +40,7 @@ export const CHOICE_WORDS: Readonly<Record<Aspect, string>> = {
 };
 
 /** What is said the moment it happens; a helper's own words are added by what it put in. */
-export const NOTICE_WORDS: Readonly<Record<Notice['code'], string>> = {
+export const NOTICE_WORDS: Readonly<Record<PracticeNotice['code'], string>> = {
   'power-off': 'The power is out: the burner is dark.',
   'power-on': 'The power is back. Turn the heat up again.',
   'helper-added': 'Your helper has put something in:',
@@ -60,7 +60,7 @@ export const PLATE_WORDS: Readonly<Record<TestVerdict, string>> = {
 
 const STORED_WORDS = { shelf: 'on the shelf', fridge: 'refrigerated', freezer: 'frozen' } as const;
 const ALLOWED_WORDS = {
-  shelf: 'the shelf',
+  shelf: 'the shelf, once they are processed',
   fridge: 'the refrigerator',
   freezer: 'the freezer',
   stop: 'none: throw away, do not taste',
