@@ -45,11 +45,33 @@ async function wrong(page: Page): Promise<string[]> {
   );
 }
 
+/** Axe finds nothing on the page, and nothing of it is wider than the screen. */
+async function holdsAtThreeSizes(page: Page): Promise<void> {
+  for (const [width, height] of [
+    [1280, 800],
+    [820, 1180],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    expect(await wrong(page)).toEqual([]);
+    const [needed, there] = await page.evaluate(() => [
+      document.documentElement.scrollWidth,
+      document.documentElement.clientWidth,
+    ]);
+    expect(needed).toBe(there);
+  }
+}
+
 test('by keyboard from the cold pan to the jars, by eye; and what came of it, at three sizes', async ({
   page,
 }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.goto(`${kettle.address}/practice`);
+  await expect(page.getByRole('link', { name: 'Cook: The pan is too small' })).toBeVisible();
+  await holdsAtThreeSizes(page);
   await open(page, 'curd');
+  await expect(page.getByRole('region', { name: 'At the pan' })).toBeVisible();
+  await holdsAtThreeSizes(page);
+  await page.setViewportSize({ width: 1280, height: 800 });
   const press = async (key: string): Promise<void> => page.keyboard.press(key);
   await page.getByRole('radio', { name: 'off' }).focus();
   for (let i = 0; i < 3; i++) await press('ArrowRight');
@@ -76,19 +98,8 @@ test('by keyboard from the cold pan to the jars, by eye; and what came of it, at
   }
   await expect(page.getByRole('heading', { name: / of 100$/ })).toBeVisible();
   await expect(page.getByText('by eye', { exact: true })).toBeVisible();
-  for (const size of [
-    { width: 1280, height: 800 },
-    { width: 820, height: 1180 },
-    { width: 390, height: 844 },
-  ]) {
-    await page.setViewportSize(size);
-    expect(await wrong(page)).toEqual([]);
-    const widths = await page.evaluate(() => [
-      document.documentElement.scrollWidth,
-      document.documentElement.clientWidth,
-    ]);
-    expect(widths[0]).toBe(widths[1]);
-  }
+  await expect(page.getByRole('heading', { name: 'What to look for' })).toBeVisible();
+  await holdsAtThreeSizes(page);
 });
 
 test('two people cook the same pan, one of them with the forecast: two scores, side by side', async ({

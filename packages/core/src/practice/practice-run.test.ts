@@ -232,6 +232,16 @@ describe('afterwards', () => {
     expect(review.bestCurve.length).toBeLessThan(review.curve.length);
   });
 
+  test('every sign is told with what a maker takes from it, as it came', () => {
+    const codes = review.signs.map(({ sign }) => sign.code);
+    for (const code of ['shivers', 'rolling', 'grains', 'deep', 'glossy'])
+      expect(codes).toContain(code);
+    expect(codes.indexOf('rolling')).toBeLessThan(codes.indexOf('glossy'));
+    const times = review.signs.map(({ time_s }) => time_s);
+    expect(times).toEqual(times.toSorted((a, b) => a - b));
+    expect(review.signs.find(({ sign }) => sign.code === 'glossy')?.sign.means).toMatch(/test now/);
+  });
+
   test('the choice that cost most is named with its jars and minutes, and what to try', () => {
     const [dearest] = review.costs;
     expect(dearest?.aspect).toBe('finish');

@@ -5,6 +5,7 @@ import { medalsOf, type Medal, type PracticeMode } from './medals.js';
 import type { PracticeRun } from './practice-run.js';
 import { resultOf, type PracticeResult } from './result.js';
 import type { PracticeScenario } from './scenario.js';
+import { isTelling, signsOfPan, type PanSign } from './signs.js';
 
 /** What one choice cost: the same run again with this one thing done as well as it could be. */
 export interface ChoiceCost {
@@ -23,6 +24,12 @@ export interface CurvePoint {
   readonly temperature_C: number;
 }
 
+/** When a sign was first there, seconds. */
+export interface SeenSign {
+  readonly time_s: number;
+  readonly sign: PanSign;
+}
+
 /** A run that is over, beside the best of its pan, with what each choice cost. */
 export interface PracticeReview {
   readonly result: PracticeResult;
@@ -31,6 +38,8 @@ export interface PracticeReview {
   readonly bestCurve: readonly CurvePoint[];
   /** Where it truly sets today, C; undefined where heat tells nothing. */
   readonly setsAt_C: number | undefined;
+  /** Every sign that told something, in the order they came. */
+  readonly signs: readonly SeenSign[];
   /** The dearest first; those that cost next to nothing are left out. */
   readonly costs: readonly ChoiceCost[];
   readonly medals: readonly Medal[];
@@ -91,15 +100,18 @@ function costOfChoice(
 /** A point every so many steps of the pan. */
 const CURVE_EVERY = 15;
 
-/** Runs deeds again and keeps the curve. */
-function curveOf(scenario: PracticeScenario, seed: number, actions: readonly PracticeAction[]) {
+/** Runs deeds again and keeps the curve, and when each sign was first seen. */
+function watched(scenario: PracticeScenario, seed: number, actions: readonly PracticeAction[]) {
   const curve: CurvePoint[] = [];
+  const seen = new Map<string, SeenSign>();
   let step = 0;
   const run = replay(scenario, seed, actions, ({ phase, time_s, pan }) => {
-    if (phase === 'stove' && step++ % CURVE_EVERY === 0)
-      curve.push({ time_s, temperature_C: pan.pot.temperature_C });
+    if (phase !== 'stove' || step++ % CURVE_EVERY !== 0) return;
+    curve.push({ time_s, temperature_C: pan.pot.temperature_C });
+    for (const sign of signsOfPan(pan))
+      if (isTelling(sign) && !seen.has(sign.code)) seen.set(sign.code, { time_s, sign });
   });
-  return { curve, run };
+  return { curve, run, signs: [...seen.values()] };
 }
 
 /**
@@ -114,9 +126,9 @@ export function reviewRun(
   mode: PracticeMode,
 ): PracticeReview {
   const best = bestRun(scenario, seed);
-  const { curve, run } = curveOf(scenario, seed, actions);
+  const { curve, run, signs } = watched(scenario, seed, actions);
   const result = resultOf(run, best.result.jars);
-  const bestCurve = curveOf(scenario, seed, best.run.actions).curve;
+  const { curve: bestCurve } = watched(scenario, seed, best.run.actions);
   const costs = CHOICES.map((aspect) => costOfChoice(scenario, run, best, result, aspect))
     .filter(({ points }) => points >= LEAST_COST)
     .toSorted((a, b) => b.points - a.points);
@@ -127,6 +139,7 @@ export function reviewRun(
     curve,
     bestCurve,
     setsAt_C: Number.isFinite(sets_C) ? sets_C : undefined,
+    signs,
     costs,
     medals: medalsOf({ run, result, best: best.result, mode }),
   };

@@ -12,7 +12,7 @@ interface SignRule {
   readonly means: string;
 }
 
-/** The first that applies is seen; the last of each always does. */
+/** The first that applies is seen; the last of each always does, and tells nothing. */
 const SIGN_RULES: Readonly<Record<Sensed, readonly SignRule[]>> = {
   bubbles: [
     {
@@ -128,14 +128,12 @@ export interface PanSign {
   readonly means: string;
 }
 
+/** Whether a sign tells something: the last of its kind is how a pan begins. */
+export const isTelling = ({ of, code }: PanSign): boolean => SIGN_RULES[of].at(-1)?.code !== code;
+
 /** What there is to see, hear and smell now, one of each kind. */
 export const signsOfPan = (pan: PracticePan): readonly PanSign[] =>
   SENSED.flatMap((of) => {
     const found = SIGN_RULES[of].find(({ applies }) => applies(pan));
     return found ? [{ of, code: found.code, says: found.says, means: found.means }] : [];
   });
-
-/** Every sign with what it means, for what is said afterwards. */
-export const EVERY_SIGN: readonly PanSign[] = SENSED.flatMap((of) =>
-  SIGN_RULES[of].map(({ code, says, means }) => ({ of, code, says, means })),
-);

@@ -12,6 +12,7 @@ import {
 import { today } from '../../data/clock.js';
 import { newId } from '../../data/ids.js';
 import { removeRun, saveRun, setPlayer, usePlayer, usePracticeRuns } from '../../data/practice.js';
+import { clock } from '../../ui/now.js';
 import { useFormats } from '../../ui/preferences.js';
 import { counted } from '../../ui/sentence.js';
 import { Curves } from './curves.js';
@@ -64,6 +65,7 @@ function Reviewed({ game, review, mode }: ReviewedProps) {
           <h2 className="text-xl">Your curve, beside the best one</h2>
           <Curves {...review} />
         </section>
+        <SignsSeen signs={review.signs} />
         <section aria-label="What each choice cost" className="panel p-5">
           <h2 className="text-xl">What each choice cost</h2>
           <p className="text-soft">
@@ -124,6 +126,29 @@ function Points({ review: { result, best } }: { readonly review: PracticeReview 
         ))}
       </tbody>
     </table>
+  );
+}
+
+/** The signs of this pan as they came, and what a maker takes from each. */
+function SignsSeen({ signs }: Pick<PracticeReview, 'signs'>) {
+  return (
+    <section aria-label="What to look for" className="panel p-5">
+      <h2 className="text-xl">What to look for</h2>
+      <p className="text-soft">The signs of this pan, when they came, and what they mean.</p>
+      <ul className="mt-1">
+        {signs.map(({ time_s, sign }) => (
+          <li
+            key={sign.code}
+            className="grid grid-cols-[4.5rem_1fr] gap-x-3 border-b border-line py-1.5 last:border-0"
+          >
+            <span className="text-soft">{clock(time_s * 1000)}</span>
+            <span>
+              <strong>{sign.says}</strong>: {sign.means}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
