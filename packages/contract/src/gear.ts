@@ -6,6 +6,7 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsNumber,
   IsUUID,
   MaxLength,
 } from 'class-validator';
@@ -29,11 +30,13 @@ import { Name, Text, Within, IfPresent, PartOf, EachAnObject } from './rules.js'
 
 /** The most entries of one kind of gear. A choice of ours. */
 export const MOST_GEAR = 40;
+/** More rows than all tables have together. */
+const MOST_TABLE_CHECKS = 500;
 const List =
-  (of: () => new () => object): PropertyDecorator =>
+  (of: () => new () => object, most = MOST_GEAR): PropertyDecorator =>
   (target, key) => {
     IsArray({ message: 'write a list' })(target, key);
-    ArrayMaxSize(MOST_GEAR, { message: `write at most ${MOST_GEAR}` })(target, key);
+    ArrayMaxSize(most, { message: `write at most ${most}` })(target, key);
     EachAnObject()(target, key);
     Type(of)(target, key);
   };
@@ -254,17 +257,26 @@ export class WritingBody {
   names!: FoodNameBody[];
 }
 
-/** A row of the process tables that somebody held against their own printed table and signed. */
+/** A row of a table that somebody held against their own printed table and signed. */
 export class TableCheckBody {
-  @Text(60, 'write the id of a row of the process tables')
+  @Text(60, 'write the id of a row')
   row!: string;
 
-  /** The minutes that were signed, band by band: if ours change, the signature falls. */
+  /** The minutes of a row of the process tables, band by band, as older signatures have them. */
+  @IfPresent()
   @IsArray({ message: 'write the minutes of the four bands' })
   @ArrayMinSize(4, { message: 'write the minutes of the four bands' })
   @ArrayMaxSize(4, { message: 'write the minutes of the four bands' })
   @IsInt({ each: true, message: 'write whole minutes' })
-  minutes!: number[];
+  minutes?: number[];
+
+  /** The figures that were signed, in their order: if one of ours changes, the signature falls. */
+  @IfPresent()
+  @IsArray({ message: 'write the figures of the row' })
+  @ArrayMinSize(1, { message: 'write the figures of the row' })
+  @ArrayMaxSize(20, { message: 'write at most 20 figures' })
+  @IsNumber({}, { each: true, message: 'write numbers' })
+  figures?: number[];
 
   @Text(160, 'write the table it was checked against, such as its title and year')
   against!: string;
@@ -340,9 +352,9 @@ export class KitchenGear {
   @PartOf(() => WritingBody, 'write { "measures", "names" }')
   writing?: WritingBody;
 
-  /** Rows of the process tables that were checked; the others are from memory. */
+  /** Rows of tables that were checked; the others are from memory. */
   @IfPresent()
-  @List(() => TableCheckBody)
+  @List(() => TableCheckBody, MOST_TABLE_CHECKS)
   tableChecks?: TableCheckBody[];
 
   /** Jars a year, as stated; what is not stated is learned from what was used. */

@@ -4,9 +4,9 @@ import { HOUR_MS, MINUTE_MS } from '../quantity/index.js';
 import { firstFilledAt } from './statements.js';
 
 /** Hottest a curd must have been at least: 170 F, C. National Center for Home Food Preservation, from memory. */
-const CURD_C = 76.6;
+export const CURD_C = 76.6;
 /** Filled hot: brought back to this where it stood or cooked cooler, C. Common practice. */
-const FILLED_HOT_C = 85;
+export const FILLED_HOT_C = 85;
 /** This near to boiling water the pan boils, on a thermometer that lags, K. Common practice. */
 const NEARLY_BOILING_K = 2;
 /** The same where the maker saw the full rolling boil and timed it, K: a probe lags a quick boil. */

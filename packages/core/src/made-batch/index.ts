@@ -15,6 +15,6 @@ export { panContents } from './pan-contents.js';
 export { sugarSoFar, type SugarSoFar } from './sugar-so-far.js';
 export { volumeFilled_ml, volumePlanned_ml } from './volumes.js';
 export { keepingAdviceNow } from './advice-now.js';
-export { heatReached } from './heat-reached.js';
+export { CURD_C, FILLED_HOT_C, heatReached } from './heat-reached.js';
 export { unprocessedJars } from './process-runs.js';
 export { firstFilledAt } from './statements.js';

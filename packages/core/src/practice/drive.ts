@@ -1,6 +1,8 @@
 import { ASPECT_OF, ASPECTS, type Aspect, type Deed, type PracticeAction } from './actions.js';
-import { PracticeRun } from './practice-run.js';
+import { ADD_WHEN, type AddWhen } from '../formula/index.js';
+import { FILLED_HOT_C } from '../made-batch/index.js';
 import { MINUTE_S } from '../quantity/index.js';
+import { PracticeRun } from './practice-run.js';
 import { finishError, hasPieces } from './result.js';
 import type { PracticeScenario } from './scenario.js';
 
@@ -35,7 +37,10 @@ const isAllIn = (run: PracticeRun): boolean =>
       !isPlanned || when === 'off-heat' || when === 'near-end' || run.isIn(index),
   );
 
-/** Fruit softens at a simmer: a hard boil would take the water it needs. Level of the burner, and when it is turned up again, C. */
+/**
+ * Fruit softens at a simmer: a hard boil would take the water it needs. Level of the burner, and when
+ * it is turned up again, C.
+ */
 const SIMMER = { level: 2, upAgainUnder_C: 85 } as const;
 const isSoftening = (run: PracticeRun): boolean =>
   run.items.some(
@@ -80,8 +85,14 @@ const bestStir: Decider = (run) =>
 /** Fruit softens for so long before its sugar, min. Common practice. */
 const SOFTENS_MIN = 10;
 
-/** Sugar of a butter goes in this far from its finish, per cent of its concentration; spice and butter too. A choice of ours. */
+/**
+ * Sugar and spice of a fruit butter go in this far from its finish, per cent of its concentration. A
+ * choice of ours.
+ */
 const NEAR_END_PERCENT = -50;
+
+/** The butter of a curd melts in from here on, K under its finish. Common practice. */
+const CURD_BUTTER_K = 12;
 
 /** Puts what the formula has in at its time, and of what is within reach what is named. */
 export const addsInTime =
@@ -107,7 +118,7 @@ export const addsInTime =
           );
         case 'near-end':
           return run.formula.finish.type === 'curd'
-            ? pan.pot.temperature_C > run.finishAt_C() - 12
+            ? pan.pot.temperature_C > run.finishAt_C() - CURD_BUTTER_K
             : finishError(run).by > NEAR_END_PERCENT;
         case 'off-heat':
           return run.phase === 'rest';
@@ -116,17 +127,8 @@ export const addsInTime =
     return due.map(({ index }): Deed => ({ type: 'add', item: index }));
   };
 
-const ORDER = [
-  'start',
-  'skins-soft',
-  'before-sugar',
-  'full-boil',
-  'after-sugar',
-  'near-end',
-  'off-heat',
-];
-const comesBefore = (one: string, other: string): boolean =>
-  ORDER.indexOf(one) < ORDER.indexOf(other);
+const comesBefore = (one: AddWhen, other: AddWhen): boolean =>
+  ADD_WHEN.indexOf(one) < ADD_WHEN.indexOf(other);
 
 const bestFinish: Decider = (run) =>
   run.phase === 'stove' && isAllIn(run) && finishError(run).by >= 0 && run.pan.grains_kg <= 0
@@ -135,14 +137,16 @@ const bestFinish: Decider = (run) =>
 
 /** Off the heat for so long, min, so that fruit does not float. Common practice: 5 to 10 minutes. */
 const RESTS_MIN = 4.8;
-/** And filled while it is hot enough for the jar, C. docs/safety.md, rule 9. */
-const FILLS_FROM_C = 85.5;
+/** And filled a little before it is too cool for the jar, K. A choice of ours. */
+const FILLS_ABOVE_K = 0.5;
 const bestFill: Decider = (run) => {
   if (run.phase !== 'rest') return [];
   const isIn = run.items.every(({ isPlanned, index }) => !isPlanned || run.isIn(index));
   const rested_s = run.time_s - (run.finishedAt_s ?? 0);
   const hasRested =
-    !hasPieces(run) || rested_s >= RESTS_MIN * MINUTE_S || run.pan.pot.temperature_C < FILLS_FROM_C;
+    !hasPieces(run) ||
+    rested_s >= RESTS_MIN * MINUTE_S ||
+    run.pan.pot.temperature_C < FILLED_HOT_C + FILLS_ABOVE_K;
   return isIn && hasRested ? [{ type: 'fill' }] : [];
 };
 

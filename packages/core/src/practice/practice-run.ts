@@ -16,7 +16,7 @@ import type {
 } from '../formula/index.js';
 import { fillInOrder, fillVolume_ml } from '../jars/index.js';
 import type { Keeping } from '../keeping/index.js';
-import { madeBatch } from '../made-batch/index.js';
+import { CURD_C, FILLED_HOT_C, madeBatch } from '../made-batch/index.js';
 import { MINUTE_S } from '../quantity/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { displayName } from '../produce/index.js';
@@ -483,10 +483,8 @@ export class PracticeRun {
         ...(available !== undefined && { available }),
       })),
     );
-    const neededC = formula.finish.type === 'curd' ? 76.6 : 85;
     this.record('heat-stated', {
-      reached:
-        pan.hottest_C >= neededC && (formula.kind === 'curd' || this.filledAt_C >= FILLED_HOT_C),
+      reached: formula.kind === 'curd' ? pan.hottest_C >= CURD_C : this.filledAt_C >= FILLED_HOT_C,
     });
     this.record('jarred', {
       jars: this.jars.map((count, i) => ({
@@ -522,9 +520,6 @@ export class PracticeRun {
     this.phase = 'over';
   }
 }
-
-/** Filled hot, C. docs/safety.md, rule 9. */
-const FILLED_HOT_C = 85;
 
 /** A line as its log has it: an amount and a name that are read again as what they are. */
 const textOf = (

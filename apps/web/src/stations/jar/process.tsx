@@ -13,6 +13,7 @@ import {
   type ProcessRun,
 } from '@idle-kettle/core';
 import { useBatch, useBatchNow } from '../../batch/batch-context.js';
+import { PROCESS_CHECKS, signedRow } from '../../batch/checked-rows.js';
 import { PROCESS_WORDS } from '../../batch/words.js';
 import { logEvent } from '../../data/log-event.js';
 import { useKitchenInUse } from '../../data/kitchens.js';
@@ -154,10 +155,8 @@ function HowToProcess({ process }: { readonly process: Process }) {
   const gear = useKitchenInUse()?.gear;
   const band = PROCESS_BANDS.find(({ label }) => label === process.band)?.id;
   const row = Object.values(PROCESS_ROWS).find(({ name }) => name === process.row);
-  const check = gear?.tableChecks?.find(
-    (each) =>
-      each.row === row?.id && row.minutes.every((minutes, i) => each.minutes[i] === minutes),
-  );
+  const toCheck = PROCESS_CHECKS.find(({ id }) => id === row?.id);
+  const check = toCheck && signedRow(toCheck, gear?.tableChecks);
   // A steam canner's dial has bands of its own; the maker wrote down what theirs shows.
   const mark =
     process.method === 'steam'

@@ -1,44 +1,100 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { PROCESS_BANDS, PROCESS_ROWS, type ProcessRow } from '@idle-kettle/core';
 import type { TableCheckBody } from '@idle-kettle/contract';
 import { now } from '../../data/clock.js';
 import { Section } from './section.js';
-import { signedRow } from '../../batch/signed-row.js';
+import {
+  CHECKED_TABLES,
+  PROCESS_CHECKS,
+  signedRow,
+  type CheckedRow,
+  type CheckedTable,
+} from '../../batch/checked-rows.js';
 import { useGear } from '../../batch/use-gear.js';
 import * as dates from '../../ui/dates.js';
 import { isoDay } from '../../data/iso-day.js';
 
-const ROWS: readonly ProcessRow[] = Object.values(PROCESS_ROWS);
+/** How many rows of a table are signed. */
+function useSigned(): (rows: readonly CheckedRow[]) => number {
+  const { gear } = useGear();
+  return (rows) => rows.filter((row) => signedRow(row, gear.tableChecks)).length;
+}
 
 /**
- * The process tables row by row, to hold against one\u2019s own printed tables and sign. What nobody
- * signed is from memory, and says so.
+ * Every table row by row, to hold against one’s own printed tables and sign. What nobody signed is
+ * from memory, and says so. The process tables come first: somebody can be hurt by them.
  */
 export function TableChecks() {
-  const { gear } = useGear();
-  const checks = gear.tableChecks ?? [];
-  const signed = ROWS.filter((row) => signedRow(row, checks)).length;
+  const signed = useSigned();
   return (
-    <Section
-      title="Process tables"
-      lead={`Minutes in boiling water by altitude, written down from memory of the published tables. Hold each row against your own printed tables, and sign it. ${signed} of ${ROWS.length} rows are signed.`}
-    >
-      <ul>
-        {ROWS.map((row) => (
-          <TableRow key={row.id} row={row} check={signedRow(row, checks)} />
+    <>
+      <Section
+        title="Process tables"
+        lead={`Minutes in boiling water by altitude, written down from memory of the published tables. Hold each row against your own printed tables, and sign it. ${signed(PROCESS_CHECKS)} of ${PROCESS_CHECKS.length} rows are signed.`}
+      >
+        <Rows rows={PROCESS_CHECKS} unsigned="From memory." />
+      </Section>
+      <Section
+        title="The other tables"
+        lead="What everything else is computed with: hold it against the tables you trust, and sign what agrees."
+      >
+        {CHECKED_TABLES.map((table) => (
+          <OtherTable key={table.title} table={table} />
         ))}
-      </ul>
-    </Section>
+      </Section>
+    </>
+  );
+}
+
+/** A table whose rows are drawn once it is opened: some have more than a hundred. */
+function OtherTable({ table: { title, rows } }: { readonly table: CheckedTable }) {
+  const signed = useSigned();
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <details
+      className="border-b border-line py-2 last:border-b-0"
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+    >
+      <summary className="min-h-[44px] cursor-pointer content-center">
+        <span className="text-lg font-semibold">{title}</span>{' '}
+        <span className="text-soft">
+          {signed(rows)} of {rows.length} signed
+        </span>
+      </summary>
+      {isOpen && <Rows rows={rows} unsigned="Not checked yet." />}
+    </details>
+  );
+}
+
+interface RowsProps {
+  readonly rows: readonly CheckedRow[];
+  /** What is said of a row that nobody signed. */
+  readonly unsigned: string;
+}
+
+function Rows({ rows, unsigned }: RowsProps) {
+  const { gear } = useGear();
+  return (
+    <ul>
+      {rows.map((row) => (
+        <TableRow
+          key={row.id}
+          row={row}
+          unsigned={unsigned}
+          check={signedRow(row, gear.tableChecks)}
+        />
+      ))}
+    </ul>
   );
 }
 
 interface TableRowProps {
-  readonly row: ProcessRow;
+  readonly row: CheckedRow;
+  readonly unsigned: string;
   readonly check: TableCheckBody | undefined;
 }
 
-function TableRow({ row, check }: TableRowProps) {
+function TableRow({ row, unsigned, check }: TableRowProps) {
   const { change } = useGear();
   const [signing, setSigning] = useState(false);
   const keep = (next: TableCheckBody | undefined): void =>
@@ -51,14 +107,12 @@ function TableRow({ row, check }: TableRowProps) {
     }));
   return (
     <li className="border-b border-line py-3 last:border-b-0">
-      <p className="font-semibold">
-        {row.name}, up to the {row.jarName}
-      </p>
+      <p className="font-semibold">{row.name}</p>
       <dl className="mt-1 grid grid-cols-2 gap-x-4 sm:grid-cols-4">
-        {PROCESS_BANDS.map(({ id, label }, i) => (
-          <div key={id}>
-            <dt className="text-sm text-soft">{label}</dt>
-            <dd>{row.minutes[i]} min</dd>
+        {row.figures.map(([column, figure]) => (
+          <div key={column}>
+            <dt className="text-sm text-soft">{column}</dt>
+            <dd>{figure}</dd>
           </div>
         ))}
       </dl>
@@ -71,7 +125,7 @@ function TableRow({ row, check }: TableRowProps) {
         </p>
       ) : (
         <p className="mt-1 text-sm text-soft">
-          From memory.{' '}
+          {unsigned}{' '}
           <button
             type="button"
             className="link min-h-[44px]"
@@ -86,13 +140,7 @@ function TableRow({ row, check }: TableRowProps) {
       {signing && !check && (
         <SignForm
           onSign={(against, by) => {
-            keep({
-              row: row.id,
-              minutes: [...row.minutes],
-              against,
-              by,
-              on: isoDay(now()),
-            });
+            keep({ row: row.id, figures: [...row.values], against, by, on: isoDay(now()) });
             setSigning(false);
           }}
         />

@@ -1,5 +1,5 @@
 import { useEffect, useRef, type ReactNode } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 
 interface DataTableProps {
   /** What it holds, for whoever listens. */
@@ -89,4 +89,16 @@ export function DataTable({ name, head, rows, ownColumn }: DataTableProps) {
 /** Where the figures of a table come from. */
 export const Sources = ({ sources }: { readonly sources: readonly string[] }) => (
   <p className="mt-3 text-sm text-soft">Source: {[...new Set(sources)].join('; ')}.</p>
+);
+
+/** Where the rows of a table are held against one's own, and signed. */
+export const CheckSheetLink = () => (
+  <p className="mt-1 text-sm text-soft">
+    What nobody checked is from memory or published as its source says. Hold it against your own
+    printed tables at the{' '}
+    <Link to="/kitchen/tables" className="link">
+      check sheet
+    </Link>
+    .
+  </p>
 );

@@ -1,9 +1,11 @@
 import { useDeferredValue, useState } from 'react';
 import { INGREDIENTS, inSeason, isProduce, type Ingredient } from '@idle-kettle/core';
+import { fruitCheck } from '../../batch/checked-rows.js';
+import { useCheckedBy } from '../../batch/use-checked-by.js';
 import * as dates from '../../ui/dates.js';
 import { usePreferences } from '../../ui/preferences.js';
 import { capital } from '../../ui/sentence.js';
-import { DataTable, Sources } from './data-table.js';
+import { CheckSheetLink, DataTable, Sources } from './data-table.js';
 import { monthsWords, pectinWords } from './fruit-words.js';
 
 const MONTHS = 12;
@@ -24,6 +26,7 @@ export function Fruits() {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim().toLowerCase());
   const { southern, units } = usePreferences();
+  const checkedBy = useCheckedBy();
   const found = PRODUCE.filter((each) => matches(each, words));
   const seasonOf = (id: string): string =>
     monthsWords(
@@ -60,6 +63,7 @@ export function Fruits() {
             'lost in preparing, %',
             units === 'us' ? 'a cup, g' : 'a US cup, g',
             'one gives, g',
+            'checked by',
           ]}
           rows={found.map((fruit) => ({
             key: fruit.id,
@@ -73,6 +77,7 @@ export function Fruits() {
               fruit.wastePercent?.mid.toFixed(0) ?? '0',
               fruit.gramsPerCup[fruit.usualForm]?.toFixed(0) ?? 'not known',
               fruit.gramsEach?.mid.toFixed(0) ?? 'not known',
+              checkedBy(fruitCheck(fruit)),
             ],
           }))}
         />
@@ -87,6 +92,7 @@ export function Fruits() {
           ),
         ].filter((each) => each !== '')}
       />
+      <CheckSheetLink />
     </section>
   );
 }

@@ -6,10 +6,12 @@ import {
   QUARTER_INCH_MM,
   syrupDensity_kgPerM3,
 } from '@idle-kettle/core';
+import { jarCheck } from '../../batch/checked-rows.js';
+import { useCheckedBy } from '../../batch/use-checked-by.js';
 import { jarName } from '../../ui/jar-picture.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { capital } from '../../ui/sentence.js';
-import { DataTable, Sources } from './data-table.js';
+import { CheckSheetLink, DataTable, Sources } from './data-table.js';
 
 /** A jam as it usually is, mass fraction of solids, and as warm as it stands in the cupboard. */
 const JAM_SOLIDS = 0.65;
@@ -33,6 +35,7 @@ const HEADSPACES: readonly (readonly [what: string, millimetres: number])[] = [
 export function Jars() {
   const formats = useFormats();
   const { units } = usePreferences();
+  const checkedBy = useCheckedBy();
   return (
     <section aria-label="Jars and headspace" className="panel p-5">
       <h2 className="text-xl">Jars and headspace</h2>
@@ -42,7 +45,15 @@ export function Jars() {
       </p>
       <DataTable
         name="Jar sizes"
-        head={['jar', 'holds', 'holds, other units', 'jam in it', 'jam, other units', 'lid']}
+        head={[
+          'jar',
+          'holds',
+          'holds, other units',
+          'jam in it',
+          'jam, other units',
+          'lid',
+          'checked by',
+        ]}
         rows={JAR_SIZES.map((jar) => {
           const volume_ml = fillVolume_ml(jar, QUARTER_INCH_MM);
           const jam_kg = volume_ml * JAM_KG_PER_ML;
@@ -55,6 +66,7 @@ export function Jars() {
               formats.mass(jam_kg),
               formats.otherMass(jam_kg),
               MOUTHS[jar.mouth],
+              checkedBy(jarCheck(jar)),
             ],
           };
         })}
@@ -80,6 +92,7 @@ export function Jars() {
         <li>One-piece twist lids have no tested time of their own.</li>
       </ul>
       <Sources sources={[...JAR_SIZES.map(({ source }) => source), 'density after ICUMSA']} />
+      <CheckSheetLink />
     </section>
   );
 }

@@ -1,4 +1,3 @@
-import { Link } from 'react-router';
 import {
   PROCESS_BANDS,
   PROCESS_ROWS,
@@ -6,13 +5,12 @@ import {
   sterilisingMinutes,
   type ProcessRow,
 } from '@idle-kettle/core';
-import { signedRow } from '../../batch/signed-row.js';
-import { useGear } from '../../batch/use-gear.js';
-import * as dates from '../../ui/dates.js';
+import { PROCESS_CHECKS } from '../../batch/checked-rows.js';
+import { useCheckedBy } from '../../batch/use-checked-by.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
 import { capital } from '../../ui/sentence.js';
 import { bandWords } from './band-words.js';
-import { DataTable, Sources } from './data-table.js';
+import { CheckSheetLink, DataTable, Sources } from './data-table.js';
 
 const ROWS: readonly ProcessRow[] = Object.values(PROCESS_ROWS);
 
@@ -21,12 +19,12 @@ export function ProcessingMinutes() {
   const formats = useFormats();
   const { kitchen, units } = usePreferences();
   const { altitude_m } = kitchen;
-  const { gear } = useGear();
+  const checkedBy = useCheckedBy();
   const band = processBand(altitude_m);
   const ownColumn = band === null ? undefined : PROCESS_BANDS.indexOf(band) + 1;
   const signedBy = (row: ProcessRow): string => {
-    const check = signedRow(row, gear.tableChecks);
-    return check ? `${check.by}, ${dates.day(check.on)}` : 'not yet';
+    const check = PROCESS_CHECKS.find(({ id }) => id === row.id);
+    return check ? checkedBy(check) : '';
   };
   return (
     <section aria-label="Processing minutes" className="panel p-5">
@@ -68,12 +66,9 @@ export function ProcessingMinutes() {
         {altitude_m !== undefined && `; here ${sterilisingMinutes(altitude_m)} minutes`}.
       </p>
       <Sources sources={ROWS.map(({ source }) => source)} />
+      <CheckSheetLink />
       <p className="mt-1 text-sm text-soft">
-        Hold them against your own printed tables at the{' '}
-        <Link to="/kitchen/tables" className="link">
-          check sheet
-        </Link>
-        . Your extension service or food authority and its current tables have the last word.
+        Your extension service or food authority and its current tables have the last word.
       </p>
     </section>
   );

@@ -6,9 +6,11 @@ import {
   waterPercent,
   type Ingredient,
 } from '@idle-kettle/core';
+import { pectinCheck, sweetenerCheck } from '../../batch/checked-rows.js';
+import { useCheckedBy } from '../../batch/use-checked-by.js';
 import { capital } from '../../ui/sentence.js';
 import { useFormats } from '../../ui/preferences.js';
-import { DataTable, Sources } from './data-table.js';
+import { CheckSheetLink, DataTable, Sources } from './data-table.js';
 
 const SWEETENERS = INGREDIENTS.filter(({ category }) => category === 'sweetener');
 const PECTINS = PROFILED.flatMap((id) => ingredientById(id) ?? []);
@@ -40,6 +42,7 @@ const grams = (value: number | undefined): string =>
 /** Sugars and pectins: what they bring, and what a swap does. */
 export function Sugars() {
   const { mass } = useFormats();
+  const checkedBy = useCheckedBy();
   return (
     <section aria-label="Sugars and pectins" className="panel p-5">
       <h2 className="text-xl">Sugars and sweeteners</h2>
@@ -49,7 +52,14 @@ export function Sugars() {
       </p>
       <DataTable
         name="Sugars and sweeteners"
-        head={['sweetener', 'solids, %', 'water, %', 'a US cup, g', 'in place of sugar']}
+        head={[
+          'sweetener',
+          'solids, %',
+          'water, %',
+          'a US cup, g',
+          'in place of sugar',
+          'checked by',
+        ]}
         rows={SWEETENERS.map((each) => ({
           key: each.id,
           cells: [
@@ -58,6 +68,7 @@ export function Sugars() {
             waterPercent(each).toFixed(0),
             grams(each.gramsPerCup[each.usualForm]),
             each.pectinProduct ? 'has pectin in it: by its own pack' : swapWords(each, mass),
+            checkedBy(sweetenerCheck(each)),
           ],
         }))}
       />
@@ -67,7 +78,7 @@ export function Sugars() {
       </p>
       <DataTable
         name="Pectins"
-        head={['product', 'pectin, %', 'a box or pouch, g', 'how']}
+        head={['product', 'pectin, %', 'a box or pouch, g', 'how', 'checked by']}
         rows={PECTINS.map((each) => ({
           key: each.id,
           cells: [
@@ -75,6 +86,7 @@ export function Sugars() {
             each.pectinProduct?.percent.mid.toFixed(1) ?? 'none',
             grams((each.gramsPerBox ?? each.gramsPerPouch)?.mid),
             HOW[each.id] ?? '',
+            checkedBy(pectinCheck(each)),
           ],
         }))}
       />
@@ -83,6 +95,7 @@ export function Sugars() {
           ({ solubleSolidsPercent }) => solubleSolidsPercent.source,
         )}
       />
+      <CheckSheetLink />
     </section>
   );
 }

@@ -5,9 +5,11 @@ import {
   PROCESS_BANDS,
   processBand,
 } from '@idle-kettle/core';
+import { stopCheck } from '../../batch/checked-rows.js';
+import { useCheckedBy } from '../../batch/use-checked-by.js';
 import { useFormats, usePreferences, type Formats } from '../../ui/preferences.js';
 import { bandWords } from './band-words.js';
-import { DataTable, Sources } from './data-table.js';
+import { CheckSheetLink, DataTable, Sources } from './data-table.js';
 
 const FEET_STEP = 1000;
 const METRES_STEP = 300;
@@ -30,6 +32,11 @@ export function WhereToStop() {
   const { altitude_m } = kitchen;
   const own = altitude_m === undefined ? undefined : atAltitude(altitude_m);
   const rows = altitudes(units === 'us').map(atAltitude);
+  const checkedBy = useCheckedBy();
+  const checked = (height_m: number): string => {
+    const check = stopCheck(height_m);
+    return check ? checkedBy(check) : 'computed';
+  };
   const bands = bandWords(units);
   const bandOf = (height_m: number): string => {
     const band = processBand(height_m);
@@ -53,7 +60,7 @@ export function WhereToStop() {
       <Curve rows={rows} own={own} formats={formats} />
       <DataTable
         name="Setting point by altitude"
-        head={['altitude', 'water boils', 'stop at', 'processed as for']}
+        head={['altitude', 'water boils', 'stop at', 'processed as for', 'checked by']}
         rows={all.map((row) => ({
           key: String(row.altitude_m),
           isOwn: row === own,
@@ -64,6 +71,7 @@ export function WhereToStop() {
             formats.temperature(row.boils_C),
             formats.temperature(row.stop_C),
             bandOf(row.altitude_m),
+            checked(row.altitude_m),
           ],
         }))}
       />
@@ -73,6 +81,7 @@ export function WhereToStop() {
           'the rise for 65 % solids: USDA Complete Guide to Home Canning, Guide 7, from memory',
         ]}
       />
+      <CheckSheetLink />
     </section>
   );
 }
