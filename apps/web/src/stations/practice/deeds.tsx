@@ -60,48 +60,42 @@ export const LidChoice = memo(function LidChoice({
 });
 
 /** What stands ready, a button each. */
-export const OnTheTable = memo(
-  function OnTheTable({
-    items,
-    isOpen,
-    onAct,
-  }: {
-    readonly items: readonly TableItem[];
-    readonly isOpen: boolean;
-    readonly onAct: Act;
-  }) {
-    const ready = items.filter(({ isIn, isWithinReach }) => !isIn && isWithinReach);
-    return (
-      <section aria-label="On the table">
-        <p className="text-sm text-soft">On the table</p>
-        {ready.length === 0 && <p>Nothing is left: everything is in.</p>}
-        <div className="flex flex-wrap gap-2">
-          {ready.map(({ index, text, isPlanned }, i) => (
-            <button
-              key={index}
-              type="button"
-              className={`btn h-auto min-h-[44px] py-2 ${isPlanned ? 'btn-secondary' : ''}`}
-              disabled={!isOpen}
-              onClick={() => onAct({ type: 'add', item: index })}
-              {...(i === 0 && shortcutTarget('addition'))}
-            >
-              Put in {text}
-            </button>
-          ))}
-        </div>
-        {ready.some(({ isPlanned }) => !isPlanned) && (
-          <p className="mt-1 text-sm text-soft">
-            What is not of the formula has no colour: it may help, or not.
-          </p>
-        )}
-      </section>
-    );
-  },
-  (one, other) =>
-    one.isOpen === other.isOpen &&
-    one.onAct === other.onAct &&
-    one.items.every(({ isIn }, i) => isIn === other.items[i]?.isIn),
-);
+export const OnTheTable = memo(function OnTheTable({
+  items,
+  isOpen,
+  onAct,
+}: {
+  readonly items: readonly TableItem[];
+  readonly isOpen: boolean;
+  readonly onAct: Act;
+}) {
+  const ready = items.filter(({ isIn, isWithinReach }) => !isIn && isWithinReach);
+  return (
+    <section aria-label="On the table">
+      <p className="text-sm text-soft">On the table</p>
+      {ready.length === 0 && <p>Nothing is left: everything is in.</p>}
+      <div className="flex flex-wrap gap-2">
+        {ready.map(({ index, text, isPlanned }, i) => (
+          <button
+            key={index}
+            type="button"
+            className={`btn h-auto min-h-[44px] py-2 ${isPlanned ? 'btn-secondary' : ''}`}
+            disabled={!isOpen}
+            onClick={() => onAct({ type: 'add', item: index })}
+            {...(i === 0 && shortcutTarget('addition'))}
+          >
+            Put in {text}
+          </button>
+        ))}
+      </div>
+      {ready.some(({ isPlanned }) => !isPlanned) && (
+        <p className="mt-1 text-sm text-soft">
+          What is not of the formula has no colour: it may help, or not.
+        </p>
+      )}
+    </section>
+  );
+});
 
 type LookingProps = Pick<
   PracticeView,

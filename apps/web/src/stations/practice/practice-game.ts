@@ -79,6 +79,24 @@ const numberOf = (log: readonly BatchEvent[], type: 'reading' | 'weighed'): numb
   return event?.type === 'weighed' ? event.body.mass_kg : undefined;
 };
 
+/** The list as it was shown where nothing of it is another: what shows it is not drawn again. */
+const sameList = <T>(
+  before: readonly T[] | undefined,
+  now: readonly T[],
+  key: (each: T) => unknown = (each) => each,
+): readonly T[] =>
+  before?.length === now.length &&
+  now.every((each, i) => {
+    const was = before[i];
+    return was !== undefined && key(was) === key(each);
+  })
+    ? before
+    : [...now];
+
+/** Nothing in the picture moves by less, share of the pan. */
+const SEEN_TO = 0.01;
+const asSeen = (share: number): number => Math.round(share / SEEN_TO) * SEEN_TO;
+
 /** A run at a pan that somebody cooks: its clock, what is shown of it, and whether the forecast was seen. */
 export class PracticeGame {
   readonly run: PracticeRun;
@@ -150,11 +168,11 @@ export class PracticeGame {
       this.speed = 0;
       clearInterval(this.timer);
     }
-    this.shown = this.look();
+    this.shown = this.look(this.shown);
     this.watchers.forEach((tell) => tell(by));
   }
 
-  private look(): PracticeView {
+  private look(before?: PracticeView): PracticeView {
     const { run, speed, isForecastShown } = this;
     const { pan, log, time_s } = run;
     const test = log.findLast(({ type }) => type === 'test');
@@ -168,22 +186,26 @@ export class PracticeGame {
       lid: pan.lid,
       isGentle: pan.isGentle,
       hasPower: pan.hasPower,
-      signs: signsOfPan(pan),
-      fill: pan.fill,
-      foam: Math.max(pan.foam, pan.fill),
-      boilsBy: pan.boilsBy,
-      thickness: Math.min(Math.max((pan.solids - from) / (to - from), 0), 1),
-      darkness: Math.min(pan.darkened, 1),
+      signs: sameList(before?.signs, signsOfPan(pan), ({ code }) => code),
+      fill: asSeen(pan.fill),
+      foam: asSeen(Math.max(pan.foam, pan.fill)),
+      boilsBy: asSeen(pan.boilsBy),
+      thickness: asSeen(Math.min(Math.max((pan.solids - from) / (to - from), 0), 1)),
+      darkness: asSeen(Math.min(pan.darkened, 1)),
       isSteaming: pan.pot.temperature_C >= STEAMS_FROM_C,
-      items: run.items.map((item) => ({ ...item, isIn: run.isIn(item.index) })),
+      items: sameList(
+        before?.items,
+        run.items.map((item) => ({ ...item, isIn: run.isIn(item.index) })),
+        ({ isIn }) => isIn,
+      ),
       lastReading_C: numberOf(log, 'reading'),
       lastWeighing_kg: numberOf(log, 'weighed'),
       lastTest: test?.type === 'test' ? test.body.verdict : undefined,
       onPlate_s: run.onPlate && time_s - run.onPlate.takenAt_s,
       plateShows: run.plateShows(),
       checkedIn_C: run.checkedIn_C,
-      notices: [...run.notices],
-      log: [...log],
+      notices: sameList(before?.notices, run.notices),
+      log: sameList(before?.log, log),
       stirred_s: pan.unstirred_s,
       timed_s: timed && time_s - (Date.parse(timed.at) - PRACTICE_BEGINS_MS) / 1000,
       jars: run.jars,
