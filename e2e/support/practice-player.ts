@@ -89,8 +89,8 @@ async function cookBadly({ cardMinutes }: ScriptedPan): Promise<void> {
   while (await press(/^Put in .*(sugar|honey)/));
   while ((await press(/^Put in .*pectin/)) || (await press(/^Put in .*(butter|spice|lemon)/)));
   const minutes = cardMinutes * 2;
-  for (let passed = 0; passed < minutes; passed += cardMinutes > 120 ? 60 : 5)
-    await press(cardMinutes > 120 ? /^1 h$/ : /^5 min$/);
+  for (let passed = 0; passed < minutes; passed += cardMinutes > 120 ? 60 : 2)
+    await press(cardMinutes > 120 ? /^1 h$/ : /^2 min$/);
   await press(/^Finish cooking/);
   await press(/^Yes, it is done/);
   await press(/^Fill the jars/);

@@ -15,12 +15,12 @@ interface TimeControlsProps {
 const SKIPS = [
   [15, '15 s'],
   [60, '1 min'],
-  [300, '5 min'],
+  [120, '2 min'],
 ] as const;
 const GENTLE_SKIPS = [
   [600, '10 min'],
+  [1800, '30 min'],
   [3600, '1 h'],
-  [10_800, '3 h'],
 ] as const;
 
 const speedWords = (speed: number): string => (speed === 0 ? 'stop' : `${speed}×`);
