@@ -55,7 +55,7 @@ export { RISE_LIMITS_K } from './pot-finish.js';
 export { asMadeOf } from './made-of.js';
 export { OWN_INGREDIENT, type PotLine } from './pot-line.js';
 export { notUnderstoodIn, type PotFormula, readFormula } from './read.js';
-export type { Problem } from './reader.js';
+export { isObject, type Json, type Problem, quoted } from './reader.js';
 export { formulaSchema } from './schema.js';
 export { softeningIn, softens, usualAddWhen } from './add-when.js';
 export {

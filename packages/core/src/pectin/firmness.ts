@@ -1,3 +1,5 @@
+import { along } from '../range/index.js';
+
 /** Words for a firmness: 1 is the set most makers aim at. */
 export const FIRMNESS_WORDS = ['none', 'soft', 'good', 'firm', 'stiff'] as const;
 export type FirmnessWord = (typeof FIRMNESS_WORDS)[number];
@@ -17,20 +19,6 @@ export const FIRMNESS_BANDS: Readonly<Record<FirmnessWord, number>> = {
  */
 export const firmnessWord = (firmness: number): FirmnessWord =>
   FIRMNESS_WORDS.find((word) => firmness < FIRMNESS_BANDS[word]) ?? 'stiff';
-
-/** Straight line through points x0, y0, x1, y1, ... by rising x, flat beyond the ends. */
-function along(points: readonly number[], x: number): number {
-  const last = points.length - 2;
-  if (x <= (points[0] ?? 0)) return points[1] ?? 0;
-  for (let i = 2; i <= last; i += 2) {
-    const x1 = points[i] ?? 0;
-    if (x > x1) continue;
-    const x0 = points[i - 2] ?? 0;
-    const y0 = points[i - 1] ?? 0;
-    return y0 + (((points[i + 1] ?? 0) - y0) * (x - x0)) / (x1 - x0);
-  }
-  return points[last + 1] ?? 0;
-}
 
 /** A set pot, or a point on the gel map. */
 export interface GelState {

@@ -33,13 +33,15 @@ import { INVERSION_FACTOR, inversionRate_perMin } from '../syrup/index.js';
 import type { HiddenTruth } from './hidden-truth.js';
 import {
   catching_perS,
-  CURD_BASE_K,
+  CATCHES_UNBOILED,
+  CURD_BASE,
   CURDLES_PER_S,
   darkening_perS,
   dissolvesIn_s,
   DRAWN_AT_ONCE,
   FOAM_FOLLOWS_S,
   foamFactor,
+  MOST_SPILLED,
   PECTIN_DISSOLVES_S,
   pectinDissolves,
   SOFTENS_FROM_C,
@@ -256,7 +258,7 @@ export class PracticePan {
       catching_perS({
         boilsBy: Math.max(
           this.boilsBy,
-          heat_W > 0 && !this.isGentle ? 0.3 * (HEAT_LEVELS[this.heat] ?? 0) : 0,
+          heat_W > 0 && !this.isGentle ? CATCHES_UNBOILED * (HEAT_LEVELS[this.heat] ?? 0) : 0,
         ),
         solids: this.solids,
         pulp: insoluble / this.mass_kg,
@@ -310,7 +312,7 @@ export class PracticePan {
     this.foam += (wanted - this.foam) * (1 - Math.exp(-dt / FOAM_FOLLOWS_S));
     this.highestFoam = Math.max(this.highestFoam, this.foam);
     if (this.foam <= 1) return;
-    const share = Math.min((this.foam - 1) * SPILLS_PER_S * dt, 0.2);
+    const share = Math.min((this.foam - 1) * SPILLS_PER_S * dt, MOST_SPILLED);
     this.spilled_kg += this.take(share * this.mass_kg);
   }
   private fat_kg = 0;
@@ -320,7 +322,10 @@ export class PracticePan {
     if (finish.type !== 'curd') return;
     const share = this.hasPower ? (HEAT_LEVELS[this.heat] ?? 0) : 0;
     const base_C =
-      this.pot.temperature_C + CURD_BASE_K * share * Math.min(this.unstirred_s / 30, 3);
+      this.pot.temperature_C +
+      CURD_BASE.each_K *
+        share *
+        Math.min(this.unstirred_s / CURD_BASE.spell_s, CURD_BASE.mostSpells);
     const over_K = base_C - finish.temperature_C - CURDLES_ABOVE_FINISH_K;
     if (over_K > 0) this.curdled = Math.min(this.curdled + CURDLES_PER_S * over_K * dt, 1);
   }

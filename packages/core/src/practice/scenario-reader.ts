@@ -1,10 +1,12 @@
 import {
+  isObject,
+  quoted,
   readFormula,
+  type Json,
   type FormulaDocument,
   type FormulaLine,
   type Problem,
 } from '../formula/index.js';
-import { cutText } from '../quantity/index.js';
 import { ALTITUDE_RANGE_M } from '../water/index.js';
 import {
   SCENARIO_FORMAT,
@@ -12,10 +14,6 @@ import {
   type Happening,
   type PracticeScenario,
 } from './scenario.js';
-
-type Json = Readonly<Record<string, unknown>>;
-const isObject = (value: unknown): value is Json =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** What a field must be, and what to write where it is not. */
 interface FieldRule {
@@ -98,8 +96,7 @@ function problemsOf(path: string, value: Json, fields: Fields): Problem[] {
     const found = value[name];
     if (found === undefined && rule.isOptional) return [];
     if (rule.isRight(found)) return [];
-    const said = found === undefined ? 'missing' : cutText(JSON.stringify(found), 80);
-    return [{ path: at(name), message: `${said}: ${rule.write}` }];
+    return [{ path: at(name), message: `${quoted(found)}: ${rule.write}` }];
   });
   const unknown = Object.keys(value)
     .filter((name) => !(name in fields))

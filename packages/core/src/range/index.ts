@@ -1,3 +1,4 @@
+export { along } from './along.js';
 export {
   around,
   exactly,
