@@ -94,6 +94,13 @@ async function cookBadly({ cardMinutes }: ScriptedPan): Promise<void> {
   await press(/^Finish cooking/);
   await press(/^Yes, it is done/);
   await press(/^Fill the jars/);
+  // How the jars keep is looked up beside the page.
+  const isThere = (): boolean =>
+    [...document.querySelectorAll('main button')].some((each) =>
+      /^Refrigerate/.test(each.textContent ?? ''),
+    );
+  for (let i = 0; i < 200 && !isThere(); i += 1)
+    await new Promise((resolve) => setTimeout(resolve, 20));
   if (await press(/^Into the canner/)) await press(/^Lift the jars/);
   else await press(/^Refrigerate/);
 }
@@ -199,6 +206,13 @@ async function cookWell(pan: ScriptedPan): Promise<void> {
   for (const what of pan.last) await putIn(what);
   if (pan.hasPieces) for (let minute = 0; minute < 5; minute += 1) await press(/^1 min$/);
   await press(/^Fill the jars/);
+  // How the jars keep is looked up beside the page.
+  const isThere = (): boolean =>
+    [...document.querySelectorAll('main button')].some((each) =>
+      /^Refrigerate/.test(each.textContent ?? ''),
+    );
+  for (let i = 0; i < 200 && !isThere(); i += 1)
+    await new Promise((resolve) => setTimeout(resolve, 20));
   if (!(await press(/^Into the canner/))) {
     await press(/^Refrigerate/);
     return;

@@ -166,6 +166,10 @@ export class PracticeRun {
   get coldStorage(): 'fridge' | 'freezer' {
     return this.asFilled()?.verdict === 'freezer' ? 'freezer' : 'fridge';
   }
+  /** Takes how the filled jars will keep as it was worked out elsewhere, by `madeBatch` from this log. */
+  takeKeeping(keeping: Keeping): void {
+    this.filledKeeping = keeping;
+  }
   /** How the filled jars will keep once they are processed; worked out when somebody asks. */
   private asFilled(): Keeping | undefined {
     if (this.filledAt_s === undefined) return undefined;

@@ -40,6 +40,12 @@ export function AfterTheHeat({ view, onAct }: AfterTheHeatProps) {
 
 function JarsFilled({ view: { jars, processMinutes }, onAct }: AfterTheHeatProps) {
   const count = jars.reduce((sum, each) => sum + each, 0);
+  if (processMinutes === undefined)
+    return (
+      <p role="status" className="panel p-4 text-soft">
+        {jarWords(count)} jars filled. Looking up how they keep…
+      </p>
+    );
   return (
     <section aria-label="Jars filled" className="panel p-4">
       <h2 className="text-xl">{jarWords(count)} jars filled: where do they go?</h2>

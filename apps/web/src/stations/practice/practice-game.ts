@@ -4,6 +4,7 @@ import {
   signsOfPan,
   type BatchEvent,
   type Deed,
+  type Keeping,
   type Lid,
   type PracticeNotice,
   type PanItem,
@@ -55,7 +56,8 @@ export interface PracticeView {
   readonly timed_s: number | undefined;
   readonly jars: readonly number[];
   readonly rested_s: number;
-  readonly processMinutes: number;
+  /** Undefined while it is looked up how the filled jars keep. */
+  readonly processMinutes: number | undefined;
   /** Seconds on the timer of the canner. */
   readonly timer_s: number;
   readonly cannerBoils: boolean;
@@ -111,6 +113,8 @@ export class PracticeGame {
   constructor(
     readonly scenario: PracticeScenario,
     readonly seed: number,
+    /** How filled jars keep, worked out beside the page; in it where nothing is given. */
+    private readonly judge?: (run: PracticeRun) => Promise<Keeping>,
   ) {
     this.run = new PracticeRun(scenario, seed);
     this.shown = this.look();
@@ -128,9 +132,19 @@ export class PracticeGame {
   readonly can = (deed: Deed): boolean => this.run.can(deed);
 
   readonly act = (deed: Deed): void => {
-    this.run.act(deed);
+    const isFilled = this.run.act(deed) && deed.type === 'fill';
+    if (isFilled && this.judge) this.isJudging = true;
     this.draw();
+    if (isFilled && this.judge) void this.lookUpKeeping();
   };
+
+  private isJudging = false;
+  private async lookUpKeeping(): Promise<void> {
+    const keeping = await this.judge?.(this.run);
+    if (keeping) this.run.takeKeeping(keeping);
+    this.isJudging = false;
+    this.draw();
+  }
 
   readonly setSpeed = (speed: number): void => {
     this.speed = speed;
@@ -210,7 +224,7 @@ export class PracticeGame {
       timed_s: timed && time_s - (Date.parse(timed.at) - PRACTICE_BEGINS_MS) / 1000,
       jars: run.jars,
       rested_s: run.finishedAt_s === undefined ? 0 : time_s - run.finishedAt_s,
-      processMinutes: run.processMinutes,
+      processMinutes: this.isJudging ? undefined : run.processMinutes,
       timer_s: run.timerFrom_s === undefined ? 0 : time_s - run.timerFrom_s,
       cannerBoils: run.cannerBoilsFrom_s !== undefined,
       isForecastShown,

@@ -1,6 +1,12 @@
 import { startTransition, useEffect, useMemo, useState } from 'react';
-import type { PracticeScenario } from '@idle-kettle/core';
+import type { Keeping, PracticeRun, PracticeScenario } from '@idle-kettle/core';
+import { practiceWorker } from './practice-worker.js';
 import { PracticeGame, type PracticeView } from './practice-game.js';
+
+/** How the filled jars of a run keep. */
+async function keepingOf({ document, log, kitchen }: PracticeRun): Promise<Keeping> {
+  return (await practiceWorker().outlook(document, log, kitchen)).keeping;
+}
 
 /**
  * A run at a pan and how it looks now; another seed is another run. What was done is drawn at once;
@@ -10,7 +16,7 @@ export function useGame(
   scenario: PracticeScenario,
   seed: number,
 ): { readonly game: PracticeGame; readonly view: PracticeView } {
-  const game = useMemo(() => new PracticeGame(scenario, seed), [scenario, seed]);
+  const game = useMemo(() => new PracticeGame(scenario, seed, keepingOf), [scenario, seed]);
   const [view, setView] = useState(game.snapshot);
   useEffect(
     () =>
