@@ -1,5 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { axeLines, axeResults, axeViolations, type AxeScope } from './support/accessibility.js';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
@@ -103,16 +103,11 @@ const settled = (): Promise<unknown> =>
   );
 
 /** What axe finds on the page as it stands, and where it could not decide about contrast. */
-async function findings(rules: readonly string[] = [], within = 'html'): Promise<string[]> {
+async function findings(scope?: AxeScope): Promise<string[]> {
+  // A page that opens at one of its parts has others under the bar of clocks.
+  await page.evaluate(() => window.scrollTo(0, 0));
   await settled();
-  // One frame, and only what is wrong or undecided: what passes is not worth describing.
-  const axe = new AxeBuilder({ page })
-    .setLegacyMode()
-    .include(within)
-    .options({ resultTypes: ['violations', 'incomplete'] });
-  const { violations, incomplete } = await (
-    rules.length > 0 ? axe.withRules([...rules]) : axe
-  ).analyze();
+  const { violations, incomplete } = await axeResults(page, scope);
   // The arrow of a select is a background picture, which axe cannot see through; its colours are
   // those of the inputs.
   const undecided = incomplete
@@ -125,12 +120,7 @@ async function findings(rules: readonly string[] = [], within = 'html'): Promise
         .filter((node) => !node.html.startsWith('<text'))
         .map((node) => `contrast undecided: ${node.target.join(' ')}`),
     );
-  return [
-    ...violations.map(
-      ({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`,
-    ),
-    ...undecided,
-  ];
+  return [...axeLines(violations), ...undecided];
 }
 
 /** Controls that are shown and lower than a thumb. */
@@ -199,7 +189,7 @@ for (const [name, path, text] of VIEWS) {
     expect(await findings()).toEqual([]);
     await expectStill(path(), text);
     await page.getByRole('button', { name: 'Change to the night theme' }).click();
-    expect(await findings(['color-contrast'])).toEqual([]);
+    expect(await findings({ onlyRules: ['color-contrast'] })).toEqual([]);
     await page.setViewportSize({ width: 390, height: 844 });
     await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
     expect(await tooLow()).toEqual([]);
@@ -221,7 +211,7 @@ test('what to do with a loose set: axe finds nothing and nothing is wider than i
   ] as const) {
     await page.setViewportSize({ width, height });
     // The bar of clocks is pushed sideways where it is wider; axe cannot decide about its end.
-    expect(await findings([], 'main')).toEqual([]);
+    expect(await findings({ within: 'main' })).toEqual([]);
     await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBe(width);
   }
   expect(await tooLow()).toEqual([]);
@@ -239,13 +229,11 @@ test('tables, practice and rescue on a tablet and a phone: axe finds nothing, no
     ] as const) {
       await page.setViewportSize({ width, height });
       // Colours are the same at any width: they were looked at above.
-      const { violations } = await new AxeBuilder({ page })
-        .setLegacyMode()
-        .include('main')
-        .disableRules(['color-contrast'])
-        .options({ resultTypes: ['violations'] })
-        .analyze();
-      expect([path(), violations.map(({ id }) => id)]).toEqual([path(), []]);
+      const violations = await axeViolations(page, {
+        within: 'main',
+        leftOut: ['color-contrast'],
+      });
+      expect([path(), violations]).toEqual([path(), []]);
       await expect
         .poll(() => page.evaluate(() => document.documentElement.scrollWidth))
         .toBe(width);
@@ -403,8 +391,7 @@ for (const size of SIZES)
       expect(Math.min(box?.height ?? 0, box?.width ?? 0)).toBeGreaterThanOrEqual(96);
     }
     await settled();
-    const { violations } = await new AxeBuilder({ page }).include('[data-big]').analyze();
-    expect(violations.map((violation) => violation.id)).toEqual([]);
+    expect(await axeViolations(page, { within: '[data-big]' })).toEqual([]);
     await page.keyboard.press('Escape');
     await expect(page.getByRole('button', { name: 'Leave big view' })).toBeHidden();
   });

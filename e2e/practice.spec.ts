@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { SCENARIOS } from '@idle-kettle/core';
 import { cookThrough } from './support/practice-player.js';
+import { axeViolations } from './support/accessibility.js';
 import { KettleServer } from './support/kettle-server.js';
 
 let kettle: KettleServer;
@@ -37,14 +37,6 @@ test('every pan is cooked well and badly through its screen, and the scores diff
   }
 });
 
-/** What axe finds wrong on the page as it stands. */
-async function wrong(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
-  return violations.map(
-    ({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`,
-  );
-}
-
 /** Axe finds nothing on the page, and nothing of it is wider than the screen. */
 async function holdsAtThreeSizes(page: Page): Promise<void> {
   for (const [width, height] of [
@@ -53,7 +45,7 @@ async function holdsAtThreeSizes(page: Page): Promise<void> {
     [390, 844],
   ] as const) {
     await page.setViewportSize({ width, height });
-    expect(await wrong(page)).toEqual([]);
+    expect(await axeViolations(page)).toEqual([]);
     const [needed, there] = await page.evaluate(() => [
       document.documentElement.scrollWidth,
       document.documentElement.clientWidth,
@@ -149,7 +141,7 @@ test('a pan goes out as a file, is changed, and comes in; what is wrong with it 
   await input.setInputFiles(file({ title: 'Aunt Ottilie’s stove' }));
   const card = page.getByRole('link', { name: 'Cook: Aunt Ottilie’s stove' });
   await expect(card).toBeVisible();
-  expect(await wrong(page)).toEqual([]);
+  expect(await axeViolations(page)).toEqual([]);
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(card).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -48,7 +48,7 @@ export function ExportFormula({ formula }: { readonly formula: FormulaBody }) {
   return (
     <details className="relative">
       <summary className="btn btn-ghost list-none" aria-label={`Export ${formula.title}`}>
-        <Download aria-hidden="true" className="size-5" /> File
+        <Download aria-hidden="true" className="size-5" /> Export
       </summary>
       <div className="absolute z-10 mt-1 flex w-48 flex-col gap-1 rounded-xl border border-line bg-base-100 p-2">
         {ways.map(({ words, act }) => (

@@ -137,7 +137,7 @@ function SizeSeals({ size, jars, asks }: SizeSealsProps) {
                 className={`btn h-auto min-h-[60px] w-[84px] flex-col gap-0 px-1 py-1.5 disabled:text-base-content ${isOpen ? 'border-2 border-error' : ''}`}
                 onClick={() => toggle(number)}
               >
-                <span className="text-lg font-bold">{number}</span>
+                <span className="text-lg font-bold">{number}</span>{' '}
                 <span className={`text-xs ${isOpen ? 'text-bad' : settledTone}`}>{words}</span>
               </button>
             </li>

@@ -130,10 +130,10 @@ function TableRow({ row, unsigned, check }: TableRowProps) {
             type="button"
             className="link min-h-[44px]"
             aria-expanded={signing}
-            aria-label={`Check ${row.name}`}
             onClick={() => setSigning(!signing)}
           >
             {signing ? 'Cancel' : 'It is the same in my table'}
+            <span className="sr-only">: {row.name}</span>
           </button>
         </p>
       )}

@@ -185,7 +185,6 @@ function JarsAYear({ row }: { readonly row: YearAhead & YearUseView }) {
       <button
         type="button"
         className="-mt-1.5 flex min-h-[44px] shrink-0 cursor-pointer flex-col items-end justify-center text-right text-sm leading-tight"
-        aria-label={`Jars a year of ${row.title}: change`}
         onClick={() => setText(row.aYear === undefined ? '' : String(Math.round(row.aYear)))}
       >
         {row.aYear !== undefined && <strong className="text-base">{jars(row.aYear)}</strong>}
@@ -193,6 +192,7 @@ function JarsAYear({ row }: { readonly row: YearAhead & YearUseView }) {
           {row.aYear === undefined ? 'jars a year?' : 'a year'}
           {row.stated !== undefined && ', stated'}
         </span>
+        <span className="sr-only">: change those of {row.title}</span>
       </button>
     );
   const isRight = /^\d{0,3}$/.test(text.trim());
