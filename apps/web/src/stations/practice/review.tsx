@@ -15,6 +15,7 @@ import { removeRun, saveRun, setPlayer, usePlayer, usePracticeRuns } from '../..
 import { clock } from '../../ui/now.js';
 import { useFormats } from '../../ui/preferences.js';
 import { counted } from '../../ui/sentence.js';
+import { useDrawnParts } from '../../ui/use-drawn-parts.js';
 import { Curves } from './curves.js';
 import type { PracticeGame } from './practice-game.js';
 import { practiceWorker } from './practice-worker.js';
@@ -49,9 +50,12 @@ interface ReviewedProps {
   readonly mode: PracticeMode;
 }
 
+/** The sections of a review; they are much to draw at once. */
+const SECTIONS = 7;
+
 function Reviewed({ game, review, mode }: ReviewedProps) {
-  const { result, costs, medals } = review;
-  const [dearest] = costs;
+  const { result, costs, medals, signs } = review;
+  const drawn = useDrawnParts(SECTIONS);
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="flex min-w-0 flex-col gap-4">
@@ -61,42 +65,67 @@ function Reviewed({ game, review, mode }: ReviewedProps) {
           <Points review={review} />
           <p className="mt-2">{storageSentence(result)}</p>
         </section>
-        <section aria-label="Your curve" className="panel p-5">
-          <h2 className="text-xl">Your curve, beside the best one</h2>
-          <Curves {...review} />
-        </section>
-        <SignsSeen signs={review.signs} />
-        <section aria-label="What each choice cost" className="panel p-5">
-          <h2 className="text-xl">What each choice cost</h2>
-          <p className="text-soft">
-            Your run, played again with this one thing done as well as it could be.
-          </p>
-          {costs.length === 0 && <p className="mt-2">Nothing to mend: no choice cost a point.</p>}
-          <ul className="mt-1">
-            {costs.map((cost) => (
-              <Cost key={cost.aspect} cost={cost} finish={result.finish} />
-            ))}
-          </ul>
-        </section>
+        {drawn > 1 && (
+          <section aria-label="Your curve" className="panel p-5">
+            <h2 className="text-xl">Your curve, beside the best one</h2>
+            <Curves {...review} />
+          </section>
+        )}
+        {drawn > 2 && <SignsSeen signs={signs} />}
+        {drawn > 3 && <Costs costs={costs} finish={result.finish} />}
       </div>
       <div className="flex flex-col gap-4">
-        <section aria-label="One thing to try next" className="panel p-5">
-          <h2 className="text-xl">One thing to try next</h2>
-          <p>{dearest?.tryNext ?? 'Try the next pan, or this one by eye.'}</p>
-          <p className="mt-2 text-soft">{game.scenario.learn}</p>
-          <p className="mt-3 flex flex-wrap gap-2">
-            <Link to={`?pan=${game.seed}&go=${newId()}`} replace className="btn btn-primary">
-              The same pan again
-            </Link>
-            <Link to={`?pan=${anySeed()}`} className="btn">
-              Another pan
-            </Link>
-          </p>
-        </section>
-        <Medals medals={medals} />
-        <KeptRun game={game} review={review} mode={mode} />
+        {drawn > 4 && <TryNext game={game} dearest={costs[0]} />}
+        {drawn > 5 && <Medals medals={medals} />}
+        {drawn > 6 && <SavedRun game={game} review={review} mode={mode} />}
       </div>
     </div>
+  );
+}
+
+interface CostsProps {
+  readonly costs: readonly ChoiceCost[];
+  readonly finish: FinishError;
+}
+
+function Costs({ costs, finish }: CostsProps) {
+  return (
+    <section aria-label="What each choice cost" className="panel p-5">
+      <h2 className="text-xl">What each choice cost</h2>
+      <p className="text-soft">
+        Your run, played again with this one thing done as well as it could be.
+      </p>
+      {costs.length === 0 && <p className="mt-2">Nothing to mend: no choice cost a point.</p>}
+      <ul className="mt-1">
+        {costs.map((cost) => (
+          <Cost key={cost.aspect} cost={cost} finish={finish} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface TryNextProps {
+  readonly game: PracticeGame;
+  /** What cost most, where anything did. */
+  readonly dearest: ChoiceCost | undefined;
+}
+
+function TryNext({ game, dearest }: TryNextProps) {
+  return (
+    <section aria-label="One thing to try next" className="panel p-5">
+      <h2 className="text-xl">One thing to try next</h2>
+      <p>{dearest?.tryNext ?? 'Try the next pan, or this one by eye.'}</p>
+      <p className="mt-2 text-soft">{game.scenario.learn}</p>
+      <p className="mt-3 flex flex-wrap gap-2">
+        <Link to={`?pan=${game.seed}&go=${newId()}`} replace className="btn btn-primary">
+          The same pan again
+        </Link>
+        <Link to={`?pan=${anySeed()}`} className="btn">
+          Another pan
+        </Link>
+      </p>
+    </section>
   );
 }
 
@@ -218,16 +247,16 @@ function Medals({ medals }: Pick<PracticeReview, 'medals'>) {
   );
 }
 
-/** The run is kept for whoever cooked, beside what others made of the same pan. */
-function KeptRun({ game, review, mode }: ReviewedProps) {
+/** The run is saved for whoever cooked, beside what others made of the same pan. */
+function SavedRun({ game, review, mode }: ReviewedProps) {
   const player = usePlayer();
   const [id] = useState(newId);
   const [name, setName] = useState(player);
-  const [isKept, setKept] = useState(false);
-  const begun = useRef(false);
+  const [isSaved, setSaved] = useState(false);
+  const hasBegun = useRef(false);
   const save = (who: string): void => {
     setPlayer(who);
-    setKept(true);
+    setSaved(true);
     void saveRun({
       id,
       player: who,
@@ -241,14 +270,14 @@ function KeptRun({ game, review, mode }: ReviewedProps) {
   };
   useEffect(() => {
     // Who is known cooks on: nothing has to be typed again.
-    if (begun.current || player === '') return;
-    begun.current = true;
+    if (hasBegun.current || player === '') return;
+    hasBegun.current = true;
     save(player);
   });
   const remove = async (): Promise<void> => {
     try {
       await removeRun(id);
-      setKept(false);
+      setSaved(false);
     } catch {
       toast.error('The server does not answer; the run is still in the list');
     }
@@ -256,7 +285,7 @@ function KeptRun({ game, review, mode }: ReviewedProps) {
   return (
     <section aria-label="Saved for" className="panel p-5">
       <h2 className="text-xl">Saved for</h2>
-      {isKept ? (
+      {isSaved ? (
         <p className="flex flex-wrap items-center gap-3">
           <strong>{name}</strong>
           <button type="button" className="btn btn-sm min-h-[44px]" onClick={() => void remove()}>
