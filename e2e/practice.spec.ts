@@ -127,7 +127,7 @@ test('a pan goes out as a file, is changed, and comes in; what is wrong with it 
 }) => {
   await page.goto(`${kettle.address}/practice`);
   const download = page.waitForEvent('download');
-  await page.getByLabel('Save a pan as a file').selectOption('weak-burner');
+  await page.getByLabel('Export a pan').selectOption('weak-burner');
   const path = await (await download).path();
   const scenario = JSON.parse(readFileSync(path, 'utf8')) as Record<string, unknown>;
   const file = (change: object) => ({

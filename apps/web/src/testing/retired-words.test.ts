@@ -47,7 +47,10 @@ const RETIRED: readonly {
     say: 'delete; export',
     except: /^(?:balance|boil|formats|keeping)\//,
   },
-  { words: /\bbring (?:it back$|one in|a (?:file|log) in|the batch back)/i, say: 'undo; import' },
+  {
+    words: /\bbring (?:it back$|(?:it|one|them) in|in an?|a (?:file|log) in|the batch back)/i,
+    say: 'undo; import',
+  },
   { words: /\bforetold\b/i, say: 'forecast' },
   { words: /\btaken back\b/i, say: 'undone' },
   {

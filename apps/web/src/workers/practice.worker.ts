@@ -18,11 +18,11 @@ import type { TimeTold } from '../batch/time-left.js';
 
 /** What the app says of a practice pan now: the same as of a real one, from its log alone. */
 export interface PracticeForecast {
-  readonly told: TimeTold | undefined;
+  readonly timeTold: TimeTold | undefined;
   readonly next: Pick<Advice, 'text' | 'why' | 'tick' | 'lines'> | undefined;
 }
 
-function foretell(
+function forecast(
   document: FormulaDocument,
   log: readonly BatchEvent[],
   kitchen: Kitchen,
@@ -33,7 +33,7 @@ function foretell(
   const { formula } = readFormula(document, kitchen);
   const evidence = watched && weighEvidence(boil, formula, watched, now);
   return {
-    told: watched && {
+    timeTold: watched && {
       now,
       forecast: {
         left_s: watched.forecast.left_s,
@@ -62,6 +62,6 @@ function outlook(
  * Fits, balances and plays again beside the page: from some tens of milliseconds to a second on a
  * slow tablet.
  */
-const practice = { foretell, outlook, reviewRun, scenarioOfBatch };
+const practice = { forecast, outlook, reviewRun, scenarioOfBatch };
 export type Practice = typeof practice;
 expose(practice);

@@ -74,7 +74,7 @@ export const MEDALS: readonly MedalRule[] = [
   {
     code: 'checked-first',
     title: 'Checked first',
-    why: 'found out that the thermometer lies, and was right all the same',
+    why: 'checked the thermometer, which reads wrong, and stopped at the right place',
     isEarned: ({ run, result }) =>
       Math.abs(run.truth.thermometer_K) >= ERRS_K &&
       run.actions.some(
@@ -85,7 +85,7 @@ export const MEDALS: readonly MedalRule[] = [
   {
     code: 'right-order',
     title: 'In the right order',
-    why: 'the pectin that went in did its work',
+    why: 'the pectin went in when it could dissolve, and set',
     isEarned: ({ run, result }) =>
       run.pan.contents.highMethoxyl + run.pan.contents.lowMethoxyl > 0 &&
       run.actions.some(
@@ -98,7 +98,7 @@ export const MEDALS: readonly MedalRule[] = [
   {
     code: 'safe-jars',
     title: 'Safe jars',
-    why: 'what happened on the way did not lead to a wrong shelf',
+    why: 'something went wrong on the way, and the jars still went where they keep',
     isEarned: ({ run, result }) =>
       hasFull('storage', result) &&
       (did(run, 'restart') || run.notices.some(({ code }) => code === 'helper-added')),
@@ -106,14 +106,14 @@ export const MEDALS: readonly MedalRule[] = [
   {
     code: 'cool-head',
     title: 'Cool head',
-    why: 'the power went, and the batch did not',
+    why: 'the power went out, and the batch was saved',
     isEarned: ({ run, result }) =>
       run.notices.some(({ code }) => code === 'power-off') && result.score >= GOOD_SCORE,
   },
   {
     code: 'every-jar',
     title: 'Every jar',
-    why: 'as many jars as there were in it, and a good set',
+    why: 'as many jars as the best cook, and a good set',
     isEarned: ({ run, result, best }) =>
       result.jars >= 0.97 * best.jars &&
       hasFull('set', result) &&

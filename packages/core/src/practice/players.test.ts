@@ -30,12 +30,15 @@ const scores = new Map<string, Record<'clock' | 'eye' | 'forecast', number>>();
 test.each(TIMED.map((scenario) => [scenario.id, scenario] as const))(
   '%s: by the forecast beats by the clock',
   (id, scenario) => {
-    // As many jars as the balance foretells are all there are to get: a best run of each would double the time.
+    // As many jars as the balance expects are all there are to get: a best run of each would double the time.
     const { formula } = readFormula(scenario.formula, { altitude_m: scenario.altitude_m });
-    const foretold = (balance(formula)?.jars ?? []).reduce((sum, { count }) => sum + count.mid, 0);
+    const expectedJars = (balance(formula)?.jars ?? []).reduce(
+      (sum, { count }) => sum + count.mid,
+      0,
+    );
     const medianOf = (finish: () => Decider): number =>
       quantile(
-        SEEDS.map((seed) => stovePoints(cookedBy(scenario, seed, finish()), foretold)),
+        SEEDS.map((seed) => stovePoints(cookedBy(scenario, seed, finish()), expectedJars)),
         0.5,
       );
     const score = {

@@ -1,6 +1,7 @@
 import type { Deed } from '@idle-kettle/core';
 import { jarWords } from '@idle-kettle/core';
 import { clock } from '../../ui/now.js';
+import { useFormats } from '../../ui/preferences.js';
 import type { PracticeView } from './practice-game.js';
 
 interface AfterTheHeatProps {
@@ -10,6 +11,7 @@ interface AfterTheHeatProps {
 
 /** Off the heat: resting, filling, the canner, and where the jars go. */
 export function AfterTheHeat({ view, onAct }: AfterTheHeatProps) {
+  const { temperature } = useFormats();
   switch (view.phase) {
     case 'rest':
       return (
@@ -17,7 +19,8 @@ export function AfterTheHeat({ view, onAct }: AfterTheHeatProps) {
           <h2 className="text-xl">Off the heat</h2>
           <p className="text-soft">
             It has rested {clock(view.rested_s * 1000)}. Stir it, and fill clean hot jars while it
-            is hot. It is over 90 °C and sticks: keep children away, and use a wide funnel.
+            is hot. It is over {temperature(90)} and sticks: keep children away, and use a wide
+            funnel.
           </p>
           <button
             type="button"

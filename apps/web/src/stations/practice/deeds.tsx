@@ -90,7 +90,7 @@ export const OnTheTable = memo(function OnTheTable({
       </div>
       {ready.some(({ isPlanned }) => !isPlanned) && (
         <p className="mt-1 text-sm text-soft">
-          What is not of the formula has no colour: it may help, or not.
+          What has no colour is not in the formula: it may help, or spoil the batch.
         </p>
       )}
     </section>

@@ -42,13 +42,13 @@ function useAsked<T>(key: string | undefined, ask: () => Promise<T>): T | undefi
 }
 
 /** Time left and next step, from the log alone; undefined before the first answer. */
-function useForetold(
+function useForecast(
   scenario: PracticeScenario,
   { log, time_s, checkedIn_C, isForecastShown }: PracticeView,
 ): PracticeForecast | undefined {
   const key = `${log.length} ${checkedIn_C ?? ''} ${Math.floor(time_s / ASKED_EVERY_S)}`;
   return useAsked(isForecastShown ? key : undefined, () =>
-    practiceWorker().foretell(
+    practiceWorker().forecast(
       scenario.formula,
       log,
       kitchenOf(scenario, checkedIn_C),
@@ -80,7 +80,7 @@ interface ForecastPanelProps {
 
 /** The app's own forecast, next step and panel, for whoever wants them: then the score is one with the forecast. */
 export function ForecastPanel({ scenario, view, onShow, onAct }: ForecastPanelProps) {
-  const foretold = useForetold(scenario, view);
+  const forecast = useForecast(scenario, view);
   const outlook = useOutlook(scenario, view);
   const { isForecastShown } = view;
   return (
@@ -100,25 +100,25 @@ export function ForecastPanel({ scenario, view, onShow, onAct }: ForecastPanelPr
           would tell you at the stove.
         </p>
       )}
-      {isForecastShown && foretold === undefined && <p className="text-soft">Working it out…</p>}
-      {isForecastShown && foretold && <Foretold foretold={foretold} onAct={onAct} />}
+      {isForecastShown && forecast === undefined && <p className="text-soft">Working it out…</p>}
+      {isForecastShown && forecast && <Forecast forecast={forecast} onAct={onAct} />}
       {isForecastShown && outlook && <Outlook outlook={outlook} />}
     </aside>
   );
 }
 
-interface ForetoldProps {
-  readonly foretold: PracticeForecast;
+interface ForecastProps {
+  readonly forecast: PracticeForecast;
   readonly onAct: (deed: Deed) => void;
 }
 
 /** Time left, and what to do now. */
-const Foretold = memo(function Foretold({ foretold: { told, next }, onAct }: ForetoldProps) {
+const Forecast = memo(function Forecast({ forecast: { timeTold, next }, onAct }: ForecastProps) {
   return (
     <>
       <p className="text-sm text-soft">Time left</p>
       <p className="display text-[30px] leading-tight" role="status">
-        {timeLeft(told, told?.now ?? 0) ?? 'read the thermometer first'}
+        {timeLeft(timeTold, timeTold?.now ?? 0) ?? 'read the thermometer first'}
       </p>
       {next && <NextStep next={next} onAct={onAct} />}
     </>

@@ -11,7 +11,7 @@ import { saveFile } from '../../ui/save-file.js';
 import { ScenarioCard } from './scenario-card.js';
 
 /** A pan as a file. */
-const saveScenario = (scenario: PracticeScenario): void =>
+const exportScenario = (scenario: PracticeScenario): void =>
   saveFile(`${scenario.id}.practice.json`, 'application/json', JSON.stringify(scenario, null, 2));
 
 type Import = { readonly name: string; readonly problems: readonly Problem[] };
@@ -21,24 +21,24 @@ export function OwnScenarios({ runs }: { readonly runs: readonly PracticeRunView
   const { data: own = [] } = useOwnScenarios();
   const chooser = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<Import>();
-  const take = async (file: File): Promise<void> => {
+  const read = async (file: File): Promise<void> => {
     setRefused(undefined);
-    const problems = await takeIn(await file.text());
+    const problems = await importScenario(await file.text());
     if (problems.length > 0) setRefused({ name: file.name, problems });
   };
   return (
     <section aria-label="Pans of your own" className="mt-6">
       <h2 className="text-2xl">Pans of your own</h2>
       <p className="text-soft">
-        A pan is a file anybody can write: save one of those above, change it, bring it in.
+        A pan is a file anybody can write: export one of those above, change it, import it.
       </p>
       {own.length > 0 && (
         <ul className="mt-2 grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
           {own.map((each) => (
             <ScenarioCard key={each.id} scenario={each.document} runs={runs}>
               <p className="flex gap-2 pt-1">
-                <button type="button" className="btn" onClick={() => saveScenario(each.document)}>
-                  Save as a file
+                <button type="button" className="btn" onClick={() => exportScenario(each.document)}>
+                  Export
                 </button>
                 <button type="button" className="btn" onClick={() => void removeScenario(each)}>
                   Delete
@@ -59,11 +59,11 @@ export function OwnScenarios({ runs }: { readonly runs: readonly PracticeRunView
           onChange={(event) => {
             const [file] = event.target.files ?? [];
             event.target.value = '';
-            if (file) void take(file);
+            if (file) void read(file);
           }}
         />
         <button type="button" className="btn" onClick={() => chooser.current?.click()}>
-          Bring in a pan
+          Import a pan
         </button>
         <SaveOne />
       </div>
@@ -104,8 +104,8 @@ async function removeScenario({ id, document }: PracticeScenarioView): Promise<v
   }
 }
 
-/** Takes a text in as a pan. @returns what is wrong with it; nothing where it was taken */
-async function takeIn(text: string): Promise<readonly Problem[]> {
+/** Saves the text of a file as a pan. @returns what is wrong with it; nothing where it was saved */
+async function importScenario(text: string): Promise<readonly Problem[]> {
   let json: unknown;
   try {
     json = JSON.parse(text);
@@ -130,15 +130,15 @@ async function takeIn(text: string): Promise<readonly Problem[]> {
 function SaveOne() {
   return (
     <select
-      aria-label="Save a pan as a file"
+      aria-label="Export a pan"
       className="select w-auto"
       value=""
       onChange={({ target }) => {
         const found = SCENARIOS.find(({ id }) => id === target.value);
-        if (found) saveScenario(found);
+        if (found) exportScenario(found);
       }}
     >
-      <option value="">Save a pan as a file…</option>
+      <option value="">Export a pan…</option>
       {SCENARIOS.map(({ id, title }) => (
         <option key={id} value={id}>
           {title}

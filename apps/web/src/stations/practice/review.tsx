@@ -32,7 +32,7 @@ function useReview({ scenario, seed, run, hasSeenForecast }: PracticeGame) {
   return { review, mode };
 }
 
-/** What came of it: points, the curve, what each choice cost, what to try next. */
+/** The result: points, the curve, what each choice cost, what to try next. */
 export function Review({ game }: { readonly game: PracticeGame }) {
   const { review, mode } = useReview(game);
   if (!review)
@@ -59,7 +59,7 @@ function Reviewed({ game, review, mode }: ReviewedProps) {
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="flex min-w-0 flex-col gap-4">
-        <section aria-label="What came of it" className="panel p-5">
+        <section aria-label="Result" className="panel p-5">
           <h2 className="display text-[40px] leading-none">{result.score} of 100</h2>
           <p className="text-lg text-soft">{MODE_WORDS[mode]}</p>
           <Points review={review} />
@@ -95,7 +95,7 @@ function Costs({ costs, finish }: CostsProps) {
       <p className="text-soft">
         Your run, played again with this one thing done as well as it could be.
       </p>
-      {costs.length === 0 && <p className="mt-2">Nothing to mend: no choice cost a point.</p>}
+      {costs.length === 0 && <p className="mt-2">No choice cost a point.</p>}
       <ul className="mt-1">
         {costs.map((cost) => (
           <Cost key={cost.aspect} cost={cost} finish={finish} />

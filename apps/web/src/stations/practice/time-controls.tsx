@@ -37,16 +37,16 @@ export const TimeControls = memo(function TimeControls({
     <section aria-label="Time" className="flex flex-wrap items-end gap-x-5 gap-y-2">
       <p className="display min-w-[8.5rem] pr-3 text-[38px] leading-none">{clock(time_s * 1000)}</p>
       <div>
-        <p className="text-sm text-soft">Clock runs</p>
+        <p className="text-sm text-soft">Speed</p>
         <RadioButtons
-          name="Clock runs"
+          name="Speed"
           options={SPEEDS.map((each) => [String(each), speedWords(each)] as const)}
           value={String(speed)}
           onChange={(each) => onSpeed(Number(each))}
         />
       </div>
       <div>
-        <p className="text-sm text-soft">Let pass at once</p>
+        <p className="text-sm text-soft">Skip ahead</p>
         <div className="flex flex-wrap gap-2">
           {(isGentle ? GENTLE_SKIPS : SKIPS).map(([seconds, words]) => (
             <button
