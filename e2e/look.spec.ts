@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { axeLines, axeResults, axeViolations, type AxeScope } from './support/accessibility.js';
 import { KettleServer } from './support/kettle-server.js';
+import { SCREEN_SIZES } from './support/screen-sizes.js';
 
 let kettle: KettleServer;
 let onHeat: string;
@@ -204,15 +205,13 @@ test('what to do with a loose set: axe finds nothing and nothing is wider than i
   await page.getByRole('button', { name: 'None of these' }).click();
   await page.getByRole('button', { name: /^Too loose/ }).click();
   await expect(page.getByRole('region', { name: 'What to do' })).toBeFocused();
-  for (const [width, height] of [
-    [1280, 800],
-    [820, 1180],
-    [390, 844],
-  ] as const) {
-    await page.setViewportSize({ width, height });
+  for (const size of SCREEN_SIZES) {
+    await page.setViewportSize(size);
     // The bar of clocks is pushed sideways where it is wider; axe cannot decide about its end.
     expect(await findings({ within: 'main' })).toEqual([]);
-    await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBe(width);
+    await expect
+      .poll(() => page.evaluate(() => document.documentElement.scrollWidth))
+      .toBe(size.width);
   }
   expect(await tooLow()).toEqual([]);
 });
@@ -223,11 +222,8 @@ const TABLET = /^\/(tables|practice|rescue|kitchen\/tables)/;
 test('tables, practice and rescue on a tablet and a phone: axe finds nothing, nothing is wider than its screen', async () => {
   for (const [, path, text] of VIEWS.filter(([, to]) => TABLET.test(to()))) {
     await open(path(), text);
-    for (const [width, height] of [
-      [820, 1180],
-      [390, 844],
-    ] as const) {
-      await page.setViewportSize({ width, height });
+    for (const size of SCREEN_SIZES.slice(1)) {
+      await page.setViewportSize(size);
       // Colours are the same at any width: they were looked at above.
       const violations = await axeViolations(page, {
         within: 'main',
@@ -236,7 +232,7 @@ test('tables, practice and rescue on a tablet and a phone: axe finds nothing, no
       expect([path(), violations]).toEqual([path(), []]);
       await expect
         .poll(() => page.evaluate(() => document.documentElement.scrollWidth))
-        .toBe(width);
+        .toBe(size.width);
     }
   }
 });
@@ -293,12 +289,6 @@ test('by keyboard alone: skip link, rail, a line typed, a reading logged', async
   await expect(logged).toHaveCount(before + 1);
 });
 
-const SIZES = [
-  { width: 1280, height: 800 },
-  { width: 820, height: 1180 },
-  { width: 390, height: 844 },
-] as const;
-
 /** Names of what is not wholly between the top of the screen and the bar at its bottom. */
 const outOfView = (names: readonly string[]): Promise<string[]> =>
   page.evaluate((wanted) => {
@@ -315,7 +305,7 @@ const outOfView = (names: readonly string[]): Promise<string[]> =>
     });
   }, names);
 
-for (const size of SIZES)
+for (const size of SCREEN_SIZES)
   test(`at ${size.width}x${size.height} the readings and the six actions at Boil are in view, and what opens is too, with the focus in it`, async () => {
     await page.setViewportSize(size);
     // The same page loaded again comes back to where it was left, some time after it is drawn: so
@@ -360,7 +350,7 @@ for (const size of SIZES)
     }
   });
 
-for (const size of SIZES)
+for (const size of SCREEN_SIZES)
   test(`the big view at ${size.width}x${size.height} is read from afar: now and to go at 90 px, six targets of 96 px, all in view; Escape leaves it`, async () => {
     await page.setViewportSize(size);
     await open(`/batches/${onHeat}/boil`, 'Tap the reading');

@@ -4,6 +4,7 @@ import { SCENARIOS } from '@idle-kettle/core';
 import { cookThrough } from './support/practice-player.js';
 import { axeViolations } from './support/accessibility.js';
 import { KettleServer } from './support/kettle-server.js';
+import { SCREEN_SIZES } from './support/screen-sizes.js';
 
 let kettle: KettleServer;
 test.beforeAll(async () => {
@@ -39,12 +40,8 @@ test('every pan is cooked well and badly through its screen, and the scores diff
 
 /** Axe finds nothing on the page, and nothing of it is wider than the screen. */
 async function holdsAtThreeSizes(page: Page): Promise<void> {
-  for (const [width, height] of [
-    [1280, 800],
-    [820, 1180],
-    [390, 844],
-  ] as const) {
-    await page.setViewportSize({ width, height });
+  for (const size of SCREEN_SIZES) {
+    await page.setViewportSize(size);
     expect(await axeViolations(page)).toEqual([]);
     const [needed, there] = await page.evaluate(() => [
       document.documentElement.scrollWidth,

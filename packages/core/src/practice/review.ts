@@ -69,7 +69,7 @@ const TRY_NEXT: Readonly<Record<(typeof CHOICES)[number], (result: PracticeResul
       ? 'Next time, let it rest 5 to 10 minutes and stir, so that the fruit does not float.'
       : 'Next time, fill while it is hot: at 85 °C (185 °F) or more.',
   storage: () =>
-    'Next time, let what is in the jar and the full time of the canner decide where the jars go.',
+    'Next time, store the jars as this batch allows: on the shelf only after the full time in the canner.',
 };
 
 function costOfChoice(

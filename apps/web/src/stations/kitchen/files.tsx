@@ -1,5 +1,5 @@
 import { Download, Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import {
   LARGEST_HOUSEHOLD_MB,
   type HouseholdImport,
@@ -7,6 +7,7 @@ import {
 } from '@idle-kettle/contract';
 import { ApiProblem, request } from '../../data/api.js';
 import { forgetCursors, queryClient } from '../../data/queries.js';
+import { FileButton } from '../../ui/file-button.js';
 import { Notice } from '../../ui/notice.js';
 import { counted } from '../../ui/sentence.js';
 
@@ -80,7 +81,6 @@ export function unreadable(text: string): string | undefined {
 /** The household out to files and in again. */
 export function Files() {
   const [state, setState] = useState<State>({ is: 'idle' });
-  const chooser = useRef<HTMLInputElement>(null);
   const take = async (file: File): Promise<void> => {
     const { name } = file;
     setState({ is: 'busy', name });
@@ -146,28 +146,16 @@ export function Files() {
           </a>
         ))}
       </div>
-      <input
-        ref={chooser}
-        type="file"
+      <FileButton
+        label="File of a household"
         accept=".json,application/json"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="File of a household"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          event.target.value = '';
-          if (file) void take(file);
-        }}
-      />
-      <button
-        type="button"
-        className="btn mt-3"
-        disabled={state.is === 'busy'}
-        onClick={() => chooser.current?.click()}
+        className="mt-3"
+        isDisabled={state.is === 'busy'}
+        onChoose={([file]) => file && void take(file)}
       >
         <Upload aria-hidden="true" className="size-5" />{' '}
         {state.is === 'busy' ? `Checking ${state.name} …` : 'Import a file'}
-      </button>
+      </FileButton>
       <div aria-live="polite" className="mt-3">
         {state.is === 'in' && (
           <Notice title={`${state.name} is in`}>

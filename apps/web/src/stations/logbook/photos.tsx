@@ -14,6 +14,7 @@ import {
 } from '../../data/photos.js';
 import { newId } from '../../data/ids.js';
 import * as dates from '../../ui/dates.js';
+import { FileButton } from '../../ui/file-button.js';
 
 /** A picture on its way; `why` it did not get there. */
 interface OnItsWay {
@@ -42,7 +43,6 @@ export function Photos({
   const photos = usePhotos(batchId).data ?? [];
   const [sending, setSending] = useState<readonly OnItsWay[]>([]);
   const [open, setOpen] = useState<string>();
-  const chooser = useRef<HTMLInputElement>(null);
   const drop = (id: string): void => setSending((was) => was.filter((each) => each.id !== id));
   const send = async ({ id, file }: OnItsWay): Promise<void> => {
     setSending((was) => [...was.filter((each) => each.id !== id), { id, file }]);
@@ -120,27 +120,16 @@ export function Photos({
       )}
       {alone && (
         <>
-          <input
-            ref={chooser}
-            type="file"
-            multiple
+          <FileButton
+            label="Photos of this batch"
             accept={PHOTO_ACCEPT}
-            className="sr-only"
-            tabIndex={-1}
-            aria-label="Photos of this batch"
-            onChange={(event) => {
-              for (const file of event.target.files ?? []) void send({ id: newId(), file });
-              event.target.value = '';
-            }}
-          />
-          <button
-            type="button"
-            className="btn mt-2"
-            disabled={photos.length >= MOST_PHOTOS}
-            onClick={() => chooser.current?.click()}
+            isMultiple
+            className="mt-2"
+            isDisabled={photos.length >= MOST_PHOTOS}
+            onChoose={(files) => files.forEach((file) => void send({ id: newId(), file }))}
           >
             <ImagePlus aria-hidden="true" className="size-5" /> Add a photo
-          </button>
+          </FileButton>
           {photos.length >= MOST_PHOTOS && (
             <p className="mt-1 text-sm text-soft">
               {MOST_PHOTOS} are as many as a batch has room for.

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import type { PracticeRunView, PracticeScenarioView } from '@idle-kettle/contract';
 import { readScenario, SCENARIOS, type PracticeScenario, type Problem } from '@idle-kettle/core';
@@ -6,6 +6,7 @@ import { ApiProblem, request } from '../../data/api.js';
 import { newId } from '../../data/ids.js';
 import { useOwnScenarios } from '../../data/practice.js';
 import { keys, queryClient } from '../../data/queries.js';
+import { FileButton } from '../../ui/file-button.js';
 import { Notice } from '../../ui/notice.js';
 import { saveFile } from '../../ui/save-file.js';
 import { ScenarioCard } from './scenario-card.js';
@@ -19,7 +20,6 @@ type Import = { readonly name: string; readonly problems: readonly Problem[] };
 /** Pans of one's own: written, or given by somebody. */
 export function OwnScenarios({ runs }: { readonly runs: readonly PracticeRunView[] }) {
   const { data: own = [] } = useOwnScenarios();
-  const chooser = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<Import>();
   const read = async (file: File): Promise<void> => {
     setRefused(undefined);
@@ -49,22 +49,13 @@ export function OwnScenarios({ runs }: { readonly runs: readonly PracticeRunView
         </ul>
       )}
       <div className="mt-2 flex flex-wrap gap-2">
-        <input
-          ref={chooser}
-          type="file"
+        <FileButton
+          label="File of a practice pan"
           accept=".json,application/json"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="File of a practice pan"
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = '';
-            if (file) void read(file);
-          }}
-        />
-        <button type="button" className="btn" onClick={() => chooser.current?.click()}>
+          onChoose={([file]) => file && void read(file)}
+        >
           Import a pan
-        </button>
+        </FileButton>
         <SaveOne />
       </div>
       {refused && (

@@ -60,14 +60,14 @@ export const PLATE_WORDS: Readonly<Record<TestVerdict, string>> = {
 
 const STORED_WORDS = { shelf: 'on the shelf', fridge: 'refrigerated', freezer: 'frozen' } as const;
 const ALLOWED_WORDS = {
-  shelf: 'the shelf, once they are processed',
-  fridge: 'the refrigerator',
-  freezer: 'the freezer',
-  stop: 'none: throw away, do not taste',
+  shelf: 'Processed in full, they could stand on the shelf.',
+  fridge: 'They have to be refrigerated.',
+  freezer: 'They have to be frozen.',
+  stop: 'They have to be thrown away, untasted.',
 } as const;
 
 /** Where the jars went, beside where they may go. */
 export const storageSentence = ({ storedIn, allowed }: PracticeResult): string =>
   storedIn === allowed
-    ? `Jars ${STORED_WORDS[storedIn]}, as they may be.`
-    : `Jars ${STORED_WORDS[storedIn]}; as they were made, the storage is ${ALLOWED_WORDS[allowed]}.`;
+    ? `The jars are ${STORED_WORDS[storedIn]}, as this batch allows.`
+    : `The jars are ${STORED_WORDS[storedIn]}. ${ALLOWED_WORDS[allowed]}`;
