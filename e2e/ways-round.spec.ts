@@ -225,7 +225,7 @@ test('a row of the process tables is checked against one’s own and signed', as
   await page.goto(`${kettle.address}/kitchen/tables`);
   const tables = page.getByRole('region', { name: 'Process tables' });
   await expect(tables).toContainText('0 of 9 rows are signed');
-  await tables.getByRole('button', { name: /my table: lemon curd/ }).click();
+  await tables.getByRole('button', { name: /in my table for lemon curd/ }).click();
   await tables.getByLabel('checked against').fill('County tables, 2024, p. 3');
   await tables.getByLabel('by', { exact: true }).fill('Nell');
   await tables.getByRole('button', { name: 'Sign this row' }).click();
@@ -239,7 +239,7 @@ test('a row of the process tables is checked against one’s own and signed', as
   // Any row of the other tables too: its table says so where it is looked up.
   const others = page.getByRole('region', { name: 'The other tables' });
   await others.getByText('Jar sizes').click();
-  await others.getByRole('button', { name: 'It is the same in my table: 250 ml jar' }).click();
+  await others.getByRole('button', { name: 'It is the same in my table for 250 ml jar' }).click();
   await others.getByLabel('checked against').fill('measured with water');
   await others.getByLabel('by', { exact: true }).fill('Nell');
   await others.getByRole('button', { name: 'Sign this row' }).click();

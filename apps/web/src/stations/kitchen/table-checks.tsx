@@ -133,7 +133,7 @@ function TableRow({ row, unsigned, check }: TableRowProps) {
             onClick={() => setSigning(!signing)}
           >
             {signing ? 'Cancel' : 'It is the same in my table'}
-            <span className="sr-only">: {row.name}</span>
+            <span className="sr-only"> for {row.name}</span>
           </button>
         </p>
       )}
