@@ -129,7 +129,7 @@ test('two lids that are not down: one jar is processed again, one goes in the fr
     await story.getByRole('button', { name: 'Give…' }).click();
     await story.getByLabel('to whom, if you like').fill('the neighbours');
     await story.getByRole('button', { name: 'Give 1' }).click();
-    await expect(page.getByText('One Damson jam given away to the neighbours')).toBeVisible();
+    await expect(page.getByText('1 jar of Damson jam given away to the neighbours')).toBeVisible();
     await expect.poll(stored).toEqual(['fridge  1', 'shelf  2', 'shelf Cellar 1']);
     await page.getByRole('button', { name: 'Count', exact: true }).click();
     await page.getByLabel(/^Damson jam, 340 g jars: how many/).fill('3');

@@ -154,6 +154,30 @@ test('rescue of a loose jelly: its causes, amounts for its jars, and a note for 
   await page.getByRole('link', { name: 'Something is wrong with it' }).click();
   await page.getByRole('button', { name: 'None of these' }).click();
   await page.getByRole('button', { name: /^Too loose/ }).click();
+  // Its jars leave the shelf for the pan, and come back by one tap.
+  const inShelf = async (): Promise<number> => {
+    const lots = await kettle.get<{ batchId: string; count: number }[]>('/api/shelf');
+    return lots
+      .filter(({ batchId }) => batchId === jelly?.id)
+      .reduce((sum, { count }) => sum + count, 0);
+  };
+  const before = await inShelf();
+  await expect(
+    again.getByRole('checkbox', { name: /^Take \d+ jars? off the shelf/ }),
+  ).toBeChecked();
+  await again.getByRole('button', { name: /new batch$/ }).click();
+  await expect(
+    page.getByText(/of Redcurrant and red wine jelly taken off the shelf/),
+  ).toBeVisible();
+  await expect.poll(inShelf).toBeLessThan(before);
+  await page
+    .getByRole('region', { name: /^Notifications/ })
+    .getByRole('button', { name: 'Undo' })
+    .click();
+  await expect.poll(inShelf).toBe(before);
+  await page.goto(`${kettle.address}/rescue/${jelly?.id ?? ''}`);
+  await page.getByRole('button', { name: 'None of these' }).click();
+  await page.getByRole('button', { name: /^Too loose/ }).click();
   await jars.getByRole('radio', { name: 'Opened or eaten from' }).check();
   await expect(jars).toContainText('is not put up again');
   await expect(again).toBeHidden();

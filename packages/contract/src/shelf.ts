@@ -18,7 +18,15 @@ import { Count, Text, IfPresent } from './rules.js';
 import { JarIds } from './jar-events.js';
 
 /** Why jars left the shelf or came back to it. */
-export const MOVE_REASONS = ['put', 'eaten', 'given', 'discarded', 'counted', 'moved'] as const;
+export const MOVE_REASONS = [
+  'put',
+  'eaten',
+  'given',
+  'discarded',
+  'remade',
+  'counted',
+  'moved',
+] as const;
 export type MoveReason = (typeof MOVE_REASONS)[number];
 
 /**

@@ -5,11 +5,12 @@ import { today } from '../data/clock.js';
 import { outbox } from '../data/outbox.js';
 import { newId } from '../data/ids.js';
 import { MOVE_WORDS } from '../ui/move-words.js';
+import { counted } from '../ui/sentence.js';
 
 const UNDO_MS = 8000;
 const at = (): string => today().toISOString();
 const jars = (count: number, title: string): string =>
-  count === 1 ? `One ${title}` : `${count} ${title}`;
+  `${counted(count, 'jar')}${title === '' ? '' : ` of ${title}`}`;
 
 const move = (
   lot: LotView,
@@ -28,6 +29,27 @@ export function take(
   move(lot, -count, reason, words);
   toast(`${jars(count, lot.title)} ${MOVE_WORDS[reason]}${words.whom ? ` to ${words.whom}` : ''}`, {
     action: { label: 'Undo', onClick: () => move(lot, count, reason) },
+    duration: UNDO_MS,
+  });
+}
+
+/** Jars of a lot that are opened to be cooked again. */
+export interface OpenedJars {
+  readonly lot: LotView;
+  readonly count: number;
+}
+
+/** Jars leave the shelf for the pan they are cooked again in; one tap undoes it. */
+export function takeToRemake(opened: readonly OpenedJars[]): void {
+  for (const { lot, count } of opened) move(lot, -count, 'remade');
+  const [first] = opened;
+  if (!first) return;
+  const sum = opened.reduce((all, { count }) => all + count, 0);
+  toast(`${jars(sum, first.lot.title)} taken off the shelf`, {
+    action: {
+      label: 'Undo',
+      onClick: () => opened.forEach(({ lot, count }) => move(lot, count, 'remade')),
+    },
     duration: UNDO_MS,
   });
 }

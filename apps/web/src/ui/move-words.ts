@@ -6,6 +6,7 @@ export const MOVE_WORDS: Readonly<Record<MoveReason, string>> = {
   eaten: 'eaten',
   given: 'given away',
   discarded: 'thrown away',
+  remade: 'cooked again',
   counted: 'by the count',
   moved: 'moved',
 };

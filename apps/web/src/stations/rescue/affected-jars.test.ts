@@ -1,5 +1,5 @@
 import { fillVolume_ml, findJar, QUARTER_INCH_MM } from '@idle-kettle/core';
-import { countOf, likelyJars, spreadIn_ml } from './affected-jars.js';
+import { countOf, jarsToOpen, likelyJars, spreadIn_ml } from './affected-jars.js';
 
 const JARS = { size: 'half-pint', untilNow: 'sealed' } as const;
 
@@ -44,5 +44,34 @@ describe('the jars that are most likely meant', () => {
       count: '',
       untilNow: 'sealed',
     });
+  });
+});
+
+describe('the jars that are opened to be cooked again', () => {
+  const whole = { size: '340-g', count: 4, keptIn: null, partFill: null } as const;
+  const begun = { ...whole, count: 1, partFill: 0.5, keptIn: 'fridge' } as const;
+  const asked = { size: '340-g', count: '4', untilNow: 'sealed' } as const;
+  const opened = (
+    lots: Parameters<typeof jarsToOpen>[0],
+    wanted: number,
+    jars: Parameters<typeof jarsToOpen>[1] = asked,
+  ): number[] => jarsToOpen(lots, jars, wanted).map(({ count }) => count);
+  test('are as many as are cooked, and no more than there are', () => {
+    expect(opened([whole], 3)).toEqual([3]);
+    expect(opened([whole], 3.5)).toEqual([4]);
+    expect(opened([whole], 9)).toEqual([4]);
+    expect(opened([whole, { ...whole, count: 2 }], 5)).toEqual([4, 1]);
+  });
+  test('are whole ones first, then begun ones', () => {
+    const part = { ...whole, count: 1, partFill: 0.5 };
+    expect(jarsToOpen([part, whole], asked, 4.5)).toEqual([
+      { lot: whole, count: 4 },
+      { lot: part, count: 1 },
+    ]);
+    expect(opened([part, whole], 4)).toEqual([4]);
+  });
+  test('are of that size, stored as was said', () => {
+    expect(opened([{ ...whole, size: 'pint' }, begun], 2)).toEqual([]);
+    expect(opened([whole, begun], 0.5, { ...asked, untilNow: 'refrigerated' })).toEqual([1]);
   });
 });

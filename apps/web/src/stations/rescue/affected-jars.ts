@@ -41,6 +41,37 @@ const UNTIL_NOW: Readonly<Record<string, JarsUntilNow>> = {
   freezer: 'refrigerated',
 };
 
+/** Jars that are opened for part of a jar more than whole ones hold: less than this is in what was typed. */
+const NEXT_TO_NONE = 0.05;
+
+/**
+ * Jars of a shelf that are opened to cook so much again: whole ones first, then begun ones.
+ *
+ * @param wanted how many jars' worth
+ */
+export function jarsToOpen<Lot extends Pick<LotView, 'size' | 'count' | 'keptIn' | 'partFill'>>(
+  lots: readonly Lot[],
+  { size, untilNow }: AffectedJars,
+  wanted: number,
+): readonly { readonly lot: Lot; readonly count: number }[] {
+  const fitting = lots
+    .filter(
+      (lot) =>
+        lot.count > 0 &&
+        lot.size === size &&
+        (UNTIL_NOW[lot.keptIn ?? ''] ?? 'sealed') === untilNow,
+    )
+    .toSorted((a, b) => (b.partFill ?? 1) - (a.partFill ?? 1));
+  let left = wanted;
+  return fitting.flatMap((lot) => {
+    const fill = lot.partFill ?? 1;
+    const count = Math.min(lot.count, Math.ceil(left / fill - NEXT_TO_NONE));
+    if (count <= 0) return [];
+    left -= count * fill;
+    return [{ lot, count }];
+  });
+}
+
 /**
  * What is most likely meant: all jars of the batch that are left, as they are kept.
  *

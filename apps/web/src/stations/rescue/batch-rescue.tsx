@@ -35,7 +35,7 @@ export function BatchRescue({ id }: { readonly id: string }) {
       </p>
       <Findings
         kind={document.kind}
-        batch={{ id, document, boil, formulaId }}
+        batch={{ id, document, boil, formulaId, lots }}
         likely={likelyJars(
           lots,
           document.jars.map(({ size }) => size),

@@ -26,7 +26,7 @@ export function Findings({ kind, batch, likely = likelyJars([], []) }: FindingsP
   const [sign, setSign] = useState<SignCode>();
   const [jars, setJars] = useState(likely);
   const [stored, setStored] = useState<StoredWhere>({});
-  const { record, diagnosis, advice, spread_ml, starterOf } = useRescue({
+  const { record, diagnosis, advice, spread_ml, startOf } = useRescue({
     kind,
     batch,
     sign,
@@ -56,7 +56,7 @@ export function Findings({ kind, batch, likely = likelyJars([], []) }: FindingsP
                 spread_ml={spread_ml}
                 solidsPercent={record?.made.outcome.solids ?? USUAL_SOLIDS}
                 keeping={record?.keeping}
-                starterOf={starterOf}
+                startOf={startOf}
               />
             )}
           </div>

@@ -1,4 +1,4 @@
-import type { FormulaBody } from '@idle-kettle/contract';
+import type { FormulaBody, LotView } from '@idle-kettle/contract';
 import type { Boil } from '@idle-kettle/core';
 
 /** A batch of which there is a record. */
@@ -7,4 +7,6 @@ export interface RecordedBatch {
   readonly document: FormulaBody;
   readonly boil: Boil;
   readonly formulaId: string | null;
+  /** Its jars on the shelf. */
+  readonly lots: readonly LotView[];
 }

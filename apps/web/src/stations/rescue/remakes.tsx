@@ -9,7 +9,8 @@ import {
 } from '@idle-kettle/core';
 import { nameOfLine } from '../../batch/line-edit.js';
 import { RadioButtons } from '../../ui/radio-buttons.js';
-import { capital } from '../../ui/sentence.js';
+import { capital, counted } from '../../ui/sentence.js';
+import type { RemakeStart, StartOf } from './use-rescue.js';
 
 const WAY_WORDS: Readonly<Record<RemakeWay, string>> = {
   powdered: 'With powdered pectin',
@@ -22,12 +23,11 @@ interface RemakesProps {
   readonly spread_ml: number;
   readonly solidsPercent: number;
   readonly keeping: Keeping | undefined;
-  /** Starts it as a batch of its own; undefined where its record does not allow it. */
-  readonly starterOf: (way: RemakeWay) => (() => void) | undefined;
+  readonly startOf: StartOf;
 }
 
 /** The published remakes for these jars, and for one cup to try it with. */
-export function Remakes({ spread_ml, solidsPercent, keeping, starterOf }: RemakesProps) {
+export function Remakes({ spread_ml, solidsPercent, keeping, startOf }: RemakesProps) {
   const ways = remakesOf(spread_ml, solidsPercent);
   const [chosen, setChosen] = useState<RemakeWay>();
   const remake = ways.find(({ way }) => way === chosen) ?? ways[0];
@@ -51,11 +51,7 @@ export function Remakes({ spread_ml, solidsPercent, keeping, starterOf }: Remake
         ))}
       </ol>
       <AfterFilling keeping={keeping} />
-      <Start
-        batches={remake.batches}
-        onStart={starterOf(remake.way)}
-        hasRecord={keeping !== undefined}
-      />
+      <Start batches={remake.batches} how={startOf(remake)} hasRecord={keeping !== undefined} />
       <p className="mt-2 text-sm text-soft">Source: {remake.source}.</p>
     </section>
   );
@@ -129,21 +125,41 @@ function AfterFilling({ keeping }: { readonly keeping: Keeping | undefined }) {
 
 interface StartProps {
   readonly batches: number;
-  readonly onStart: (() => void) | undefined;
+  /** Undefined where its record does not allow it. */
+  readonly how: RemakeStart | undefined;
   readonly hasRecord: boolean;
 }
 
 /** Makes a batch of it, with its own balance, steps and storage. */
-function Start({ batches, onStart, hasRecord }: StartProps) {
-  if (onStart)
-    return (
-      <button type="button" className="btn btn-primary mt-3 w-full" onClick={onStart}>
+function Start({ batches, how, hasRecord }: StartProps) {
+  const [takesJarsOff, setTakesJarsOff] = useState(true);
+  if (!how)
+    return hasRecord ? (
+      <p className="mt-3 text-soft">
+        It cannot be a batch of its own: something that went into it is not understood.
+      </p>
+    ) : null;
+  const opened = how.opens.reduce((sum, { count }) => sum + count, 0);
+  return (
+    <>
+      {opened > 0 && (
+        <label className="mt-3 flex min-h-[44px] cursor-pointer items-center gap-3">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={takesJarsOff}
+            onChange={({ target }) => setTakesJarsOff(target.checked)}
+          />
+          Take {counted(opened, 'jar')} off the shelf: opened for this batch
+        </label>
+      )}
+      <button
+        type="button"
+        className="btn btn-primary mt-3 w-full"
+        onClick={() => how.start(takesJarsOff)}
+      >
         {batches > 1 ? `Start one of the ${batches} as a new batch` : 'Start it as a new batch'}
       </button>
-    );
-  return hasRecord ? (
-    <p className="mt-3 text-soft">
-      It cannot be a batch of its own: something that went into it is not understood.
-    </p>
-  ) : null;
+    </>
+  );
 }

@@ -8,17 +8,18 @@ import {
   type BatchRecord,
   type Diagnosis,
   type Kind,
-  type RemakeWay,
+  type Remake,
   type RescueAdvice,
   type SignCode,
   type StoredWhere,
 } from '@idle-kettle/core';
 import type { FormulaBody } from '@idle-kettle/contract';
+import { takeToRemake, type OpenedJars } from '../../batch/jar-moves.js';
 import { useNewBatch } from '../../batch/new-batch.js';
 import { now } from '../../data/clock.js';
 import { logEvent } from '../../data/log-event.js';
 import { useFormats, usePreferences } from '../../ui/preferences.js';
-import { countOf, spreadIn_ml, type AffectedJars } from './affected-jars.js';
+import { countOf, jarsToOpen, spreadIn_ml, type AffectedJars } from './affected-jars.js';
 import type { RecordedBatch } from './recorded-batch.js';
 
 interface Asked {
@@ -38,9 +39,18 @@ interface Found {
   readonly advice: RescueAdvice | undefined;
   /** What the jars hold, ml; undefined while they are not counted. */
   readonly spread_ml: number | undefined;
-  /** Starts the remake as a batch; undefined where its record does not allow it. */
-  readonly starterOf: (way: RemakeWay) => (() => void) | undefined;
+  readonly startOf: StartOf;
 }
+
+/** A remake that can be started as a batch. */
+export interface RemakeStart {
+  /** Jars on the shelf that are opened for it. */
+  readonly opens: readonly OpenedJars[];
+  readonly start: (takesJarsOff: boolean) => void;
+}
+
+/** How a remake starts as a batch; undefined where its record does not allow it. */
+export type StartOf = (remake: Pick<Remake, 'way' | 'batches'>) => RemakeStart | undefined;
 
 /** Why it came out so, what to do, and the remake as a batch. */
 export function useRescue({ kind, batch, sign, jars, stored }: Asked): Found {
@@ -55,17 +65,19 @@ export function useRescue({ kind, batch, sign, jars, stored }: Asked): Found {
   );
   const count = countOf(jars);
   const spread_ml = count === undefined ? undefined : spreadIn_ml(jars, count, kitchen.jars);
-  const starterOf = (way: RemakeWay): (() => void) | undefined => {
-    if (!record || !batch || spread_ml === undefined) return undefined;
-    const order = { batch: batch.id, way, spread_ml, size: jars.size };
-    const document = remakeDocument(record, order);
-    return (
-      document &&
-      (() => {
+  const startOf: StartOf = ({ way, batches }) => {
+    if (!record || !batch || count === undefined || spread_ml === undefined) return undefined;
+    const document = remakeDocument(record, { batch: batch.id, way, spread_ml, size: jars.size });
+    if (!document) return undefined;
+    const opens = jarsToOpen(batch.lots, jars, count / batches);
+    return {
+      opens,
+      start: (takesJarsOff) => {
         logEvent(batch.id, 'note', { text: `Cooked again as “${document.title}”` });
+        if (takesJarsOff) takeToRemake(opens);
         void newBatch({ document: document as FormulaBody });
-      })
-    );
+      },
+    };
   };
   return {
     record,
@@ -84,6 +96,6 @@ export function useRescue({ kind, batch, sign, jars, stored }: Asked): Found {
         }),
       }),
     spread_ml,
-    starterOf,
+    startOf,
   };
 }

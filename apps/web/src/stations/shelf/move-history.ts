@@ -12,6 +12,7 @@ const CAN_GO_BACK: ReadonlySet<MoveView['reason']> = new Set([
   'eaten',
   'given',
   'discarded',
+  'remade',
   'counted',
 ]);
 
