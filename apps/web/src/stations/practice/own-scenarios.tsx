@@ -56,7 +56,7 @@ export function OwnScenarios({ runs }: { readonly runs: readonly PracticeRunView
         >
           Import a pan
         </FileButton>
-        <SaveOne />
+        <ExportOne />
       </div>
       {refused && (
         <div className="mt-3">
@@ -118,7 +118,7 @@ async function importScenario(text: string): Promise<readonly Problem[]> {
 }
 
 /** One of the pans that ship, as a file to begin with. */
-function SaveOne() {
+function ExportOne() {
   return (
     <select
       aria-label="Export a pan"

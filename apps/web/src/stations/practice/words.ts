@@ -61,8 +61,8 @@ export const PLATE_WORDS: Readonly<Record<TestVerdict, string>> = {
 const STORED_WORDS = { shelf: 'on the shelf', fridge: 'refrigerated', freezer: 'frozen' } as const;
 const ALLOWED_WORDS = {
   shelf: 'Processed in full, they could stand on the shelf.',
-  fridge: 'They have to be refrigerated.',
-  freezer: 'They have to be frozen.',
+  fridge: 'They belong in the refrigerator.',
+  freezer: 'They belong in the freezer.',
   stop: 'They have to be thrown away, untasted.',
 } as const;
 
