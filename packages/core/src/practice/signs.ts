@@ -88,7 +88,7 @@ const SIGN_RULES: Readonly<Record<Sensed, readonly SignRule[]>> = {
       code: 'deep',
       applies: ({ solids }) => solids > 0.55,
       says: 'deep and clear',
-      means: 'most of the water is gone',
+      means: 'much of the water is gone',
     },
     {
       code: 'bright',

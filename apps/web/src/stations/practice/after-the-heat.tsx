@@ -9,6 +9,9 @@ interface AfterTheHeatProps {
   readonly onAct: (deed: Deed) => void;
 }
 
+/** What has just come off the boil burns: it is at least as hot as this, C. Common practice. */
+const BURNS_C = 90;
+
 /** Off the heat: resting, filling, the canner, and where the jars go. */
 export function AfterTheHeat({ view, onAct }: AfterTheHeatProps) {
   const { temperature } = useFormats();
@@ -19,7 +22,7 @@ export function AfterTheHeat({ view, onAct }: AfterTheHeatProps) {
           <h2 className="text-xl">Off the heat</h2>
           <p className="text-soft">
             It has rested {clock(view.rested_s * 1000)}. Stir it, and fill clean hot jars while it
-            is hot. It is over {temperature(90)} and sticks: keep children away, and use a wide
+            is hot. It is over {temperature(BURNS_C)} and sticks: keep children away, and use a wide
             funnel.
           </p>
           <button

@@ -40,9 +40,11 @@ const UNTIL_NOW: Readonly<Record<string, JarsUntilNow>> = {
   fridge: 'refrigerated',
   freezer: 'refrigerated',
 };
+const untilNowOf = ({ keptIn }: Pick<LotView, 'keptIn'>): JarsUntilNow =>
+  UNTIL_NOW[keptIn ?? ''] ?? 'sealed';
 
-/** Jars that are opened for part of a jar more than whole ones hold: less than this is in what was typed. */
-const NEXT_TO_NONE = 0.05;
+/** No further jar is opened for less than this share of it. A choice of ours. */
+const NOT_WORTH_A_JAR = 0.05;
 
 /**
  * Jars of a shelf that are opened to cook so much again: whole ones first, then begun ones.
@@ -55,17 +57,12 @@ export function jarsToOpen<Lot extends Pick<LotView, 'size' | 'count' | 'keptIn'
   wanted: number,
 ): readonly { readonly lot: Lot; readonly count: number }[] {
   const fitting = lots
-    .filter(
-      (lot) =>
-        lot.count > 0 &&
-        lot.size === size &&
-        (UNTIL_NOW[lot.keptIn ?? ''] ?? 'sealed') === untilNow,
-    )
+    .filter((lot) => lot.count > 0 && lot.size === size && untilNowOf(lot) === untilNow)
     .toSorted((a, b) => (b.partFill ?? 1) - (a.partFill ?? 1));
   let left = wanted;
   return fitting.flatMap((lot) => {
     const fill = lot.partFill ?? 1;
-    const count = Math.min(lot.count, Math.ceil(left / fill - NEXT_TO_NONE));
+    const count = Math.min(lot.count, Math.ceil(left / fill - NOT_WORTH_A_JAR));
     if (count <= 0) return [];
     left -= count * fill;
     return [{ lot, count }];
@@ -88,6 +85,6 @@ export function likelyJars(
   return {
     size: most.size,
     count: String(same.reduce((sum, { count, partFill }) => sum + count * (partFill ?? 1), 0)),
-    untilNow: UNTIL_NOW[most.keptIn ?? ''] ?? 'sealed',
+    untilNow: untilNowOf(most),
   };
 }
