@@ -63,7 +63,9 @@ export class Evening {
     const wanted = (await this.now()) - PROBE_SPEAKS_MS;
     while (this.heard.at < wanted) {
       if (performance.now() - from > HEARD_WITHIN_MS)
-        throw new Error(`nothing was heard of the instruments for ${HEARD_WITHIN_MS / 1000} s`);
+        throw new Error(
+          `nothing was heard of the instruments for ${HEARD_WITHIN_MS / 1000} s; the last reading is ${(wanted - this.heard.at) / 1000} s older than is waited for`,
+        );
       await this.page.waitForTimeout(20);
     }
     // What it makes of that takes it about as long again.
