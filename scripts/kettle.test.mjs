@@ -196,20 +196,136 @@ test('everything goes to a file while it runs, and comes back from it; what is n
   await again.ended;
 });
 
-test('what is no backup of ours is not restored, whatever else is in it', async () => {
+/** Touched by whatever of a crafted backup gets to run a program of the operating system. */
+const MARK = join(data, 'a-program-ran');
+const RUN = `COPY (SELECT 1) TO PROGRAM 'touch ${MARK}'`;
+/** A function of this length in a dump can be written over in place. */
+const ROOM = 'x'.repeat(400);
+
+/** Comes back as it is: it is a name. */
+const ONLY_DATA = 'words that are commands elsewhere';
+
+/**
+ * What somebody may put into a database before it is dumped: as the superuser they are at home.
+ * `over` is written over the definition of a function in the dump itself, as no tool would.
+ */
+const CRAFTED = {
+  'a function that runs a program': {
+    sql: `CREATE FUNCTION run_it() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN ${RUN}; RETURN NEW; END $$`,
+  },
+  'a trigger of it on every row': {
+    sql: `CREATE FUNCTION run_it() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN ${RUN}; RETURN NEW; END $$;
+      CREATE TRIGGER run_it BEFORE INSERT ON batches FOR EACH ROW EXECUTE FUNCTION run_it()`,
+  },
+  'an operator that stands in for a built-in one': {
+    sql: `CREATE FUNCTION run_it(name, name) RETURNS boolean LANGUAGE plpgsql AS $$ BEGIN ${RUN}; RETURN true; END $$;
+      CREATE OPERATOR = (FUNCTION = run_it, LEFTARG = name, RIGHTARG = name)`,
+  },
+  'an event trigger': {
+    sql: `CREATE FUNCTION run_it() RETURNS event_trigger LANGUAGE plpgsql AS $$ BEGIN ${RUN}; END $$;
+      CREATE EVENT TRIGGER run_it ON ddl_command_end EXECUTE FUNCTION run_it()`,
+  },
+  'a view with a rule': {
+    sql: `CREATE VIEW more AS SELECT 1 AS one; CREATE RULE more AS ON INSERT TO more DO INSTEAD SELECT pg_sleep(0)`,
+  },
+  'a rule on a table': {
+    sql: 'CREATE RULE more AS ON INSERT TO batches DO ALSO SELECT pg_sleep(0)',
+  },
+  'a cast': {
+    sql: `CREATE FUNCTION run_it(json) RETURNS point LANGUAGE plpgsql AS $$ BEGIN ${RUN}; RETURN '(1,1)'; END $$;
+      CREATE CAST (json AS point) WITH FUNCTION run_it(json) AS ASSIGNMENT`,
+  },
+  'an extension': { sql: 'CREATE EXTENSION citext' },
+  'a large object': { sql: `SELECT lo_from_bytea(0, 'damson')` },
+  'a schema': { sql: 'CREATE SCHEMA more; CREATE TABLE more.thing (id int)' },
+  'a table whose name is a path': { sql: 'CREATE TABLE "../../etc/cron.d/run" (id int)' },
+  [ONLY_DATA]: {
+    sql: `UPDATE batches SET title = E'\\\\! touch ${MARK}\n\\\\.\n\\\\i /etc/passwd' WHERE id = (SELECT id FROM batches ORDER BY id LIMIT 1)`,
+  },
+  'the end of its transaction, and another': {
+    over: `COMMIT; DROP DATABASE IF EXISTS kettle; CREATE TABLE public.was_here (id int); INSERT INTO public.migrations VALUES ('9999')`,
+  },
+  'a program at once': { over: `${RUN};` },
+  'a flood': {
+    over: `CREATE TABLE public.flood (x text); ALTER TABLE public.flood ALTER x SET STORAGE EXTERNAL; INSERT INTO public.flood SELECT repeat(md5(i::text), 300) FROM generate_series(1, 1000000) AS i;`,
+  },
+};
+
+test('a crafted backup of before is refused with nothing changed, or is only data', async (t) => {
   const first = begin('start');
   await first.ready;
-  const file = join(data, 'more.backup');
-  const sql = (text) =>
-    spawnSync(join(postgresBin(), 'psql'), ['--no-psqlrc', '-qc', text], { env: asRole() });
-  assert.equal(sql('CREATE SCHEMA more; CREATE TABLE more.thing (id int)').status, 0);
-  assert.equal(once(['backup', file]).status, 0);
-  sql('DROP SCHEMA more CASCADE');
-  once(['stop']);
+  const bin = postgresBin();
+  const admin = {
+    ...asRole(),
+    PGUSER: 'kettle_admin',
+    PGPASSWORD: readFileSync(join(data, 'postgres-password-kettle_admin'), 'utf8').trim(),
+  };
+  const run = (program, args, more = {}) => {
+    const { status, stdout, stderr } = spawnSync(join(bin, program), args, {
+      env: { ...admin, ...more },
+      encoding: 'utf8',
+    });
+    assert.equal(status, 0, stderr);
+    return stdout;
+  };
+  const sql = (text, more) => run('psql', ['--no-psqlrc', '-Atqc', text], more);
+  /** Everything a person would miss. */
+  const household = () =>
+    sql(`SELECT (SELECT md5(string_agg(title || document, '' ORDER BY id)) FROM batches),
+      (SELECT count(*) FROM batch_events), (SELECT sum(change) FROM shelf_moves),
+      (SELECT count(*) FROM pg_class WHERE relnamespace = 'public'::regnamespace)`);
+  const before = household();
+  const whole = join(data, 'whole.dump');
+  run('pg_dump', ['-Fc', '--no-owner', '-f', whole]);
+  const files = Object.entries(CRAFTED).map(([name, { sql: made, over }], i) => {
+    const file = join(data, `crafted-${i}.backup`);
+    sql('DROP DATABASE IF EXISTS crafted');
+    sql('CREATE DATABASE crafted');
+    run('pg_restore', ['--no-owner', '-d', 'crafted', whole]);
+    const replaced = `CREATE FUNCTION public.room() RETURNS text
+    LANGUAGE sql
+    AS $$ SELECT '${ROOM}' $$;`;
+    sql(made ?? replaced, { PGDATABASE: 'crafted' });
+    run('pg_dump', ['-Fc', '--no-owner', '--no-privileges', '-f', file, 'crafted']);
+    if (over !== undefined) {
+      const bytes = readFileSync(file);
+      const at = bytes.indexOf(replaced);
+      assert.ok(at > 0, 'the function is not in the dump as it was written');
+      bytes.write(over.padEnd(replaced.length), at);
+      writeFileSync(file, bytes);
+    }
+    return [name, file];
+  });
+  sql('DROP DATABASE crafted');
+  // PostgreSQL stays while somebody uses it; the server must not run.
+  const ticks = readFileSync('/proc/self/stat', 'utf8').replace(/.*\) /, '').split(' ')[19];
+  writeFileSync(join(data, 'postgres-users', String(process.pid)), `${ticks}\n`);
+  process.kill(Number(readFileSync(join(data, 'server.pid'), 'utf8').split('\n')[0]), 'SIGTERM');
   await first.ended;
-  const refused = once(['restore', file]);
-  assert.notEqual(refused.status, 0);
-  assert.match(refused.stderr, /holds what no backup of Idle Kettle does: .*SCHEMA - more/);
+  const there = `SELECT count(*) FROM pg_class WHERE relname IN ('was_here', 'flood', 'more', 'thing')
+    UNION ALL SELECT count(*) FROM pg_proc WHERE proname = 'run_it'`;
+  for (const [name, file] of files)
+    await t.test(name, () => {
+      const { status, stderr } = once(['restore', file]);
+      if (status !== 0) assert.match(stderr, /[Nn]othing was changed/);
+      else if (name !== ONLY_DATA) assert.equal(household(), before, stderr);
+      assert.equal(sql(there), '0\n0\n');
+      assert.equal(existsSync(MARK), false, 'it has run a program');
+      // From the same household again.
+      if (name === ONLY_DATA) assert.equal(once(['restore', whole]).status, 0);
+      assert.equal(household(), before);
+    });
+  const again = begin('start');
+  await again.ready;
+  assert.equal(await batches(), DEMO_BATCHES);
+  rmSync(join(data, 'postgres-users', String(process.pid)));
+  once(['stop']);
+  await again.ended;
+  assert.equal(existsSync(MARK), false, 'it has run a program');
+  assert.equal(
+    readdirSync(tmpdir()).some((name) => name.startsWith('kettle-scratch')),
+    false,
+  );
 });
 
 test('the role of the server may do nothing but its own, and its password is in files for their owner', async () => {

@@ -92,10 +92,12 @@ create_cluster() {
 }
 
 # as_role ROLE DATABASE [OPTION...]: SQL from standard input. No password is on a command line, where anybody reads it.
+# Only PostgreSQL's own is found by a name without its schema: what lies in "public" may be somebody else's, and must not
+# stand in for a built-in function or operator where the administrator asks. It goes before what a database sets for itself.
 as_role() {
   local role="$1" database="$2"
   shift 2
-  PGHOST=127.0.0.1 PGPORT="$PG_PORT" PGUSER="$role" PGPASSWORD="$(secret_of "$role")" PGDATABASE="$database" \
+  PGOPTIONS="-c search_path=pg_catalog" PGHOST=127.0.0.1 PGPORT="$PG_PORT" PGUSER="$role" PGPASSWORD="$(secret_of "$role")" PGDATABASE="$database" \
     "$PG_BIN/psql" --no-psqlrc --no-align --tuples-only --quiet --set=ON_ERROR_STOP=1 "$@"
 }
 
@@ -150,18 +152,24 @@ ensure_database() {
   } | as_role "$ADMIN_ROLE" postgres || die "the database $1 could not be given to $2"
   as_role "$ADMIN_ROLE" "$1" <<SQL
 DO \$\$
-DECLARE statement text;
+DECLARE statement pg_catalog.text;
 BEGIN
   FOR statement IN
-    SELECT format('ALTER %s %s OWNER TO $2', CASE relkind WHEN 'v' THEN 'VIEW' WHEN 'S' THEN 'SEQUENCE' ELSE 'TABLE' END, oid::regclass)
-    FROM pg_class
-    WHERE relnamespace = 'public'::regnamespace AND relkind IN ('r', 'p', 'v', 'S') AND relowner <> '$2'::regrole
-      AND NOT EXISTS (SELECT FROM pg_depend WHERE objid = pg_class.oid AND deptype IN ('a', 'i', 'e') AND classid = 'pg_class'::regclass)
+    SELECT pg_catalog.format('ALTER %s %s OWNER TO $2',
+      CASE WHEN relkind OPERATOR(pg_catalog.=) 'v' THEN 'VIEW' WHEN relkind OPERATOR(pg_catalog.=) 'S' THEN 'SEQUENCE' ELSE 'TABLE' END,
+      oid::pg_catalog.regclass)
+    FROM pg_catalog.pg_class
+    WHERE relnamespace OPERATOR(pg_catalog.=) 'public'::pg_catalog.regnamespace
+      AND relkind OPERATOR(pg_catalog.=) ANY ('{r,p,v,S}'::pg_catalog."char"[]) AND relowner OPERATOR(pg_catalog.<>) '$2'::pg_catalog.regrole
+      AND NOT EXISTS (SELECT FROM pg_catalog.pg_depend
+        WHERE objid OPERATOR(pg_catalog.=) pg_class.oid AND deptype OPERATOR(pg_catalog.=) ANY ('{a,i,e}'::pg_catalog."char"[])
+          AND classid OPERATOR(pg_catalog.=) 'pg_catalog.pg_class'::pg_catalog.regclass)
     UNION ALL
-    SELECT format('ALTER ROUTINE %s OWNER TO $2', oid::regprocedure)
-    FROM pg_proc
-    WHERE pronamespace = 'public'::regnamespace AND proowner <> '$2'::regrole
-      AND NOT EXISTS (SELECT FROM pg_depend WHERE objid = pg_proc.oid AND deptype = 'e')
+    SELECT pg_catalog.format('ALTER ROUTINE %s OWNER TO $2', oid::pg_catalog.regprocedure)
+    FROM pg_catalog.pg_proc
+    WHERE pronamespace OPERATOR(pg_catalog.=) 'public'::pg_catalog.regnamespace AND proowner OPERATOR(pg_catalog.<>) '$2'::pg_catalog.regrole
+      AND NOT EXISTS (SELECT FROM pg_catalog.pg_depend
+        WHERE objid OPERATOR(pg_catalog.=) pg_proc.oid AND deptype OPERATOR(pg_catalog.=) 'e'::pg_catalog."char")
   LOOP
     EXECUTE statement;
   END LOOP;

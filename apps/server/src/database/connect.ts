@@ -18,12 +18,26 @@ export const connectionOptions: SequelizeOptions = {
   define: { underscored: true },
 };
 
+/** Options of connections that look in a schema first. */
+function optionsFor(schema: string | undefined): SequelizeOptions {
+  if (schema === undefined) return connectionOptions;
+  const { options, ...others } = connectionOptions.dialectOptions as { options: string };
+  const path = `${options} -c search_path=${schema},public`;
+  return { ...connectionOptions, dialectOptions: { ...others, options: path } };
+}
+
 /**
  * Waits for the database to answer, then hands over a connection.
+ *
+ * @param schema where names without one are looked for first; the role's own choice unless given
  * @throws the last error after `patience_ms`
  */
-export async function connect(databaseUrl: string, patience_ms = 20_000): Promise<Sequelize> {
-  const sequelize = new Sequelize(databaseUrl, connectionOptions);
+export async function connect(
+  databaseUrl: string,
+  patience_ms = 20_000,
+  schema?: string,
+): Promise<Sequelize> {
+  const sequelize = new Sequelize(databaseUrl, optionsFor(schema));
   const until = Date.now() + patience_ms;
   for (;;) {
     try {
