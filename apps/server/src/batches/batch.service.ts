@@ -8,7 +8,6 @@ import { saveDocument } from '../database/save-document.js';
 import { Clock } from '../clock/clock.js';
 import { HouseholdService } from '../households/household.service.js';
 import { notFound, ProblemException } from '../http/problem.filter.js';
-import { BatchEventRow } from './batch-event.model.js';
 import { Batch } from './batch.model.js';
 import { EventLogService } from './event-log.service.js';
 import { lastReadingOf } from './summaries.js';
@@ -17,7 +16,11 @@ import { holdBatch, wasRemoved } from './unknown-batch.js';
 import { likeOf } from '../database/like.js';
 
 /** Events of a batch that has only been planned. */
-const ONLY_PLANNED: ReadonlySet<string> = new Set(['planned', 'step', 'undo']);
+const ONLY_PLANNED = ['planned', 'step', 'undo'];
+const HISTORY = `
+  SELECT EXISTS (SELECT FROM batch_events WHERE batch_id = :batchId AND type NOT IN (:planning)) AS "hasBoiled",
+    (SELECT coalesce(sum(change), 0)::int FROM shelf_moves
+      WHERE lot_id IN (SELECT id FROM shelf_lots WHERE batch_id = :batchId)) AS jars`;
 
 /** Batches a list shows; older ones wait for the logbook. */
 const LISTED = 100;
@@ -63,7 +66,6 @@ const KEEP_AS_FILLED = `
 export class BatchService {
   constructor(
     @InjectModel(Batch) private readonly batches: typeof Batch,
-    @InjectModel(BatchEventRow) private readonly events: typeof BatchEventRow,
     @InjectConnection() private readonly sequelize: Sequelize,
     private readonly log: EventLogService,
     private readonly summaries: SummaryCacheService,
@@ -128,15 +130,15 @@ export class BatchService {
       if (removedAt !== null) throw wasRemoved();
     };
     return view(
-      await saveDocument(
-        this.batches,
+      await saveDocument({
+        model: this.batches,
         id,
         householdId,
-        body,
+        sent: body,
         extra,
         view,
-        () => Promise.resolve(),
-        (batch, transaction) =>
+        refuse: refuseRemoved,
+        beforehand: (batch, transaction) =>
           this.sequelize.query(KEEP_AS_FILLED, {
             replacements: {
               id: batch.id,
@@ -146,8 +148,7 @@ export class BatchService {
             type: QueryTypes.INSERT,
             transaction,
           }),
-        refuseRemoved,
-      ),
+      }),
     );
   }
 
@@ -174,18 +175,13 @@ export class BatchService {
 
   /** @throws ProblemException where a batch has jars, or was ever on the heat */
   private async refuseHistory(id: string, transaction: Transaction): Promise<void> {
-    const events = await this.events.findAll({
-      where: { batchId: id },
-      attributes: ['type'],
-      transaction,
-    });
-    const jars = await this.jarsOf(id);
+    const { jars, hasBoiled } = await this.historyOf(id, transaction);
     if (jars > 0)
       throw new ProblemException(
         'not-now',
         `${jars} ${jars === 1 ? 'jar' : 'jars'} of this batch ${jars === 1 ? 'is' : 'are'} on the shelf; eat, give or throw ${jars === 1 ? 'it' : 'them'} out first`,
       );
-    if (events.some(({ type }) => !ONLY_PLANNED.has(type)))
+    if (hasBoiled)
       throw new ProblemException(
         'not-now',
         'this batch has been boiled, so it stays in the log; only a batch that was never started can be removed',
@@ -199,13 +195,17 @@ export class BatchService {
     await holdBatch(this.sequelize, id, await this.households.current(), transaction);
   }
 
-  /** How many of its jars are still there. */
-  private async jarsOf(id: string): Promise<number> {
-    const [found] = await this.sequelize.query<{ count: number }>(
-      'SELECT coalesce(sum(change), 0)::int AS count FROM shelf_moves JOIN shelf_lots lot ON lot.id = lot_id WHERE lot.batch_id = :id',
-      { replacements: { id }, type: QueryTypes.SELECT },
-    );
-    return found?.count ?? 0;
+  /** How many of its jars are still there, and whether more than planning was logged of it. */
+  private async historyOf(
+    batchId: string,
+    transaction: Transaction,
+  ): Promise<{ jars: number; hasBoiled: boolean }> {
+    const [found] = await this.sequelize.query<{ jars: number; hasBoiled: boolean }>(HISTORY, {
+      replacements: { batchId, planning: ONLY_PLANNED },
+      type: QueryTypes.SELECT,
+      transaction,
+    });
+    return found ?? { jars: 0, hasBoiled: false };
   }
 
   private async find(id: string): Promise<Batch> {

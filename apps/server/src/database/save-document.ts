@@ -15,27 +15,41 @@ export interface Revisioned {
 
 type InTransaction<M> = (row: M, transaction: Transaction) => Promise<unknown>;
 
+export interface SavedDocument<M extends Model & Revisioned> {
+  readonly model: ModelCtor<M>;
+  readonly id: string;
+  readonly householdId: string;
+  /** The document, and the revision it was based on. */
+  readonly sent: SaveDocument;
+  /** Further columns to set. @default none */
+  readonly extra?: Partial<Attributes<M>>;
+  /** What is stored, as it is told after a conflict. */
+  readonly view: (row: M) => unknown;
+  /** Throws where a document that is there is not to be changed. @default never */
+  readonly refuse?: (row: M) => void;
+  /** Runs in the same transaction before a document that is there is changed. @default nothing */
+  readonly beforehand?: InTransaction<M>;
+  /** Runs in it when something was changed. @default nothing */
+  readonly afterwards?: InTransaction<M>;
+}
+
 /**
  * Creates or updates a document. Sending the same document again changes nothing; sending one that
  * was based on an older revision is a conflict, answered with what is stored.
  *
- * @param afterwards runs in the same transaction when something was changed
- * @param beforehand runs in it before a document that is there already is changed
- * @param refuse throws where a document that is there is not to be changed
- *
  * @throws ProblemException 409 with `current`, 404 when the id belongs to another household
  */
-export async function saveDocument<M extends Model & Revisioned>(
-  model: ModelCtor<M>,
-  id: string,
-  householdId: string,
-  { document, revision }: SaveDocument,
-  extra: Partial<Attributes<M>>,
-  view: (row: M) => unknown,
-  afterwards: InTransaction<M> = () => Promise.resolve(),
-  beforehand: InTransaction<M> = () => Promise.resolve(),
-  refuse: (row: M) => void = () => undefined,
-): Promise<M> {
+export async function saveDocument<M extends Model & Revisioned>({
+  model,
+  id,
+  householdId,
+  sent: { document, revision },
+  extra = {},
+  view,
+  refuse,
+  beforehand,
+  afterwards,
+}: SavedDocument<M>): Promise<M> {
   const sequelize = model.sequelize;
   if (!sequelize) throw new Error('the model has no connection');
   const plain = JSON.parse(JSON.stringify(document)) as FormulaBody;
@@ -48,11 +62,11 @@ export async function saveDocument<M extends Model & Revisioned>(
       lock: transaction.LOCK.UPDATE,
     });
     if (isNew) {
-      await afterwards(row, transaction);
+      await afterwards?.(row, transaction);
       return row;
     }
     if (row.householdId !== householdId) throw notFound('document');
-    refuse(row);
+    refuse?.(row);
     if (isDeepStrictEqual(row.document, plain)) {
       const other = Object.entries(extra).some(([key, value]) => row.get(key) !== value);
       return other ? row.update(extra, { transaction }) : row;
@@ -65,9 +79,9 @@ export async function saveDocument<M extends Model & Revisioned>(
         { current: view(row) },
       );
     }
-    await beforehand(row, transaction);
+    await beforehand?.(row, transaction);
     const next = await row.update({ ...values, revision: revision + 1 } as never, { transaction });
-    await afterwards(next, transaction);
+    await afterwards?.(next, transaction);
     return next;
   });
 }

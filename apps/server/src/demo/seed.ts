@@ -2,6 +2,7 @@ import { subDays } from 'date-fns/subDays';
 import { subMinutes } from 'date-fns/subMinutes';
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { Sequelize } from 'sequelize-typescript';
 import {
   assessKeeping,
   balance,
@@ -205,12 +206,26 @@ function logOf(batch: DemoBatch, now: Date): BatchEvent[] {
   return events;
 }
 
+/** Any number that only this product locks with, and only here. */
+const SEED_LOCK = 47_800_002;
+
 /**
  * Gives an empty household a kitchen, formulas, finished batches and one that is on the stove now.
+ * Of several servers that start at once one does, and the others wait for it.
  *
  * @returns false, changing nothing, when there is a batch already
  */
 export async function seedDemo(app: NestExpressApplication, now: Date): Promise<boolean> {
+  const sequelize = app.get(Sequelize);
+  return sequelize.transaction(async (transaction) => {
+    // Held by this transaction's connection until it ends, while what is stored goes by others.
+    await sequelize.query('SET LOCAL statement_timeout = 0', { transaction });
+    await sequelize.query(`SELECT pg_advisory_xact_lock(${SEED_LOCK})`, { transaction });
+    return seed(app, now);
+  });
+}
+
+async function seed(app: NestExpressApplication, now: Date): Promise<boolean> {
   const [batches, log, shelf, photos] = [
     app.get(BatchService),
     app.get(EventLogService),

@@ -73,16 +73,15 @@ export class FormulaService {
       });
     }
     return view(
-      await saveDocument(
-        this.formulas,
+      await saveDocument({
+        model: this.formulas,
         id,
-        await this.households.current(),
-        body,
-        {},
+        householdId: await this.households.current(),
+        sent: body,
         view,
-        ({ revision, householdId, document }, transaction) =>
+        afterwards: ({ revision, householdId, document }, transaction) =>
           this.kept.create({ formulaId: id, revision, householdId, document }, { transaction }),
-      ),
+      }),
     );
   }
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectModel } from '@nestjs/sequelize';
+import type { Transaction } from 'sequelize';
 import { Household } from './household.model.js';
 
 /**
@@ -17,6 +18,18 @@ export class HouseholdService {
   async current(): Promise<string> {
     this.id ??= await this.firstOrNew();
     return this.id;
+  }
+
+  /**
+   * What must not be done by two requests at once takes turns: whoever holds the household goes on,
+   * others wait for the end of the transaction.
+   *
+   * @returns its id
+   */
+  async hold(transaction: Transaction): Promise<string> {
+    const id = await this.current();
+    await this.households.findByPk(id, { transaction, lock: transaction.LOCK.NO_KEY_UPDATE });
+    return id;
   }
 
   private async firstOrNew(): Promise<string> {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectModel } from '@nestjs/sequelize';
+import { InjectConnection, InjectModel } from '@nestjs/sequelize';
+import { Sequelize } from 'sequelize-typescript';
 import {
   emptyGear,
   kitchenOf,
@@ -33,6 +34,7 @@ const view = (kitchen: Kitchen): KitchenView => ({
 @Injectable()
 export class KitchenService {
   constructor(
+    @InjectConnection() private readonly sequelize: Sequelize,
     @InjectModel(Kitchen) private readonly kitchens: typeof Kitchen,
     private readonly households: HouseholdService,
     private readonly prepared: PreparedService,
@@ -49,18 +51,13 @@ export class KitchenService {
       where: { householdId },
       order: [['usedAt', 'DESC']],
     });
-    return (found.length > 0 ? found : [await this.first(householdId)]).map(view);
+    return (found.length > 0 ? found : [await this.first()]).map(view);
   }
 
   /** The first kitchen of a household, made once however many ask for it at the same time. */
-  private async first(householdId: string): Promise<Kitchen> {
-    const sequelize = this.kitchens.sequelize;
-    if (!sequelize) throw new Error('the kitchen model has no connection');
-    return sequelize.transaction(async (transaction) => {
-      await sequelize.query('SELECT 1 FROM households WHERE id = :householdId FOR UPDATE', {
-        replacements: { householdId },
-        transaction,
-      });
+  private async first(): Promise<Kitchen> {
+    return this.sequelize.transaction(async (transaction) => {
+      const householdId = await this.households.hold(transaction);
       const unknown = {
         altitude_m: null,
         boilingPoint_C: null,
@@ -117,13 +114,17 @@ export class KitchenService {
 
   /** Removes a place that is not cooked at any more; the last one stays. */
   async remove(id: string): Promise<void> {
-    const kitchen = await this.find(id);
-    if ((await this.kitchens.count({ where: { householdId: kitchen.householdId } })) < 2)
-      throw new ProblemException(
-        'not-now',
-        'this is the only kitchen; add another before you delete it',
-      );
-    await kitchen.destroy();
+    await this.sequelize.transaction(async (transaction) => {
+      const householdId = await this.households.hold(transaction);
+      const kitchen = await this.kitchens.findOne({ where: { id, householdId }, transaction });
+      if (!kitchen) throw notFound('kitchen');
+      if ((await this.kitchens.count({ where: { householdId }, transaction })) < 2)
+        throw new ProblemException(
+          'not-now',
+          'this is the only kitchen; add another before you delete it',
+        );
+      await kitchen.destroy({ transaction });
+    });
   }
 
   /**

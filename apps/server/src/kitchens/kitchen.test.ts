@@ -33,3 +33,22 @@ test('the kitchen that was chosen last is in use, also where the clock went back
   expect(await inUse()).toBe('Seaside');
   await close();
 });
+
+test('the last kitchen stays, however many remove them at once', async () => {
+  const { http, close } = await startTestApp(await freshDatabase('kettle_test_last_kitchen'));
+  for (let round = 0; round < 12; round++) {
+    const [known] = (await http.get('/api/kitchens').expect(200)).body as KitchenView[];
+    const ids = [known!.id, randomUUID(), randomUUID()];
+    for (const id of ids.slice(1)) await http.put(`/api/kitchens/${id}`).send(settings('Hut', 300));
+    const answers = await Promise.all(ids.map((id) => http.delete(`/api/kitchens/${id}`)));
+    expect(answers.map(({ status }) => status).toSorted()).toEqual([204, 204, 409]);
+    // Asked of the database: the list would make a new one.
+    expect((await http.get('/api/kitchens').expect(200)).body).toEqual([
+      expect.objectContaining({ name: expect.stringMatching(/Hut|Home/) as string }),
+    ]);
+    expect(((await http.get('/api/kitchens')).body as KitchenView[])[0]?.id).toBe(
+      ids[answers.findIndex(({ status }) => status === 409)],
+    );
+  }
+  await close();
+});

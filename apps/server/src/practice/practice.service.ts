@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { InjectModel } from '@nestjs/sequelize';
+import { InjectConnection, InjectModel } from '@nestjs/sequelize';
+import { Sequelize } from 'sequelize-typescript';
 import type {
   PracticeRunView,
   PracticeScenarioView,
@@ -39,6 +40,7 @@ const scenarioView = ({ id, document }: PracticeScenarioRow): PracticeScenarioVi
 @Injectable()
 export class PracticeService {
   constructor(
+    @InjectConnection() private readonly sequelize: Sequelize,
     @InjectModel(PracticeRunRow) private readonly runs: typeof PracticeRunRow,
     @InjectModel(PracticeScenarioRow) private readonly scenarios: typeof PracticeScenarioRow,
     private readonly households: HouseholdService,
@@ -85,23 +87,26 @@ export class PracticeService {
     id: string,
     { document }: SavePracticeScenario,
   ): Promise<PracticeScenarioView> {
-    const householdId = await this.households.current();
-    const own = await this.scenarios.findAll({ where: { householdId } });
-    const isTaken =
-      SCENARIOS.some((each) => each.id === document.id) ||
-      own.some((each) => each.id !== id && each.document.id === document.id);
-    if (isTaken)
-      throw new ProblemException(
-        'not-understood',
-        `there is a practice pan "${document.id}" already`,
-        { errors: [{ path: 'document.id', message: 'give it another id' }] },
-      );
-    const [row, isNew] = await this.scenarios.findOrCreate({
-      where: { id },
-      defaults: { id, householdId, document },
+    return this.sequelize.transaction(async (transaction) => {
+      const householdId = await this.households.hold(transaction);
+      const own = await this.scenarios.findAll({ where: { householdId }, transaction });
+      const isTaken =
+        SCENARIOS.some((each) => each.id === document.id) ||
+        own.some((each) => each.id !== id && each.document.id === document.id);
+      if (isTaken)
+        throw new ProblemException(
+          'not-understood',
+          `there is a practice pan "${document.id}" already`,
+          { errors: [{ path: 'document.id', message: 'give it another id' }] },
+        );
+      const [row, isNew] = await this.scenarios.findOrCreate({
+        where: { id },
+        defaults: { id, householdId, document },
+        transaction,
+      });
+      if (row.householdId !== householdId) throw notFound('practice pan');
+      return scenarioView(isNew ? row : await row.update({ document }, { transaction }));
     });
-    if (row.householdId !== householdId) throw notFound('practice pan');
-    return scenarioView(isNew ? row : await row.update({ document }));
   }
 
   async removeScenario(id: string): Promise<void> {

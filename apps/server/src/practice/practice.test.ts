@@ -72,3 +72,14 @@ test('a pan somebody wrote is kept, changed and removed; one that is not underst
   await kitchen.http.delete(`/api/practice/scenarios/${id}`).expect(204);
   await kitchen.http.delete(`/api/practice/scenarios/${id}`).expect(404);
 });
+
+test('of two pans with one name that come at once, one is kept', async () => {
+  for (let round = 0; round < 8; round++) {
+    const document = own({ id: `twin-${round}` });
+    const answers = await Promise.all([1, 2, 3].map(() => saveScenario(randomUUID(), document)));
+    expect(answers.map(({ status }) => status).toSorted()).toEqual([200, 400, 400]);
+  }
+  const { body } = await kitchen.http.get('/api/practice/scenarios').expect(200);
+  const names = (body as PracticeScenarioView[]).map(({ document }) => document.id);
+  expect(names.length).toBe(new Set(names).size);
+});

@@ -198,20 +198,27 @@ export class ShelfService {
         },
         transaction,
       });
-      if (
-        !isNew &&
-        (lot.householdId !== householdId || lot.batchId !== batchId || lot.size !== size)
-      ) {
+      const isSame =
+        lot.householdId === householdId &&
+        lot.batchId === batchId &&
+        lot.size === size &&
+        lot.madeOn === madeOn &&
+        lot.partFill === (body.partFill ?? null);
+      if (!isNew && !isSame)
         throw new ProblemException('id-taken', 'this id already stands for other jars');
-      }
       // What was taken off the list again may be put there again, by the same device or another.
-      if (isNew || (await this.wasTakenOff(id, transaction)))
+      const isThere = !isNew && !(await this.wasTakenOff(id, transaction));
+      const change = jars?.length ?? count;
+      // Jars without names of their own are known by how many they are.
+      if (isThere && jars === undefined)
+        await this.isDone({ id, lotId: id, change, reason: 'put' }, transaction);
+      if (!isThere)
         await this.moves.create(
           {
             id: isNew ? id : randomUUID(),
             householdId,
             lotId: id,
-            change: jars?.length ?? count,
+            change,
             reason: 'put',
             whom: '',
             note: '',
@@ -263,7 +270,8 @@ export class ShelfService {
   async move(lotId: string, body: MoveJars): Promise<LotView> {
     await this.sequelize.transaction(async (transaction) => {
       const { householdId, left } = await this.locked(lotId, transaction);
-      if (await this.moves.findOne({ where: { id: body.id }, transaction })) return;
+      const { change: by, reason: why } = body;
+      if (await this.isDone({ id: body.id, lotId, change: by, reason: why }, transaction)) return;
       if (body.seen !== undefined && body.seen !== left) throw notAsSeen(left, body.seen);
       if (left + body.change < 0) throw tooFew(left, 'change');
       const { id, change, reason, whom = '', note = '', at } = body;
@@ -291,8 +299,13 @@ export class ShelfService {
         lock: transaction.LOCK.NO_KEY_UPDATE,
       });
       const { householdId, left, lot } = await this.locked(lotId, transaction);
-      if (await this.moves.findOne({ where: { id: body.id }, transaction })) return;
-      if (left < body.count) throw tooFew(left, 'count');
+      const { id, arrivalId, to, count } = body;
+      const isGone = { id, lotId, change: -count, reason: 'moved' };
+      const isArrived = { id: arrivalId, lotId: to, change: count, reason: 'moved' };
+      const isDone = await this.isDone(isGone, transaction);
+      if ((await this.isDone(isArrived, transaction)) !== isDone) throw idTaken();
+      if (isDone) return;
+      if (left < count) throw tooFew(left, 'count');
       const { batchId, size, partFill, madeOn } = lot;
       const happenedAt = new Date(body.at);
       const place = body.keptIn ?? null;
@@ -324,17 +337,31 @@ export class ShelfService {
           'not-now',
           'jars stored in another way, and part jars, stay a lot of their own',
         );
-      const both = { householdId, reason: 'moved', whom: '', note: '', happenedAt };
-      await this.moves.create(
-        { ...both, id: body.id, lotId, change: -body.count },
-        { transaction },
-      );
-      await this.moves.create(
-        { ...both, id: body.arrivalId, lotId: body.to, change: body.count },
-        { transaction },
-      );
+      const both = { householdId, whom: '', note: '', happenedAt };
+      await this.moves.create({ ...isGone, ...both }, { transaction });
+      await this.moves.create({ ...isArrived, ...both }, { transaction });
     });
     return this.one(body.to);
+  }
+
+  /**
+   * Whether a move was stored already.
+   *
+   * @throws ProblemException 409 where its id stands for another
+   */
+  private async isDone(
+    move: Pick<ShelfMove, 'id' | 'lotId' | 'change' | 'reason'>,
+    transaction: Transaction,
+  ): Promise<boolean> {
+    const found = await this.moves.findOne({ where: { id: move.id }, transaction });
+    if (!found) return false;
+    const isSame =
+      found.householdId === (await this.households.current()) &&
+      found.lotId === move.lotId &&
+      found.change === move.change &&
+      found.reason === move.reason;
+    if (!isSame) throw idTaken();
+    return true;
   }
 
   /** Somebody has seen that the verdict of a lot became stricter. */
@@ -408,6 +435,9 @@ const notAsSeen = (left: number, seen: number): ProblemException =>
     'not-now',
     `there were ${seen} of these when they were counted, and another device has changed that to ${left}; count again`,
   );
+
+const idTaken = (): ProblemException =>
+  new ProblemException('id-taken', 'this id already stands for another move of jars');
 
 const tooFew = (left: number, path: string): ProblemException =>
   new ProblemException(

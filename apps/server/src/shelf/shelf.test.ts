@@ -496,3 +496,70 @@ describe('two devices at the same jars', () => {
     expect((body as ProblemBody).detail).toContain('another device has changed that to 2');
   });
 });
+
+describe('an id that was used for something else is refused, not taken as done', () => {
+  const at = '2026-09-20T10:00:00.000Z';
+  const countOf = async (id: string): Promise<number | undefined> =>
+    ((await kitchen.http.get('/api/shelf').expect(200)).body as LotView[]).find(
+      (each) => each.id === id,
+    )?.count;
+
+  test('of a lot: another number, day or fill', async () => {
+    const jars = await lot();
+    await put(jars).expect(200);
+    for (const change of [{ count: 5 }, { madeOn: '2026-09-11' }, { partFill: 0.5, count: 1 }])
+      expect((await put({ ...jars, ...change }).expect(409)).body).toMatchObject({
+        type: 'urn:idle-kettle:problem:id-taken',
+      });
+    await put(jars).expect(200);
+    expect(await countOf(jars.id)).toBe(6);
+  });
+
+  test('of a move: another lot, number or reason', async () => {
+    const [one, other] = [await lot(), await lot()];
+    await put(one).expect(200);
+    await put(other).expect(200);
+    const id = randomUUID();
+    await move(one.id, -1, id).expect(200);
+    await move(other.id, -1, id).expect(409);
+    await move(one.id, -2, id).expect(409);
+    await kitchen.http
+      .post(`/api/shelf/${one.id}/moves`)
+      .send({ id, change: -1, reason: 'given', at })
+      .expect(409);
+    await move(one.id, -1, id).expect(200);
+    expect([await countOf(one.id), await countOf(other.id)]).toEqual([5, 6]);
+  });
+
+  test('of a transfer: another number or place, or only one of its two ids', async () => {
+    const jars = await lot();
+    await put(jars).expect(200);
+    const sent = {
+      id: randomUUID(),
+      arrivalId: randomUUID(),
+      to: randomUUID(),
+      count: 2,
+      keptIn: 'fridge',
+      place: '',
+      at,
+    };
+    const transfer = (change: object) =>
+      kitchen.http.post(`/api/shelf/${jars.id}/transfers`).send({ ...sent, ...change });
+    await transfer({}).expect(200);
+    const changes = [
+      { count: 3 },
+      { to: randomUUID() },
+      { arrivalId: randomUUID() },
+      { id: randomUUID() },
+    ];
+    for (const change of changes) await transfer(change).expect(409);
+    await transfer({}).expect(200);
+    expect([await countOf(jars.id), await countOf(sent.to)]).toEqual([4, 2]);
+  });
+});
+
+test('as many removals at once as there are connections do not wait for each other', async () => {
+  const ids = await Promise.all(Array.from({ length: 14 }, () => newBatch(kitchen.http)));
+  const answers = await Promise.all(ids.map((id) => kitchen.http.delete(`/api/batches/${id}`)));
+  expect(answers.map(({ status }) => status)).toEqual(ids.map(() => 204));
+});
