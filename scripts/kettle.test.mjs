@@ -596,7 +596,8 @@ test('boils are looked at on a thread of their own, with the same result, and on
 
 test('two thousand odd requests over every route: no 5xx, no answer that is missing', async () => {
   const { fuzz } = await import('./bench-fuzz.mjs');
-  const seed = 20_261_128;
+  // Another one each time; what fails is made again by ./kettle bench fuzz 2000 SEED.
+  const seed = Math.floor(Math.random() * 2 ** 32);
   const { wrong, statuses } = await fuzz(2000, seed, 'kettle_bench_fuzz');
   assert.deepEqual(wrong, [], `seed ${seed}`);
   assert.ok((statuses.get(200) ?? 0) > 300 && (statuses.get(400) ?? 0) > 300, 'no fair mixture');

@@ -43,7 +43,7 @@ export class AppModule {
         LearningModule,
         PhotoModule,
         PracticeModule,
-        HouseholdFileModule,
+        HouseholdFileModule.with(settings),
         LiveModule.with(settings.databaseUrl),
       ],
       controllers: [HealthController],

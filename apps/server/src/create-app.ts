@@ -1,7 +1,8 @@
+import type { IncomingMessage } from 'node:http';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { json, raw, type RequestHandler } from 'express';
-import { LARGEST_HOUSEHOLD_MB, LARGEST_PHOTO_MB, PHOTO_TYPES } from '@idle-kettle/contract';
+import { raw, type RequestHandler } from 'express';
+import { LARGEST_PHOTO_MB, PHOTO_TYPES } from '@idle-kettle/contract';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import { AppModule } from './app.module.js';
@@ -90,13 +91,18 @@ export async function createApp(
   );
   // A packed message may be a thousand times as large as it looks; none of ours is packed.
   const inflate = false;
-  // One message may be a whole household.
-  app.use('/api/household', json({ limit: `${LARGEST_HOUSEHOLD_MB}mb`, inflate }));
   app.use(
     '/api/batches/:batchId/photos',
     raw({ type: [...PHOTO_TYPES], limit: `${LARGEST_PHOTO_MB}mb`, inflate }),
   );
-  app.useBodyParser('json', { limit: `${BODY_LIMIT_KB}kb`, inflate });
+  app.useBodyParser('json', {
+    limit: `${BODY_LIMIT_KB}kb`,
+    inflate,
+    // A whole household is looked at while it comes; see `household-file/receive-file.ts`.
+    type: (request: IncomingMessage) =>
+      !/^\/api\/household\/?(\?|$)/.test(request.url ?? '') &&
+      /^application\/json\b/i.test(request.headers['content-type'] ?? ''),
+  });
   app.setGlobalPrefix('api');
   app.useGlobalPipes(new StorablePipe(), validationPipe());
   app.useGlobalFilters(new ProblemFilter());

@@ -75,6 +75,15 @@ class FiledDocument {
   revision!: number;
 }
 
+/** A batch whose log came before its formula has revision 0, and a document that keeps its place. */
+class FiledDocumentOrPlace {
+  @PartOf(() => FormulaBody, 'write a formula document')
+  document!: FormulaBody;
+
+  @Count(0, 1_000_000, 'write the revision, 0 and up')
+  revision!: number;
+}
+
 export class FiledVersion extends FiledDocument {
   @Moment() savedAt!: string;
 }
@@ -88,7 +97,7 @@ export class FiledFormula extends FiledDocument {
   @ListOf(() => FiledVersion, 10_000) versions!: FiledVersion[];
 }
 
-export class FiledBatch extends FiledDocument {
+export class FiledBatch extends FiledDocumentOrPlace {
   @Id() id!: string;
   @IsOptional() @Id() formulaId!: string | null;
   @IsOptional() @Moment() removedAt!: string | null;
@@ -188,12 +197,25 @@ export class BookOf {
   year?: number;
 }
 
+/** Rows of a file that have no place here, and why. */
+export interface LeftOut {
+  readonly part: 'events' | 'lots' | 'moves' | 'photos';
+  readonly count: number;
+  /**
+   * `log-exists`: the batch has a log here, and nothing is added to that. `batch-deleted`: the batch
+   * was deleted here; restore it first.
+   */
+  readonly reason: 'log-exists' | 'batch-deleted';
+}
+
 /** What came in. */
 export interface HouseholdImport {
   /** New here, by part; `events` are those of batches. */
   readonly added: Readonly<Record<HouseholdPart | 'events', number>>;
   /** Was here already, and stayed as it is here. */
   readonly already: Readonly<Record<HouseholdPart | 'events', number>>;
+  /** What was left out; none where everything came in or was here. */
+  readonly leftOut: readonly LeftOut[];
   /** Attestations of another's that were left out. */
   readonly attestationsLeftOut: number;
 }

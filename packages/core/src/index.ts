@@ -418,6 +418,7 @@ export {
   type Imported,
   type ImportedLine,
   importFormula,
+  type ImportOptions,
   ingredientTexts,
   LARGEST_IMPORT,
   type LineRole,

@@ -1,7 +1,6 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import {
-  Body,
   Controller,
   Get,
   Header,
@@ -10,11 +9,13 @@ import {
   Param,
   Post,
   Query,
+  Req,
   Res,
   StreamableFile,
   UseInterceptors,
 } from '@nestjs/common';
-import type { Response } from 'express';
+import { ApiConsumes } from '@nestjs/swagger';
+import type { Request, Response } from 'express';
 import { BookOf, type HouseholdImport } from '@idle-kettle/contract';
 import { AtMost } from '../http/at-most.js';
 import { notFound } from '../http/problem.filter.js';
@@ -23,6 +24,7 @@ import { CalendarService } from './calendar.service.js';
 import { ImportService } from './import.service.js';
 import { SHEETS, SheetService, type Sheet } from './sheet.service.js';
 import { ExportService } from './export.service.js';
+import { receiveFile } from './receive-file.js';
 
 const isSheet = (name: string): name is Sheet => (SHEETS as readonly string[]).includes(name);
 
@@ -75,8 +77,9 @@ export class HouseholdFileController {
   /** Takes a file in: whole or not at all; what is here already stays as it is. */
   @Post()
   @HttpCode(200)
-  take(@Body() file: unknown): Promise<HouseholdImport> {
-    return this.bringIn.take(file);
+  @ApiConsumes('application/json')
+  async take(@Req() request: Request): Promise<HouseholdImport> {
+    return this.bringIn.take(await receiveFile(request));
   }
 
   /** The shelf and every batch as it went, to read and to print. */

@@ -1,4 +1,5 @@
-import { Module } from '@nestjs/common';
+import { Module, type DynamicModule } from '@nestjs/common';
+import { SETTINGS, type Settings } from '../settings.js';
 import { BatchModule } from '../batches/batch.module.js';
 import { ShelfModule } from '../shelf/shelf.module.js';
 import { KitchenModule } from '../kitchens/kitchen.module.js';
@@ -10,9 +11,21 @@ import { SheetService } from './sheet.service.js';
 import { ExportService } from './export.service.js';
 
 /** Everything of a household, out and in again. */
-@Module({
-  imports: [BatchModule, KitchenModule, ShelfModule],
-  controllers: [HouseholdFileController],
-  providers: [ExportService, ImportService, SheetService, BookService, CalendarService],
-})
-export class HouseholdFileModule {}
+@Module({})
+export class HouseholdFileModule {
+  static with(settings: Settings): DynamicModule {
+    return {
+      module: HouseholdFileModule,
+      imports: [BatchModule, KitchenModule, ShelfModule],
+      controllers: [HouseholdFileController],
+      providers: [
+        { provide: SETTINGS, useValue: settings },
+        ExportService,
+        ImportService,
+        SheetService,
+        BookService,
+        CalendarService,
+      ],
+    };
+  }
+}

@@ -3,10 +3,10 @@ import type { FieldProblem } from '@idle-kettle/contract';
 import { ProblemException } from './problem.filter.js';
 
 /** A formula, the deepest thing there is, is six deep within its events within its file. */
-const DEEPEST = 24;
+export const DEEPEST = 24;
 
-/** A key that would be taken for the object's own making. */
-const FORBIDDEN_KEY = '__proto__';
+/** Keys that would be taken for the object's own making. */
+const FORBIDDEN_KEYS: ReadonlySet<string> = new Set(['__proto__', 'constructor', 'prototype']);
 
 /** Read by whole characters, a surrogate that is met is one without its other half. */
 const HALF_CHARACTER = /\p{Surrogate}/u;
@@ -45,7 +45,7 @@ export function notStorable(message: unknown): FieldProblem | undefined {
     const isList = Array.isArray(value);
     for (const [key, part] of Object.entries(value)) {
       const at = step(path, key, isList);
-      if (key === FORBIDDEN_KEY || textProblem(key) !== undefined)
+      if (FORBIDDEN_KEYS.has(key) || textProblem(key) !== undefined)
         return { path: at.replaceAll('\0', ''), message: 'is not known here; leave it out' };
       places.push({ value: part, path: at, depth: depth + 1 });
     }

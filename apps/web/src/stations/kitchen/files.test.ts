@@ -1,5 +1,5 @@
 import type { HouseholdImport } from '@idle-kettle/contract';
-import { broughtWords, unreadable } from './files.js';
+import { broughtWords, notOfHousehold } from './files.js';
 
 const NONE = {
   kitchens: 0,
@@ -18,10 +18,12 @@ const words = (
   added: Partial<HouseholdImport['added']>,
   already: Partial<HouseholdImport['added']> = {},
   attestationsLeftOut = 0,
+  leftOut: HouseholdImport['leftOut'] = [],
 ): string =>
   broughtWords({
     added: { ...NONE, ...added },
     already: { ...NONE, ...already },
+    leftOut,
     attestationsLeftOut,
   }).join(' ');
 
@@ -37,7 +39,17 @@ test('what came in, counted', () => {
   );
 });
 
-test('a text that cannot be a household’s file is refused before it is sent', () => {
-  expect(unreadable('{"format":')).toMatch(/not JSON/);
-  expect(unreadable('{"format":"idle-kettle/household"}')).toBeUndefined();
+test('what was left out, and why', () => {
+  const left = words({}, { batches: 2 }, 0, [
+    { part: 'events', count: 3, reason: 'log-exists' },
+    { part: 'lots', count: 1, reason: 'batch-deleted' },
+  ]);
+  expect(left).toMatch(/Left out: 3 events of batches that have a log here/);
+  expect(left).toMatch(/Left out: 1 lot of jars of batches that were deleted here/);
+});
+
+test('a file that cannot be a household’s is refused before it is sent', () => {
+  expect(notOfHousehold('PK\u0003\u0004', 900)).toMatch(/not JSON/);
+  expect(notOfHousehold('{}', 300e6)).toMatch(/256 MB.*backup/);
+  expect(notOfHousehold(' {"format":"idle-kettle/household"', 255e6)).toBeUndefined();
 });

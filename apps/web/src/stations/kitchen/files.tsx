@@ -4,6 +4,7 @@ import {
   LARGEST_HOUSEHOLD_MB,
   type HouseholdImport,
   type FieldProblem,
+  type LeftOut,
 } from '@idle-kettle/contract';
 import { ApiProblem, request } from '../../data/api.js';
 import { forgetCursors, queryClient } from '../../data/queries.js';
@@ -34,8 +35,24 @@ type State =
       readonly errors: readonly FieldProblem[];
     };
 
+const LEFT_PARTS: Readonly<Record<LeftOut['part'], readonly [one: string, many: string]>> = {
+  events: ['event', 'events'],
+  lots: ['lot of jars', 'lots of jars'],
+  moves: ['move of jars', 'moves of jars'],
+  photos: ['photo', 'photos'],
+};
+const LEFT_WORDS: Readonly<Record<LeftOut['reason'], string>> = {
+  'log-exists': 'of batches that have a log here, which stays as it was kept',
+  'batch-deleted': 'of batches that were deleted here; restore those first to import them',
+};
+
 /** What came in, in a sentence. */
-export function broughtWords({ added, already, attestationsLeftOut }: HouseholdImport): string[] {
+export function broughtWords({
+  added,
+  already,
+  leftOut,
+  attestationsLeftOut,
+}: HouseholdImport): string[] {
   const sum = (of: HouseholdImport['added']): number =>
     Object.values(of).reduce((total, each) => total + each, 0);
   const parts = [
@@ -56,6 +73,10 @@ export function broughtWords({ added, already, attestationsLeftOut }: HouseholdI
   return [
     parts.length === 0 ? 'Nothing new was in it.' : `New here: ${parts.join(', ')}.`,
     ...(sum(already) > 0 ? ['What was here already stayed as it is.'] : []),
+    ...leftOut.map(
+      ({ part, count, reason }) =>
+        `Left out: ${counted(count, ...LEFT_PARTS[part])} ${LEFT_WORDS[reason]}.`,
+    ),
     ...(attestationsLeftOut > 0
       ? [
           'Tested sources and measured pH stand for the person who attested them: they were left out, and the storage is worked out without them.',
@@ -64,18 +85,22 @@ export function broughtWords({ added, already, attestationsLeftOut }: HouseholdI
   ];
 }
 
+/** So much of a file is looked at before it is sent, letters: it says at once what it is. */
+const LOOKED_AT = 2000;
+
 /**
- * What is wrong with a text that should be a file of a household; undefined where it may be one.
+ * Why a file is not sent; undefined where it may be one of a household. It is not read whole: what
+ * is in it is looked through by the server, beside its other work.
+ *
+ * @param start the first letters of it
+ * @param size bytes
  */
-export function unreadable(text: string): string | undefined {
-  if (text.length > LARGEST_HOUSEHOLD_MB * 1e6)
+export function notOfHousehold(start: string, size: number): string | undefined {
+  if (size > LARGEST_HOUSEHOLD_MB * 1e6)
     return `It is larger than ${LARGEST_HOUSEHOLD_MB} MB. Move such a household with ./kettle backup and ./kettle restore.`;
-  try {
-    JSON.parse(text);
-    return undefined;
-  } catch {
-    return 'It is not JSON: choose the file that “Everything” gave you, unchanged.';
-  }
+  return start.trimStart().startsWith('{')
+    ? undefined
+    : 'It is not JSON: choose the file that “Everything” gave you, unchanged.';
 }
 
 /** The household out to files and in again. */
@@ -85,16 +110,9 @@ export function Files() {
     const { name } = file;
     setState({ is: 'busy', name });
     try {
-      const text = await file.text();
-      const why = unreadable(text);
+      const why = notOfHousehold(await file.slice(0, LOOKED_AT).text(), file.size);
       if (why !== undefined) return setState({ is: 'refused', name, why, errors: [] });
-      const broughtIn = await request<HouseholdImport>(
-        'POST',
-        '/household',
-        JSON.parse(text),
-        {},
-        PATIENCE_MS,
-      );
+      const broughtIn = await request<HouseholdImport>('POST', '/household', file, {}, PATIENCE_MS);
       setState({ is: 'in', name, broughtIn });
       forgetCursors();
       await queryClient.invalidateQueries();

@@ -4,7 +4,6 @@ import { toast } from 'sonner';
 import {
   auditImport,
   computeFormula,
-  importFormula,
   jarWords,
   LARGEST_IMPORT,
   MEASURES,
@@ -31,6 +30,7 @@ import { sentence } from '../../ui/sentence.js';
 import { MEASURES_WORDS } from '../../ui/measures-words.js';
 import { ReadLines } from './read-lines.js';
 import { rememberFoodName } from './remember-food-name.js';
+import { useImported } from './use-imported.js';
 import { newId } from '../../data/ids.js';
 
 const EXAMPLE = `2.4 kg damsons, pitted
@@ -57,17 +57,11 @@ export function Quick() {
   }, [metres, altitude, kitchen]);
   const [corrections, setCorrections] = useState<Corrections>(new Map());
   const [measures, setMeasures] = useState<Measures>();
-  const imported = useMemo(
-    () =>
-      text.trim() === ''
-        ? undefined
-        : importFormula(text, {
-            habit: measures && { measures },
-            usual: usual && { measures: usual },
-            corrections,
-          }),
-    [text, measures, usual, corrections],
-  );
+  const { imported, isReading } = useImported(text, {
+    habit: measures && { measures },
+    usual: usual && { measures: usual },
+    corrections,
+  });
   // Another text has other lines: what was said of the old ones does not hold for them.
   const write = (next: string): void => {
     setText(next);
@@ -149,7 +143,16 @@ export function Quick() {
             <p className="mt-2 text-sm text-bad">Write a height such as “1180 m” or “3870 ft”.</p>
           )}
         </section>
-        {imported === undefined && (
+        {isReading && imported === undefined && (
+          <div aria-live="polite">
+            <h2 className="sr-only">The answer</h2>
+            <Notice title="Reading …">
+              It is long: {Math.round(text.length / 1000)} thousand letters. You can go on
+              meanwhile.
+            </Notice>
+          </div>
+        )}
+        {!isReading && imported === undefined && (
           <div>
             <h2 className="sr-only">The answer</h2>
             <Notice title="What you get">
