@@ -299,7 +299,7 @@ test(`${FAULTS} faults in mid-boil: nothing typed is lost, doubled, out of order
     }
     const made = await fetch(`${kettle.address}/api/instruments`, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', origin: kettle.address },
       body: JSON.stringify({ id: randomUUID(), name: 'probe', kind: 'thermometer', batchId: id }),
     });
     const probe = new Probe(kettle, ((await made.json()) as { token: string }).token);
@@ -425,7 +425,7 @@ test('a disk that is full: said in words, nothing acknowledged is lost, and it g
       }));
       const answer = await fetch(`${server.address}/api/batches/${id}/events`, {
         method: 'POST',
-        headers: { 'content-type': 'application/json' },
+        headers: { 'content-type': 'application/json', origin: server.address },
         body: JSON.stringify({ events }),
       });
       if (answer.ok) kept.push(...events.map((event) => event.id));

@@ -36,6 +36,7 @@ test('time left, what to do next, and evidence that contradicts itself, from wha
     ),
   ].map((event) => ({ id: randomUUID(), device: 'probe', ...event }));
   const answer = await page.request.post(`${kettle.address}/api/batches/${id}/events`, {
+    headers: { origin: kettle.address },
     data: { events },
   });
   expect(answer.status()).toBe(200);

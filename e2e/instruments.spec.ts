@@ -184,7 +184,7 @@ test('a log of 20,000 readings opens in under a second', { tag: '@timed' }, asyn
     for (let events = parcels.pop(); events; events = parcels.pop()) {
       const answer = await fetch(`${kettle.address}/api/batches/${id}/events`, {
         method: 'POST',
-        headers: { 'content-type': 'application/json' },
+        headers: { 'content-type': 'application/json', origin: kettle.address },
         body: JSON.stringify({ events }),
       });
       expect(answer.status).toBe(200);
@@ -234,7 +234,7 @@ test(
     const id = await onTheHeat(page, 'Gooseberry jelly');
     const made = await fetch(`${kettle.address}/api/instruments`, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', origin: kettle.address },
       body: JSON.stringify({
         id: randomUUID(),
         name: 'quick probe',

@@ -35,7 +35,7 @@ test('labels say what the verdict says, stay in their cells, and their code open
   const post = (path: string, body: object): Promise<Response> =>
     fetch(kettle.address + path, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', origin: kettle.address },
       body: JSON.stringify(body),
     });
   const log = (type: string, body: object) => ({
@@ -161,7 +161,7 @@ test('jars of several batches get their labels on one sheet, from the shelf', as
     });
     await fetch(`${kettle.address}/api/shelf`, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', origin: kettle.address },
       body: JSON.stringify({
         id: randomUUID(),
         batchId: id,

@@ -48,6 +48,7 @@ test('from keystroke to updated panel, 30 lines', { tag: '@timed' }, async ({ pa
     lines: LINES,
   };
   await page.request.put(`${kettle.address}/api/batches/${id}`, {
+    headers: { origin: kettle.address },
     data: { document, revision: 0 },
   });
   await page.goto(`${kettle.address}/batches/${id}/balance`);

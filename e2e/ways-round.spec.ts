@@ -59,7 +59,7 @@ async function filled(
   }));
   const { ok } = await fetch(`${kettle.address}/api/batches/${id}/events`, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', origin: kettle.address },
     body: JSON.stringify({ events }),
   });
   expect(ok).toBe(true);
@@ -206,7 +206,7 @@ test('an opened jar never comes back to the shelf, and shelving by mistake is ta
   const opened = lots.find((lot) => lot.batchId === id && lot.keptIn === 'opened');
   const back = await fetch(`${kettle.address}/api/shelf/${opened?.id ?? ''}/transfers`, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', origin: kettle.address },
     body: JSON.stringify({
       id: randomUUID(),
       arrivalId: randomUUID(),

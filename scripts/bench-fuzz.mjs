@@ -260,6 +260,7 @@ class Requests {
       if (chance(0.05))
         headers['idle-kettle-device-time'] = pick(['0', '-1', 'x', '99999999999999']);
     }
+    if (chance(0.03)) headers.origin = pick(['null', 'http://jam.example', '', 'x']);
     if (route.path === '/api/readings')
       headers.authorization = chance(0.8)
         ? `Bearer ${pick(this.tokens)}`
@@ -278,6 +279,7 @@ function send(port, { method, path, headers, body }) {
         method,
         path: path.replaceAll(' ', '%20'),
         headers: {
+          ...(headers.origin === undefined && { origin: `http://127.0.0.1:${port}` }),
           ...headers,
           ...(body !== undefined && { 'content-length': Buffer.byteLength(body) }),
         },

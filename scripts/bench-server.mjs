@@ -29,6 +29,8 @@ export function ask(port, method, path, body, headers = {}) {
         path: `/api${path}`,
         agent,
         headers: {
+          // As a page of the server does; an instrument has its token.
+          ...(method !== 'GET' && !headers.authorization && { origin: `http://127.0.0.1:${port}` }),
           ...(text !== undefined && {
             'content-type': 'application/json',
             'content-length': Buffer.byteLength(text),

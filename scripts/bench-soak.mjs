@@ -99,7 +99,7 @@ try {
       jobs.push(
         fetch(`http://127.0.0.1:${port}/api/batches/${batchId}/photos/${randomUUID()}`, {
           method: 'PUT',
-          headers: { 'content-type': 'image/jpeg' },
+          headers: { 'content-type': 'image/jpeg', origin: `http://127.0.0.1:${port}` },
           body: photo,
         }).then(note),
       );

@@ -165,7 +165,8 @@ test('everything goes to a file while it runs, and comes back from it; what is n
     reason: 'eaten',
     at: new Date().toISOString(),
   });
-  const headers = { 'content-type': 'application/json' };
+  const key = readFileSync(join(data, 'command-key'), 'utf8');
+  const headers = { 'content-type': 'application/json', 'x-kettle-key': key };
   assert.equal(
     (await fetch(`${address}/api/shelf/${id}/moves`, { method: 'POST', headers, body })).status,
     200,

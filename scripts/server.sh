@@ -75,14 +75,16 @@ serve() {
   trap 'shut_down 130' INT
   trap 'shut_down 143' TERM HUP
   start_postgres
-  local instance
+  local instance key="$DATA/command-key"
+  # What a program of this machine shows to change something; see docs/security.md.
+  [ -s "$key" ] || (umask 077 && head -c 30 /dev/urandom | base64 | tr -dc 'a-zA-Z0-9' >"$key")
   instance="$(node -p 'crypto.randomUUID()')"
   # Folders of before let everybody on the machine read these.
   chmod 600 "$DATA"/server.log "$DATA"/before-restore-*.backup 2>/dev/null || true
   # The log is the server's own business, so that a full disk does not hold it up; what it says before it can log is here.
   local words="$DATA/server-start.log"
   (umask 077 && : >"$words")
-  KETTLE_INSTANCE="$instance" KETTLE_HOST="$HOST" KETTLE_PORT="$PORT" KETTLE_WEB_FOLDER="$ROOT/apps/web/dist" KETTLE_LOG_FILE="$DATA/server.log" \
+  KETTLE_COMMAND_KEY="$(cat "$key")" KETTLE_INSTANCE="$instance" KETTLE_HOST="$HOST" KETTLE_PORT="$PORT" KETTLE_WEB_FOLDER="$ROOT/apps/web/dist" KETTLE_LOG_FILE="$DATA/server.log" \
     KETTLE_DEMO="$([ "$1" = demo ] && echo 1 || echo 0)" NODE_ENV=production \
     node "$ROOT/apps/server/dist/main.js" >"$words" 2>&1 &
   SERVER_PID=$!

@@ -131,7 +131,7 @@ export class KettleServer {
   async put(path: string, body: unknown): Promise<void> {
     const answer = await fetch(this.address + path, {
       method: 'PUT',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', origin: this.address },
       body: JSON.stringify(body),
     });
     if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);

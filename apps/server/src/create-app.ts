@@ -69,7 +69,7 @@ export async function createApp(
     ),
   );
   app.use(answerHeaders(clock));
-  app.use(hostGuard(settings.allowedHosts));
+  app.use(hostGuard(settings));
   // A stream without an end has no head without one either.
   app.use('/api/live', headOf('text/event-stream'));
   app.use(

@@ -5,6 +5,10 @@ export interface Settings {
   readonly port: number;
   /** Names the server answers to besides loopback. */
   readonly allowedHosts: readonly string[];
+  /** Origins of pages besides its own address, for a proxy that rewrites `Host`. */
+  readonly allowedOrigins: readonly string[];
+  /** What programs of the machine show to change something; empty where there is none. */
+  readonly commandKey: string;
   /** Folder of the built web app; none in API tests. */
   readonly webFolder: string | undefined;
   readonly demo: boolean;
@@ -25,6 +29,13 @@ const nameInUrl = (host: string): string =>
 
 const LOG_LEVELS = ['trace', 'debug', 'info', 'warn', 'error', 'fatal', 'silent'];
 
+/** A list with commas, in small letters. */
+const listed = (text = ''): string[] =>
+  text
+    .split(',')
+    .map((each) => each.trim().toLowerCase())
+    .filter((each) => each !== '');
+
 /** @throws Error naming the variable and what would be right */
 export function readSettings(env: Readonly<Record<string, string | undefined>>): Settings {
   const databaseUrl = env.DATABASE_URL;
@@ -40,16 +51,23 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
   if (!LOG_LEVELS.includes(logLevel))
     throw new Error(`KETTLE_LOG_LEVEL "${logLevel}" must be one of ${LOG_LEVELS.join(', ')}`);
   const host = env.KETTLE_HOST ?? '127.0.0.1';
-  const named = (env.KETTLE_ALLOWED_HOSTS ?? '')
-    .split(',')
-    .map((name) => name.trim().toLowerCase())
-    .filter((name) => name !== '');
+  const named = listed(env.KETTLE_ALLOWED_HOSTS);
+  const origins = listed(env.KETTLE_ALLOWED_ORIGINS);
+  const noOrigin = origins.find(
+    (origin) => !URL.canParse(origin) || new URL(origin).origin !== origin,
+  );
+  if (noOrigin !== undefined)
+    throw new Error(
+      `KETTLE_ALLOWED_ORIGINS "${noOrigin}" must be an origin such as https://kitchen.lan, without a path`,
+    );
   return {
     databaseUrl,
     host,
     port,
     // It answers to the address it is told to listen at.
     allowedHosts: EVERYWHERE.includes(host) ? named : [...named, nameInUrl(host)],
+    allowedOrigins: origins,
+    commandKey: env.KETTLE_COMMAND_KEY ?? '',
     webFolder: env.KETTLE_WEB_FOLDER,
     demo: env.KETTLE_DEMO === '1',
     instance: env.KETTLE_INSTANCE ?? '',

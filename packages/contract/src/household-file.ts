@@ -10,6 +10,7 @@ import {
   IsNumber,
   IsOptional,
   IsUUID,
+  Matches,
   Max,
   MaxLength,
   Min,
@@ -195,6 +196,25 @@ export class BookOf {
   @Type(() => Number)
   @Count(1900, 2999, 'write a year, as 2026')
   year?: number;
+
+  /** Of an address that works once. */
+  @IfPresent()
+  @Text(60, 'write the token of the address')
+  once?: string;
+}
+
+/** Downloads of a household, by their addresses. */
+const DOWNLOAD = /^\/api\/household(\/(book\.pdf(\?year=\d{4})?|[a-z]{1,20}\.csv))?$/;
+
+/** Which download an address is wanted for. */
+export class DownloadOf {
+  @Matches(DOWNLOAD, { message: 'write a download such as /api/household/shelf.csv' })
+  path!: string;
+}
+
+/** Where it is, once. */
+export interface DownloadLink {
+  readonly href: string;
 }
 
 /** Rows of a file that have no place here, and why. */

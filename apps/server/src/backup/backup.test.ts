@@ -128,7 +128,7 @@ const restored = async (file: string, into: string): Promise<void> =>
 test('everything comes back, also what the household’s own file leaves out; a log goes on from there', async () => {
   const before = await withClient(home, rowsOfAll);
   const empty = Object.keys(before).filter((name) => before[name]!.length === 0);
-  expect(empty).toEqual(['instrument_places', 'practice_scenarios']);
+  expect(empty).toEqual(['download_links', 'instrument_places', 'practice_scenarios']);
   const into = await freshDatabase('kettle_test_backup_into');
   await restored(backup, into);
   const after = await withClient(into, rowsOfAll);

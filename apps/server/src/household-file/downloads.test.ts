@@ -25,7 +25,10 @@ afterAll(() => kitchen.close());
 async function download(): Promise<IncomingMessage> {
   const address = `${await kitchen.app.getUrl()}/api/household`;
   return new Promise((resolve, reject) => {
-    get(address, { agent: false }, resolve).on('error', reject);
+    get(address, { agent: false, headers: { 'sec-fetch-site': 'same-origin' } }, resolve).on(
+      'error',
+      reject,
+    );
   });
 }
 

@@ -1,6 +1,7 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import {
+  Body,
   Controller,
   Get,
   Header,
@@ -12,17 +13,20 @@ import {
   Req,
   Res,
   StreamableFile,
+  UseGuards,
   UseInterceptors,
 } from '@nestjs/common';
 import { ApiConsumes } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import { BookOf, type HouseholdImport } from '@idle-kettle/contract';
+import { BookOf, DownloadOf, type DownloadLink, type HouseholdImport } from '@idle-kettle/contract';
 import { AtMost } from '../http/at-most.js';
 import { notFound } from '../http/problem.filter.js';
 import { BookService } from './book.service.js';
 import { CalendarService } from './calendar.service.js';
 import { ImportService } from './import.service.js';
 import { SHEETS, SheetService, type Sheet } from './sheet.service.js';
+import { DownloadGuard } from './download.guard.js';
+import { DownloadLinksService } from './download-links.service.js';
 import { ExportService } from './export.service.js';
 import { receiveFile } from './receive-file.js';
 
@@ -49,10 +53,19 @@ export class HouseholdFileController {
     private readonly sheets: SheetService,
     private readonly books: BookService,
     private readonly calendars: CalendarService,
+    private readonly links: DownloadLinksService,
   ) {}
+
+  /** An address that opens a download once, for a browser that does not say where it comes from. */
+  @Post('links')
+  async link(@Body() { path }: DownloadOf): Promise<DownloadLink> {
+    const token = await this.links.add(path);
+    return { href: `${path}${path.includes('?') ? '&' : '?'}once=${token}` };
+  }
 
   /** Everything in one file, written as it is read. */
   @Get()
+  @UseGuards(DownloadGuard)
   async file(@Res() response: Response): Promise<void> {
     const pieces = this.takeOut.file();
     // What fails before the first piece is a problem like any other.
@@ -84,6 +97,7 @@ export class HouseholdFileController {
 
   /** The shelf and every batch as it went, to read and to print. */
   @Get('book.pdf')
+  @UseGuards(DownloadGuard)
   async book(@Query() { year }: BookOf): Promise<StreamableFile> {
     const pdf = await this.books.pdf(year);
     return new StreamableFile(pdf, {
@@ -102,6 +116,7 @@ export class HouseholdFileController {
 
   /** A table for a spreadsheet; a cell cannot become a formula there. */
   @Get(':sheet.csv')
+  @UseGuards(DownloadGuard)
   @Header('Content-Type', 'text/csv; charset=utf-8')
   async sheet(
     @Param('sheet') sheet: string,

@@ -6,6 +6,7 @@ import { KitchenModule } from '../kitchens/kitchen.module.js';
 import { BookService } from './book.service.js';
 import { ImportService } from './import.service.js';
 import { CalendarService } from './calendar.service.js';
+import { DownloadLinksService } from './download-links.service.js';
 import { HouseholdFileController } from './household-file.controller.js';
 import { SheetService } from './sheet.service.js';
 import { ExportService } from './export.service.js';
@@ -20,6 +21,7 @@ export class HouseholdFileModule {
       controllers: [HouseholdFileController],
       providers: [
         { provide: SETTINGS, useValue: settings },
+        DownloadLinksService,
         ExportService,
         ImportService,
         SheetService,

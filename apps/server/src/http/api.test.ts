@@ -4,11 +4,19 @@ import {
   emptyGear,
   SERVER_TIME_HEADER,
   type BatchView,
+  type DownloadLink,
   type EventPage,
   type KitchenView,
   type ProblemBody,
 } from '@idle-kettle/contract';
-import { damsonJam, newBatch, reading, startTestApp, type TestApp } from '../testing/app.js';
+import {
+  COMMAND_KEY,
+  damsonJam,
+  newBatch,
+  reading,
+  startTestApp,
+  type TestApp,
+} from '../testing/app.js';
 import { freshDatabase } from '../testing/database.js';
 
 let kitchen: TestApp;
@@ -335,7 +343,7 @@ describe('the door', () => {
       .expect('Content-Type', /problem\+json/);
     expect((body as ProblemBody).detail).toContain('jam.example');
     for (const host of ['localhost:4780', '127.0.0.1', '[::1]:4780'])
-      await kitchen.http.get('/api/health').set('Host', host).expect(200);
+      await kitchen.bare.get('/api/health').set('Host', host).expect(200);
   });
 
   test('a page from elsewhere may change nothing', async () => {
@@ -366,8 +374,50 @@ describe('the door', () => {
     ['same-origin', 200],
     ['none', 200],
   ])('what the browser calls %s is answered with %i', (site, status) =>
-    kitchen.http.get('/api/household/calendar.ics').set('Sec-Fetch-Site', site).expect(status),
+    kitchen.bare.get('/api/household/calendar.ics').set('Sec-Fetch-Site', site).expect(status),
   );
+
+  describe('a request that does not say where it comes from', () => {
+    const change = () =>
+      kitchen.bare
+        .put(`/api/freezer/${randomUUID()}`)
+        .send({ ingredient: 'damson', mass_kg: 1, note: '', frozenOn: '2026-09-20' });
+
+    test('changes nothing, unless a program shows the key of the command line', async () => {
+      await change().expect(403);
+      await change().set('X-Kettle-Key', 'guessed').expect(403);
+      await change().set('X-Kettle-Key', COMMAND_KEY).expect(200);
+      await change().set('Sec-Fetch-Site', 'same-origin').expect(200);
+      await kitchen.bare.get('/api/batches').expect(200);
+    });
+
+    test('reads nothing heavy, but at an address that works once', async () => {
+      for (const path of [
+        '/api/household',
+        '/api/household/shelf.csv',
+        '/api/household/book.pdf',
+      ]) {
+        await kitchen.bare.get(path).expect(403);
+        const ask = () => kitchen.http.post('/api/household/links').send({ path });
+        const { href } = (await ask().expect(201)).body as DownloadLink;
+        // Another download is not opened by it, and it is not used up by the attempt.
+        await kitchen.bare.get(href.replace(path, '/api/household/log.csv')).expect(403);
+        await kitchen.bare.get(href).expect(200);
+        await kitchen.bare.get(href).expect(403);
+      }
+      await kitchen.bare.get('/api/household?once=guessed').expect(403);
+      await kitchen.http.post('/api/household/links').send({ path: '//jam.example' }).expect(400);
+      // A calendar asks by itself, days later.
+      await kitchen.bare.get('/api/household/calendar.ics').expect(200);
+    });
+
+    test('is an instrument’s, known by its token', () =>
+      kitchen.bare
+        .post('/api/readings')
+        .set('Authorization', 'Bearer none')
+        .send({ readings: [{ at: '2026-09-20T10:00:00.000Z', temperature_C: 98 }] })
+        .expect(401));
+  });
 
   test('every answer says that it is ours, and is kept by nobody; a HEAD ends', async () => {
     for (const path of ['/api/batches', '/api/nothing', '/api/live'])

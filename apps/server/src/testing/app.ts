@@ -9,14 +9,19 @@ import { connect } from '../database/connect.js';
 import { migrate } from '../database/migrate.js';
 import type { Settings } from '../settings.js';
 
-type Agent = ReturnType<typeof request>;
+type Agent = ReturnType<typeof request.agent>;
 
 export interface TestApp {
   readonly app: NestExpressApplication;
-  /** Requests addressed as a browser on this machine does. */
+  /** Requests as a page of this server makes them. */
   readonly http: Agent;
+  /** Requests that say nothing of where they come from. */
+  readonly bare: ReturnType<typeof request>;
   readonly close: () => Promise<void>;
 }
+
+/** What a program of the machine shows. */
+export const COMMAND_KEY = 'key of the command line';
 
 /** Settings of a server of a test: on loopback, at any port, silent. */
 export const testSettings = (databaseUrl: string): Settings => ({
@@ -24,6 +29,8 @@ export const testSettings = (databaseUrl: string): Settings => ({
   host: '127.0.0.1',
   port: 0,
   allowedHosts: [],
+  allowedOrigins: [],
+  commandKey: COMMAND_KEY,
   webFolder: undefined,
   demo: false,
   instance: 'test',
@@ -38,7 +45,9 @@ export async function startTestApp(databaseUrl: string, clock?: Clock): Promise<
   await database.close();
   const app = await createApp(testSettings(databaseUrl), clock);
   await app.listen(0, '127.0.0.1');
-  return { app, http: request(await app.getUrl()), close: () => app.close() };
+  const url = await app.getUrl();
+  const http = request.agent(url).set('Origin', url);
+  return { app, http, bare: request(url), close: () => app.close() };
 }
 
 export const damsonJam = (change: Partial<FormulaBody> = {}): FormulaBody => ({

@@ -1,4 +1,5 @@
 import * as batches from './0002-batches.js';
+import * as downloadLinks from './0021-download-links.js';
 import * as clocks from './0016-clocks.js';
 import * as formulas from './0001-kitchens-formulas.js';
 import * as freezer from './0009-freezer.js';
@@ -49,4 +50,5 @@ export const MIGRATIONS: readonly Migration[] = [
   longCooks,
   kindOfLot,
   practice,
+  downloadLinks,
 ];

@@ -8,6 +8,7 @@ import {
 } from '@idle-kettle/contract';
 import { ApiProblem, request } from '../../data/api.js';
 import { forgetCursors, queryClient } from '../../data/queries.js';
+import { DownloadLink } from '../../ui/download-link.js';
 import { FileButton } from '../../ui/file-button.js';
 import { Notice } from '../../ui/notice.js';
 import { counted } from '../../ui/sentence.js';
@@ -144,24 +145,24 @@ export function Files() {
         since their tokens are secrets.
       </p>
       <div className="mt-3 flex flex-wrap gap-2">
-        <a className="btn" href="/api/household" download="household.json">
+        <DownloadLink className="btn" href="/api/household" name="household.json">
           <Download aria-hidden="true" className="size-5" /> Everything (JSON)
-        </a>
-        <a className="btn" href="/api/household/book.pdf" download="book.pdf">
+        </DownloadLink>
+        <DownloadLink className="btn" href="/api/household/book.pdf" name="book.pdf">
           <Download aria-hidden="true" className="size-5" /> The book (PDF)
-        </a>
+        </DownloadLink>
         <a className="btn" href="/api/household/calendar.ics" download="calendar.ics">
           <Download aria-hidden="true" className="size-5" /> Calendar
         </a>
         {TABLES.map(([name, words]) => (
-          <a
+          <DownloadLink
             key={name}
             className="btn btn-ghost"
             href={`/api/household/${name}.csv`}
-            download={`${name}.csv`}
+            name={`${name}.csv`}
           >
             {words} (CSV)
-          </a>
+          </DownloadLink>
         ))}
       </div>
       <FileButton
