@@ -3,6 +3,7 @@ import { InjectConnection } from '@nestjs/sequelize';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import {
+  MINUTE_MS,
   believedOffset,
   errorsOf,
   learnFrom,
@@ -11,6 +12,7 @@ import {
   type Kitchen,
 } from '@idle-kettle/core';
 import type { EventPage, FormulaBody, LessonsView } from '@idle-kettle/contract';
+import { Clock } from '../clock/clock.js';
 import { BoilReader } from './boil-reader.js';
 import { EventLogService } from '../batches/event-log.service.js';
 import { HouseholdService } from '../households/household.service.js';
@@ -26,8 +28,17 @@ const LATEST = 60;
 interface StaleRow {
   batch_id: string;
   version: string;
+  tries: number;
   document: FormulaBody;
 }
+
+/** A boil that took too long is tried again after so long, and after twice that each time more. */
+const RETRY_AFTER_MS = 5 * MINUTE_MS;
+const MOST_WAIT = 64;
+
+/** Boils nobody has looked at as they are now; those tried in vain wait for their time. */
+const IS_STALE = `lesson.household_id = :householdId AND lesson.version <> lesson.computed_version
+  AND (lesson.retry_at IS NULL OR lesson.retry_at <= :now)`;
 
 interface KnownRow {
   batch_id: string;
@@ -38,15 +49,18 @@ interface KnownRow {
 }
 
 const STALE = `
-  SELECT lesson.batch_id, lesson.version, batch.document FROM boil_lessons lesson JOIN batches batch ON batch.id = lesson.batch_id
-  WHERE lesson.household_id = :householdId AND lesson.version <> lesson.computed_version
+  SELECT lesson.batch_id, lesson.version, lesson.tries, batch.document FROM boil_lessons lesson JOIN batches batch ON batch.id = lesson.batch_id
+  WHERE ${IS_STALE}
   ORDER BY (SELECT max(happened_at) FROM batch_events WHERE batch_id = lesson.batch_id AND type = 'done'), lesson.batch_id
   LIMIT :atOnce`;
 
 // A boil that was looked at before belongs to the kitchen it was made in.
 const KEEP = `
   UPDATE boil_lessons SET computed_version = :version, evidence = :evidence, hindsight = :hindsight, ended_at = :endedAt,
-    kitchen_id = coalesce(kitchen_id, :kitchenId)
+    kitchen_id = coalesce(kitchen_id, :kitchenId), tries = 0, retry_at = NULL
+  WHERE batch_id = :batchId AND household_id = :householdId`;
+const TRY_LATER = `
+  UPDATE boil_lessons SET tries = tries + 1, retry_at = :retryAt
   WHERE batch_id = :batchId AND household_id = :householdId`;
 
 const KNOWN = `
@@ -64,6 +78,7 @@ export class LearningService {
     private readonly kitchens: KitchenService,
     private readonly log: EventLogService,
     private readonly reader: BoilReader,
+    private readonly clock: Clock,
   ) {}
 
   /**
@@ -76,13 +91,13 @@ export class LearningService {
     const kitchen = await this.kitchens.inUse();
     const since = gear.learning?.since ?? new Date(0).toISOString();
     const stale = await this.sequelize.query<StaleRow>(STALE, {
-      replacements: { householdId, atOnce: AT_ONCE },
+      replacements: { householdId, atOnce: AT_ONCE, now: this.clock.now() },
       type: QueryTypes.SELECT,
     });
     for (const row of stale) await this.lookAt(row, householdId, kitchenId, kitchen, since);
     const [waiting] = await this.sequelize.query<{ count: number }>(
-      'SELECT count(*)::int AS count FROM boil_lessons WHERE household_id = :householdId AND version <> computed_version',
-      { replacements: { householdId }, type: QueryTypes.SELECT },
+      `SELECT count(*)::int AS count FROM boil_lessons lesson WHERE ${IS_STALE}`,
+      { replacements: { householdId, now: this.clock.now() }, type: QueryTypes.SELECT },
     );
     const known = await this.known(kitchenId, since);
     const lessons = learnFrom(
@@ -124,7 +139,7 @@ export class LearningService {
    * What a boil says, and what would have been foretold of it with and without the boils before it.
    */
   private async lookAt(
-    { batch_id: batchId, version, document }: StaleRow,
+    { batch_id: batchId, version, tries, document }: StaleRow,
     householdId: string,
     kitchenId: string,
     kitchen: Kitchen,
@@ -134,7 +149,17 @@ export class LearningService {
     const known = (await this.known(kitchenId, since)).flatMap((row) =>
       row.batch_id === batchId ? [] : [row.evidence],
     );
-    const { evidence, hindsight } = await this.reader.lookAt({ document, events, kitchen, known });
+    const found = await this.reader.lookAt({ document, events, kitchen, known }, tries);
+    if (!found) {
+      const wait_ms = RETRY_AFTER_MS * Math.min(2 ** tries, MOST_WAIT);
+      const retryAt = new Date(this.clock.now().getTime() + wait_ms);
+      await this.sequelize.query(TRY_LATER, {
+        replacements: { batchId, householdId, retryAt },
+        type: QueryTypes.UPDATE,
+      });
+      return;
+    }
+    const { evidence, hindsight } = found;
     await this.sequelize.query(KEEP, {
       replacements: {
         batchId,

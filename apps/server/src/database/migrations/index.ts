@@ -9,6 +9,7 @@ import * as jarIds from './0017-jar-ids.js';
 import * as jars from './0008-jars.js';
 import * as kindOfLot from './0019-kind-of-lot.js';
 import * as lessons from './0010-lessons.js';
+import * as lessonsRetried from './0022-lessons-retried.js';
 import * as live from './0005-live.js';
 import * as longCooks from './0018-long-cooks.js';
 import * as photos from './0012-photos.js';
@@ -51,4 +52,5 @@ export const MIGRATIONS: readonly Migration[] = [
   kindOfLot,
   practice,
   downloadLinks,
+  lessonsRetried,
 ];
