@@ -112,3 +112,31 @@ test('an address that is not there, and a batch that is not there, say so', asyn
   await page.goto(`${kettle.address}/batches/3f0f3c0a-0000-4000-8000-000000000000/balance`);
   await expect(page.getByRole('heading', { name: 'No such batch' })).toBeVisible();
 });
+
+test('a page of 160 kB pasted into Quick is read beside the page, which goes on answering', async ({
+  page,
+}) => {
+  await page.goto(`${kettle.address}/quick`);
+  const field = page.getByLabel('what goes in, a line each');
+  const lines = Array.from(
+    { length: 4000 },
+    (_, i) => `${1 + (i % 9)} kg damsons, washed and pitted (${i})`,
+  );
+  // What holds the page up for long, as the browser counts it.
+  await page.evaluate(() => {
+    const held: number[] = [];
+    new PerformanceObserver((list) =>
+      held.push(...list.getEntries().map((each) => each.duration)),
+    ).observe({ type: 'longtask' });
+    Object.assign(window, { held });
+  });
+  await field.fill(lines.join('\n'));
+  await expect(page.getByRole('heading', { name: 'Reading …' })).toBeVisible();
+  await expect(page.getByText('How it was read')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('button', { name: /^Show 200 more of \d+ lines$/ })).toBeVisible();
+  const longest = await page.evaluate(() =>
+    Math.max(0, ...(window as unknown as { held: number[] }).held),
+  );
+  // Read in the page it was held up for seconds; drawing two hundred lines takes some hundredths.
+  expect(longest).toBeLessThan(1500);
+});

@@ -193,10 +193,14 @@ const clockOff = (wrong_ms: number): Fault => ({
 
 const abandon = (address: string): Promise<void> =>
   new Promise((resolve) => {
-    const asked = get(`${address}/api/household`, (answer) => {
-      answer.destroy();
-      resolve();
-    });
+    const asked = get(
+      `${address}/api/household`,
+      { headers: { 'sec-fetch-site': 'same-origin' } },
+      (answer) => {
+        answer.destroy();
+        resolve();
+      },
+    );
     asked.on('error', () => resolve());
   });
 

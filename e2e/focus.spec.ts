@@ -59,3 +59,33 @@ test('the focus never falls to the body: on heat, test, addition, done, process,
   await pressAndStay(page, button(/^Put .* (?:on the shelf|in the fridge)$/), 'put on the shelf');
   await pressAndStay(page, button(/^Give one jar of/), 'given away');
 });
+
+test('Search opens with the cursor in its field; what is typed while it is fetched is not lost', async ({
+  page,
+}) => {
+  let release = (): void => undefined;
+  const held = new Promise<void>((resolve) => (release = resolve));
+  await page.route(/\/palette-[^/]*\.js$/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(kettle.address);
+  await expect(page.getByRole('button', { name: 'Search' })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  // A question mark behind it would show the keys, and a slash another search.
+  await page.keyboard.type('what? a/b');
+  const dialog = page.getByRole('dialog', { name: 'Search' });
+  await expect(dialog.locator('input')).toHaveValue('what? a/b');
+  await expect(page.getByRole('region', { name: 'Keys' })).toBeHidden();
+  release();
+  const field = dialog.getByRole('combobox');
+  await expect(field).toBeFocused();
+  await page.keyboard.type(' and on');
+  await expect(field).toHaveValue('what? a/b and on');
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  // Fetched by now: the cursor is there at once.
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('quince');
+  await expect(field).toHaveValue('quince');
+});

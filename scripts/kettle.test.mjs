@@ -21,9 +21,26 @@ import { after, afterEach, test } from 'node:test';
 import { fileURLToPath } from 'node:url';
 
 const KETTLE = join(dirname(fileURLToPath(import.meta.url)), '../kettle');
-const data = mkdtempSync(join(tmpdir(), 'kettle-script-'));
-// PostgreSQL's own user must be able to enter when the tests run as root.
-chmodSync(data, 0o755);
+/** Folders made here: what runs in them is stopped, and they go, however this ends. */
+const folders = [];
+/** A folder for the data of a start. */
+function newFolder(name) {
+  const folder = mkdtempSync(join(tmpdir(), `kettle-${name}-`));
+  // PostgreSQL's own user must be able to enter when the tests run as root.
+  chmodSync(folder, 0o755);
+  folders.push(folder);
+  return folder;
+}
+function clear() {
+  for (const folder of folders.splice(0).filter((each) => existsSync(each))) {
+    once(['stop'], { env: { ...env, KETTLE_DATA: folder } });
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+process.on('exit', clear);
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => process.exit(1));
+
+const data = newFolder('script');
 
 const freePort = () =>
   new Promise((resolve) => {
@@ -95,10 +112,7 @@ const asRole = (folder = data) => ({
 afterEach(() => {
   if (existsSync(join(data, 'server.pid'))) once(['stop']);
 });
-after(() => {
-  once(['stop']);
-  rmSync(data, { recursive: true, force: true });
-});
+after(clear);
 
 test('demo starts from nothing, from another folder; a second start says it runs; Ctrl-C stops everything', async () => {
   const first = begin('demo');
@@ -364,8 +378,7 @@ test('the role of the server may do nothing but its own, and its password is in 
 });
 
 test('a data folder whose server was the superuser is converted when it is started, with its data', async () => {
-  const old = mkdtempSync(join(tmpdir(), 'kettle-old-'));
-  chmodSync(old, 0o755);
+  const old = newFolder('old');
   const oldPort = await freePort();
   // As ./kettle made one before there were roles.
   const made = spawnSync(
@@ -409,7 +422,6 @@ test('a data folder whose server was the superuser is converted when it is start
   assert.doesNotMatch(again.said(), /may do less/);
   once(['stop'], { env: { ...env, KETTLE_DATA: old } });
   await again.ended;
-  rmSync(old, { recursive: true, force: true });
 });
 
 test('PostgreSQL that was killed is started again, and the server goes on; being told twice to end is harmless', async () => {
@@ -437,7 +449,7 @@ test('PostgreSQL that was killed is started again, and the server goes on; being
 });
 
 test('a disk without room is said before anything is begun, with how much is wanted', () => {
-  const bin = mkdtempSync(join(tmpdir(), 'kettle-df-'));
+  const bin = newFolder('df');
   writeFileSync(
     join(bin, 'df'),
     '#!/bin/sh\nprintf "Filesystem 1M-blocks Used Available\\n/dev/x 100 93 7\\n"\n',
@@ -446,7 +458,6 @@ test('a disk without room is said before anything is begun, with how much is wan
   const { status, stderr } = once(['start'], { env: { ...env, PATH: `${bin}:${env.PATH}` } });
   assert.equal(status, 1);
   assert.match(stderr, /no space left: \d+ MB wanted in .*, 7 MB free/);
-  rmSync(bin, { recursive: true });
 });
 
 test('at another address it starts and says who may reach it; at one that is not here it says why not', async () => {
@@ -475,8 +486,7 @@ test('a port that is taken is said, with what to do', async () => {
 });
 
 test('another server that takes the port meanwhile is not announced as ours', async () => {
-  const elsewhere = mkdtempSync(join(tmpdir(), 'kettle-race-'));
-  chmodSync(elsewhere, 0o755);
+  const elsewhere = newFolder('race');
   const contested = await freePort();
   const kettle = begin('start', { KETTLE_DATA: elsewhere, KETTLE_PORT: String(contested) });
   const ready = kettle.ready.then(
@@ -495,7 +505,6 @@ test('another server that takes the port meanwhile is not announced as ours', as
   assert.match(await ready, /the server did not start/);
   assert.equal(await kettle.ended, 1);
   other.close();
-  rmSync(elsewhere, { recursive: true, force: true });
 });
 
 test('a port that is none, and a command that is none, are said', () => {
@@ -512,7 +521,7 @@ test(
   'with DATABASE_URL set that database is used and none is started',
   { skip: !process.env.TEST_SERVER_URL && 'no server to make a database on' },
   async () => {
-    const elsewhere = mkdtempSync(join(tmpdir(), 'kettle-url-'));
+    const elsewhere = newFolder('url');
     const name = 'kettle_test_url';
     const { default: pg } = await import('pg');
     const client = new pg.Client({ connectionString: `${process.env.TEST_SERVER_URL}/postgres` });
@@ -527,7 +536,6 @@ test(
     assert.equal(existsSync(join(elsewhere, 'postgres')), false);
     process.kill(-kettle.child.pid, 'SIGINT');
     await kettle.ended;
-    rmSync(elsewhere, { recursive: true, force: true });
   },
 );
 
@@ -545,6 +553,13 @@ test('calc answers on standard output alone, and refuses with exit 2 and nothing
   assert.equal(bad.status, 2);
   assert.equal(bad.stdout, '');
   assert.match(bad.stderr, /^lines\[0\]\.amount: "2 cupz": unknown unit/);
+});
+
+test('every package is under a licence that can be kept', async () => {
+  const { isTaken, licenceProblems } = await import('./upkeep.mjs');
+  assert.deepEqual(licenceProblems(), []);
+  assert.equal(isTaken('(MIT OR GPL-2.0-only)'), true);
+  assert.equal(isTaken('MIT AND GPL-2.0-only'), false);
 });
 
 test('two thousand made-up pots: no edit for the worse is rewarded', async () => {

@@ -89,15 +89,16 @@ serve() {
     node "$ROOT/apps/server/dist/main.js" >"$words" 2>&1 &
   SERVER_PID=$!
   printf '%s\n%s\n%s\n%s\n' "$SERVER_PID" "$ADDRESS" "$instance" "$(started_at "$SERVER_PID")" >"$DATA/server.pid"
-  # Seconds as a rule; a small machine with its processor taken may need a minute.
-  local i
-  for i in $(seq 200); do
-    healthy "$ADDRESS" "$instance" && break
-    kill -0 "$SERVER_PID" 2>/dev/null || break
+  # Seconds as a rule. A slow machine may take minutes: what answers tells, not a clock, and Ctrl-C ends it.
+  local told=$SECONDS
+  while ! healthy "$ADDRESS" "$instance" && kill -0 "$SERVER_PID" 2>/dev/null; do
+    if [ $((SECONDS - told)) -ge 30 ]; then
+      told=$SECONDS
+      say "  Still starting; its log is $DATA/server.log"
+    fi
     sleep 0.3
   done
-  if ! kill -0 "$SERVER_PID" 2>/dev/null || ! healthy "$ADDRESS" "$instance"; then
-    end_process "$SERVER_PID"
+  if ! kill -0 "$SERVER_PID" 2>/dev/null; then
     tail -n 5 "$words" >&2
     rm -f "$DATA/server.pid"
     release_postgres
@@ -164,8 +165,8 @@ run_bench() {
   { ensure_node && ensure_modules && ensure_build; } >&2
   case "${1:-}" in
     '') exec node "$ROOT/scripts/bench.mjs" ;;
-    browser | probes | lists | fuzz | soak | faults) ;;
-    *) die "there is no bench \"$1\"; write nothing, browser, probes, lists, fuzz, soak or faults" ;;
+    browser | probes | lists | import | fuzz | soak | faults) ;;
+    *) die "there is no bench \"$1\"; write nothing, browser, probes, lists, import, fuzz, soak or faults" ;;
   esac
   case "$1" in browser | faults) ensure_chromium ;; esac
   start_postgres

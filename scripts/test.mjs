@@ -7,6 +7,9 @@ import { join } from 'node:path';
 
 const reports = join(tmpdir(), `kettle-test-${process.pid}`);
 mkdirSync(reports, { recursive: true });
+// However it ends, nothing of it stays.
+process.on('exit', () => rmSync(reports, { recursive: true, force: true }));
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => process.exit(1));
 
 /** Runs a command; its output is shown at once, or only when it fails. */
 function run(command, args, { env = {}, quiet = false, cwd = '.' } = {}) {
@@ -161,6 +164,5 @@ for (const name of chosen.filter((each) => !reading.includes(each) && !beside.in
   console.log(`\n== ${name}`);
   await conduct(name);
 }
-rmSync(reports, { recursive: true, force: true });
 console.log(`\n${lines.join('\n')}\n\n${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed === 0 && total.passed > 0 ? 0 : 1);

@@ -7,9 +7,6 @@ import { DatabaseDoor, freshDatabase } from '../../apps/server/src/testing/datab
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../..');
 
-/** It takes three; a machine that does much else takes longer. */
-const START_PATIENCE_S = 40;
-
 async function freePort(): Promise<number> {
   const probe = createServer();
   await new Promise<void>((resolve) => probe.listen(0, '127.0.0.1', resolve));
@@ -52,8 +49,13 @@ export class KettleServer {
     );
     server.port = await freePort();
     server.databaseUrl = await server.door.open();
-    await server.start();
-    if (altitude_m !== undefined) await server.setUpKitchen(altitude_m);
+    try {
+      await server.start();
+      if (altitude_m !== undefined) await server.setUpKitchen(altitude_m);
+    } catch (error) {
+      await server.end();
+      throw error;
+    }
     return server;
   }
 
@@ -96,11 +98,12 @@ export class KettleServer {
       },
       stdio: ['ignore', 'inherit', 'inherit', ...(this.clocked ? (['ipc'] as const) : [])],
     });
-    for (let i = 0; i < 10 * START_PATIENCE_S; i++) {
+    // It takes what it takes on a slow machine; one that has ended does not start.
+    while (this.child.exitCode === null && this.child.signalCode === null) {
       if (await this.healthy()) return;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
-    throw new Error(`the server did not answer within ${START_PATIENCE_S} s`);
+    throw new Error('the server ended before it answered');
   }
 
   /** Sets the clock of a clocked server. @param now milliseconds since 1970 */

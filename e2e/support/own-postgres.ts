@@ -1,5 +1,5 @@
-import { spawnSync } from 'node:child_process';
-import { chmodSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import { chmodSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -10,16 +10,22 @@ const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../..');
 export class OwnPostgres {
   private constructor(
     private readonly folder: string,
+    private readonly isOurs: boolean,
     readonly url: URL,
   ) {}
 
-  /** @param folder where its files are, a new one unless given; it is emptied in the end */
-  static begin(folder = mkdtempSync(join(tmpdir(), 'kettle-own-'))): OwnPostgres {
+  /** @param given where its files are, a new folder unless given; that one is emptied in the end */
+  static begin(given?: string): OwnPostgres {
+    const folder = given ?? mkdtempSync(join(tmpdir(), 'kettle-own-'));
     chmodSync(folder, 0o755);
-    return new OwnPostgres(
-      folder,
-      new URL(script(folder, 'start_postgres >&2; echo "$DATABASE_URL"')),
-    );
+    endWithUs(folder);
+    try {
+      const url = script(folder, 'start_postgres >&2; echo "$DATABASE_URL"');
+      return new OwnPostgres(folder, given === undefined, new URL(url));
+    } catch (error) {
+      clear(folder, given === undefined);
+      throw error;
+    }
   }
 
   /** As a power cut would. */
@@ -36,27 +42,50 @@ export class OwnPostgres {
   }
 
   end(): void {
-    script(this.folder, 'stop_postgres');
-    const elsewhere = script(this.folder, 'place_cluster; echo "$PG_DIR"');
-    rmSync(elsewhere, { recursive: true, force: true });
-    for (const entry of readdirSync(this.folder))
-      rmSync(join(this.folder, entry), { recursive: true, force: true });
+    clear(this.folder, this.isOurs);
   }
 }
 
-/** Runs with what `./kettle` sources. @returns what it printed */
-function script(folder: string, commands: string): string {
+/** Stops what runs there and removes what lies there. @param isOurs the folder itself goes too */
+function clear(folder: string, isOurs: boolean): void {
+  script(folder, CLEAR);
+  for (const entry of existsSync(folder) ? readdirSync(folder) : [])
+    rmSync(join(folder, entry), { recursive: true, force: true });
+  if (isOurs) rmSync(folder, { recursive: true, force: true });
+}
+
+const CLEAR = 'stop_postgres; place_cluster; rm -rf "$PG_DIR"';
+
+/**
+ * A test that is killed cannot tidy up: a process of its own waits for this one to end, however it
+ * does, and clears the folder if it is still there.
+ */
+function endWithUs(folder: string): void {
+  const wait = `while kill -0 ${process.pid} 2>/dev/null; do sleep 1; done; [ -d "$KETTLE_DATA/postgres" ] || [ -f "$KETTLE_DATA/postgres-folder" ] || exit 0; ${CLEAR}; umount "$KETTLE_DATA" 2>/dev/null || true; rm -rf "$KETTLE_DATA"`;
+  const { file, args, env } = bash(folder, wait);
+  spawn(file, args, { env, detached: true, stdio: 'ignore' }).unref();
+}
+
+/** How commands are run with what `./kettle` sources. */
+function bash(folder: string, commands: string) {
   const { DATABASE_URL: _, ...env } = process.env;
-  const { status, stdout, stderr } = spawnSync(
-    'bash',
-    [
-      '-euc',
-      `ROOT="$1"; for part in say packages postgres; do . "$ROOT/scripts/$part.sh"; done; ${commands}`,
-      '_',
-      ROOT,
-    ],
-    { env: { ...env, KETTLE_DATA: folder }, encoding: 'utf8', timeout: 60_000 },
-  );
+  const source =
+    'ROOT="$1"; for part in say packages postgres; do . "$ROOT/scripts/$part.sh"; done;';
+  return {
+    file: 'bash',
+    args: ['-euc', `${source} ${commands}`, '_', ROOT],
+    env: { ...env, KETTLE_DATA: folder },
+  };
+}
+
+/** Runs commands. @returns what they printed */
+function script(folder: string, commands: string): string {
+  const { file, args, env } = bash(folder, commands);
+  const { status, stdout, stderr } = spawnSync(file, args, {
+    env,
+    encoding: 'utf8',
+    timeout: 60_000,
+  });
   if (status !== 0) throw new Error(`"${commands}" failed: ${stdout}${stderr}`);
   return stdout.trim();
 }

@@ -56,6 +56,12 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./stations/quick/quick.js')).Quick }),
           },
           {
+            path: 'notices',
+            lazy: async () => ({
+              Component: (await import('./stations/notices/notices.js')).Notices,
+            }),
+          },
+          {
             path: 'formulas',
             lazy: async () => ({
               Component: (await import('./stations/formulas/formulas.js')).Formulas,

@@ -432,6 +432,8 @@ export {
 } from './formats/index.js';
 export { STARTERS } from './starters/index.js';
 export {
+  canDoDeed,
+  doDeed,
   type Aspect,
   bestRun,
   type ChoiceCost,

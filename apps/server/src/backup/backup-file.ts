@@ -261,11 +261,12 @@ async function nextRows(
 ): Promise<string[]> {
   const rows: string[] = [];
   for (let bytes = 0; rows.length < Math.min(most, LOAD_ROWS) && bytes < LOAD_BYTES;) {
-    const { value, done } = await lines.next();
-    if (done) break;
-    hash.update(value);
-    bytes += value.length;
-    rows.push(value.toString('utf8', 0, value.length - 1));
+    const next = await lines.next();
+    if (next.done === true) break;
+    const line = next.value;
+    hash.update(line);
+    bytes += line.length;
+    rows.push(line.toString('utf8', 0, line.length - 1));
   }
   return rows;
 }
@@ -275,7 +276,7 @@ const isCount = (value: unknown): value is number =>
 const isTexts = (value: unknown): value is string[] =>
   Array.isArray(value) && value.every((each) => typeof each === 'string');
 const isTable = (value: unknown): value is ManifestTable => {
-  const { name, columns, rows, sha256 } = (value ?? {}) as Partial<ManifestTable>;
+  const { name, columns, rows, sha256 } = (value ?? {}) as Record<string, unknown>;
   return (
     typeof name === 'string' && isTexts(columns) && isCount(rows) && typeof sha256 === 'string'
   );

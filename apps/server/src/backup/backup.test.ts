@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import type { Client } from 'pg';
+import type { EventPage } from '@idle-kettle/contract';
 import { connect } from '../database/connect.js';
 import { migrate } from '../database/migrate.js';
 import { damsonJam, newBatch, reading, startTestApp } from '../testing/app.js';
@@ -145,13 +146,14 @@ test('everything comes back, also what the household’s own file leaves out; a 
   const there = await startTestApp(into);
   const batches = (await there.http.get('/api/batches').expect(200)).body as { id: string }[];
   const events = `/api/batches/${batches[0]!.id}/events`;
-  const { body: page } = await there.http.get(events).expect(200);
+  const page = (await there.http.get(events).expect(200)).body as EventPage;
   await there.http
     .post(events)
     .send({ events: [reading(99.9)] })
     .expect(200);
-  const { body: next } = await there.http.get(`${events}?since=${page.cursor}`).expect(200);
-  expect(next.events.at(-1).body).toEqual({ temperature_C: 99.9 });
+  const since = `${events}?since=${page.cursor}`;
+  const next = (await there.http.get(since).expect(200)).body as EventPage;
+  expect(next.events.at(-1)?.body).toEqual({ temperature_C: 99.9 });
   await there.close();
 }, 60_000);
 

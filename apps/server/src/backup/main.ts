@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { statfs } from 'node:fs/promises';
+import { SystemClock } from '../clock/clock.js';
 import { BackupFile, isBackup, migrationsOf, writeBackup } from './backup-file.js';
 import { withClient } from './client.js';
 import { OldBackup } from './old-backup.js';
@@ -32,12 +33,17 @@ async function write(path: string): Promise<void> {
   await withClient(databaseUrl(), async (client) => {
     if ((await migrationsOf(client, schema)).length === 0)
       throw new NotRestorable('there is nothing yet; ./kettle start makes a household first');
-    await writeBackup(client, schema, path, new Date());
+    await writeBackup(client, schema, path, new SystemClock().now());
   });
 }
 
 async function restore(path: string, keep: string): Promise<void> {
-  const there = { url: databaseUrl(), into: KETTLE_RESTORE_INTO, keep, now: new Date() };
+  const there = {
+    url: databaseUrl(),
+    into: KETTLE_RESTORE_INTO,
+    keep,
+    now: new SystemClock().now(),
+  };
   if (KETTLE_OLD_BACKUP !== undefined) {
     await withClient(KETTLE_OLD_BACKUP, async (client) =>
       restoreFrom(await OldBackup.open(client), there),

@@ -12,10 +12,10 @@ export class BatchEventRow extends Model<
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
-  @Column({ type: DataType.UUID, field: 'batch_id' })
+  @Column(DataType.UUID)
   declare batchId: string;
 
   /** Given by the database: the order of arrival. */
@@ -25,11 +25,11 @@ export class BatchEventRow extends Model<
   @Column(DataType.TEXT)
   declare type: string;
 
-  @Column({ type: DataType.DATE, field: 'happened_at' })
+  @Column(DataType.DATE)
   declare happenedAt: Date;
 
   /** What the clock of the device showed, where it was wrong. */
-  @Column({ type: DataType.DATE, field: 'said_at' })
+  @Column(DataType.DATE)
   declare saidAt: CreationOptional<Date | null>;
 
   @Column(DataType.TEXT)

@@ -16,10 +16,10 @@ export class Batch extends Model<InferAttributes<Batch>, InferCreationAttributes
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
-  @Column({ type: DataType.UUID, field: 'formula_id' })
+  @Column(DataType.UUID)
   declare formulaId: string | null;
 
   @Column(DataType.TEXT)
@@ -32,7 +32,7 @@ export class Batch extends Model<InferAttributes<Batch>, InferCreationAttributes
   declare revision: number;
 
   /** Taken off the bench before it was ever on the heat, or null. */
-  @Column({ type: DataType.DATE, field: 'removed_at' })
+  @Column(DataType.DATE)
   declare removedAt: CreationOptional<Date | null>;
 
   @CreatedAt

@@ -9,19 +9,19 @@ export class FormulaVersionRow extends Model<
   InferCreationAttributes<FormulaVersionRow>
 > {
   @PrimaryKey
-  @Column({ type: DataType.UUID, field: 'formula_id' })
+  @Column(DataType.UUID)
   declare formulaId: string;
 
   @PrimaryKey
   @Column(DataType.INTEGER)
   declare revision: number;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
   @Column(DataType.JSONB)
   declare document: FormulaBody;
 
-  @Column({ type: DataType.DATE, field: 'saved_at' })
+  @Column(DataType.DATE)
   declare savedAt: CreationOptional<Date>;
 }

@@ -16,7 +16,7 @@ export class Formula extends Model<InferAttributes<Formula>, InferCreationAttrib
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
   @Column(DataType.TEXT)
@@ -31,7 +31,7 @@ export class Formula extends Model<InferAttributes<Formula>, InferCreationAttrib
   @Column(DataType.BOOLEAN)
   declare favourite: CreationOptional<boolean>;
 
-  @Column({ type: DataType.DATE, field: 'archived_at' })
+  @Column(DataType.DATE)
   declare archivedAt: CreationOptional<Date | null>;
 
   @CreatedAt

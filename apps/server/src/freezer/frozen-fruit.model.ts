@@ -10,7 +10,7 @@ export class FrozenFruit extends Model<
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
   @Column(DataType.TEXT)
@@ -22,6 +22,6 @@ export class FrozenFruit extends Model<
   @Column(DataType.TEXT)
   declare note: string;
 
-  @Column({ type: DataType.DATEONLY, field: 'frozen_on' })
+  @Column(DataType.DATEONLY)
   declare frozenOn: string;
 }

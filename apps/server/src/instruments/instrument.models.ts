@@ -11,7 +11,7 @@ export class InstrumentRow extends Model<
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
   @Column(DataType.TEXT)
@@ -21,7 +21,7 @@ export class InstrumentRow extends Model<
   declare kind: InstrumentKind;
 
   /** SHA-256 of its token: the token itself is shown once and not kept. */
-  @Column({ type: DataType.TEXT, field: 'token_hash' })
+  @Column(DataType.TEXT)
   declare tokenHash: string;
 
   declare createdAt: CreationOptional<Date>;
@@ -34,16 +34,16 @@ export class InstrumentPlace extends Model<
   InferCreationAttributes<InstrumentPlace>
 > {
   @PrimaryKey
-  @Column({ type: DataType.UUID, field: 'instrument_id' })
+  @Column(DataType.UUID)
   declare instrumentId: string;
 
   @PrimaryKey
-  @Column({ type: DataType.DATE, field: 'from_at' })
+  @Column(DataType.DATE)
   declare fromAt: Date;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
-  @Column({ type: DataType.UUID, field: 'batch_id' })
+  @Column(DataType.UUID)
   declare batchId: string | null;
 }

@@ -17,7 +17,7 @@ export class Kitchen extends Model<InferAttributes<Kitchen>, InferCreationAttrib
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
   @Column(DataType.TEXT)
@@ -29,19 +29,19 @@ export class Kitchen extends Model<InferAttributes<Kitchen>, InferCreationAttrib
   @Column({ type: DataType.DOUBLE, field: 'boiling_point_c' })
   declare boilingPoint_C: number | null;
 
-  @Column({ type: DataType.DATE, field: 'boiling_point_measured_at' })
+  @Column(DataType.DATE)
   declare boilingPointMeasuredAt: Date | null;
 
   @Column(DataType.TEXT)
   declare units: UnitSystem;
 
-  @Column({ type: DataType.TEXT, field: 'temperature_unit' })
+  @Column(DataType.TEXT)
   declare temperatureUnit: TemperatureUnit;
 
   @Column({ type: DataType.DOUBLE, field: 'pressure_kpa' })
   declare pressure_kPa: number | null;
 
-  @Column({ type: DataType.DATE, field: 'pressure_read_at' })
+  @Column(DataType.DATE)
   declare pressureReadAt: Date | null;
 
   @Column(DataType.BOOLEAN)
@@ -51,7 +51,7 @@ export class Kitchen extends Model<InferAttributes<Kitchen>, InferCreationAttrib
   declare gear: CreationOptional<KitchenGear>;
 
   /** The kitchen used last is the one everything is computed for. */
-  @Column({ type: DataType.DATE, field: 'used_at' })
+  @Column(DataType.DATE)
   declare usedAt: CreationOptional<Date>;
 
   @CreatedAt

@@ -10,7 +10,7 @@ export class PreparedWeightRow extends Model<
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
   @Column(DataType.TEXT)
@@ -25,6 +25,6 @@ export class PreparedWeightRow extends Model<
   @Column({ type: DataType.DOUBLE, field: 'prepared_kg' })
   declare prepared_kg: number;
 
-  @Column({ type: DataType.DATE, field: 'weighed_at' })
+  @Column(DataType.DATE)
   declare weighedAt: Date;
 }

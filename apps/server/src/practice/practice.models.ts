@@ -11,7 +11,7 @@ export class PracticeRunRow extends Model<
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
   @Column(DataType.TEXT)
@@ -32,7 +32,7 @@ export class PracticeRunRow extends Model<
   @Column(DataType.JSONB)
   declare medals: string[];
 
-  @Column({ type: DataType.DATE, field: 'played_at' })
+  @Column(DataType.DATE)
   declare playedAt: Date;
 }
 
@@ -45,7 +45,7 @@ export class PracticeScenarioRow extends Model<
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
   @Column(DataType.JSONB)

@@ -9,35 +9,35 @@ export class ShelfLot extends Model<InferAttributes<ShelfLot>, InferCreationAttr
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
-  @Column({ type: DataType.UUID, field: 'batch_id' })
+  @Column(DataType.UUID)
   declare batchId: string;
 
   @Column(DataType.TEXT)
   declare size: string;
 
-  @Column({ type: DataType.DOUBLE, field: 'part_fill' })
+  @Column(DataType.DOUBLE)
   declare partFill: number | null;
 
   /** Which jars of the batch they were, where the device that put them there said. */
   @Column(DataType.JSONB)
   declare jars: CreationOptional<string[] | null>;
 
-  @Column({ type: DataType.DATEONLY, field: 'made_on' })
+  @Column(DataType.DATEONLY)
   declare madeOn: string;
 
-  @Column({ type: DataType.TEXT, field: 'kept_in' })
+  @Column(DataType.TEXT)
   declare keptIn: KeptIn | null;
 
   @Column(DataType.TEXT)
   declare place: string;
 
-  @Column({ type: DataType.DATE, field: 'kept_since' })
+  @Column(DataType.DATE)
   declare keptSince: Date | null;
 
-  @Column({ type: DataType.UUID, field: 'came_from' })
+  @Column(DataType.UUID)
   declare cameFrom: string | null;
 
   @CreatedAt
@@ -54,10 +54,10 @@ export class ShelfMove extends Model<
   @Column(DataType.UUID)
   declare id: string;
 
-  @Column({ type: DataType.UUID, field: 'household_id' })
+  @Column(DataType.UUID)
   declare householdId: string;
 
-  @Column({ type: DataType.UUID, field: 'lot_id' })
+  @Column(DataType.UUID)
   declare lotId: string;
 
   @Column(DataType.INTEGER)
@@ -72,6 +72,6 @@ export class ShelfMove extends Model<
   @Column(DataType.TEXT)
   declare note: string;
 
-  @Column({ type: DataType.DATE, field: 'happened_at' })
+  @Column(DataType.DATE)
   declare happenedAt: Date;
 }

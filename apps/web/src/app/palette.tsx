@@ -1,6 +1,6 @@
 import { Command } from 'cmdk';
 import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue } from 'react';
 import { useNavigate } from 'react-router';
 import type { BatchSummary, FormulaView, LotView } from '@idle-kettle/contract';
 import { INGREDIENTS, isProduce } from '@idle-kettle/core';
@@ -10,6 +10,7 @@ import { keys, queryClient } from '../data/queries.js';
 import { jarName } from '../ui/jar-picture.js';
 import { setTheme, useTheme } from '../ui/theme.js';
 import { SCREENS } from './screens.js';
+import { SEARCH_FIELD, writeOn } from './search-field.js';
 import { TABLE_ROWS } from './table-rows.js';
 import { typedConversion } from './typed-conversion.js';
 import * as dates from '../ui/dates.js';
@@ -55,14 +56,14 @@ function useFound(typed: string): {
   };
 }
 
-/** Opened at once, with the focus in it. */
-const showModal = (dialog: HTMLDialogElement | null): void => {
-  if (dialog && !dialog.open) dialog.showModal();
-};
+interface PaletteProps {
+  readonly typed: string;
+  readonly onType: (typed: string) => void;
+  readonly onClose: () => void;
+}
 
-/** One search over everything: screens, actions, batches, formulas, jars and fruit. */
-export default function Palette({ onClose }: { readonly onClose: () => void }) {
-  const [typed, setTyped] = useState('');
+/** What is found for what is typed: screens, actions, batches, formulas, jars and fruit. */
+export default function Palette({ typed, onType, onClose }: PaletteProps) {
   const navigate = useNavigate();
   const newBatch = useNewBatch();
   const theme = useTheme();
@@ -90,118 +91,108 @@ export default function Palette({ onClose }: { readonly onClose: () => void }) {
   const rows =
     typed.trim() === '' ? [] : TABLE_ROWS.filter(({ name }) => has(name, typed)).slice(0, LISTED);
   return (
-    <dialog
-      ref={showModal}
-      aria-label="Search"
-      className="mx-auto mt-[8dvh] w-[calc(100%-24px)] max-w-xl overflow-hidden rounded-[14px] border border-line bg-base-100 text-base-content backdrop:bg-black/40"
-      onClose={onClose}
-      onClick={({ target, currentTarget }) => {
-        // Beside it.
-        if (target === currentTarget) onClose();
-      }}
-    >
-      <Command label="Search" shouldFilter={false}>
-        <Command.Input
-          value={typed}
-          onValueChange={setTyped}
-          maxLength={80}
-          placeholder="Anything by name, or 8 cups blueberries in g"
-          className="h-14 w-full border-b border-line bg-transparent px-4 text-lg outline-none"
-        />
-        <Command.List className="max-h-[64dvh] overflow-y-auto p-2">
-          <Command.Empty className="p-4 text-soft">Nothing is called “{typed}”.</Command.Empty>
-          <Group heading="Converted">
-            {converted
-              ? [
-                  <Item
-                    key="converted"
-                    value="converted"
-                    name={converted.answer}
-                    note="more units"
-                    onSelect={go(
-                      `/tables/convert?${new URLSearchParams({ amount: converted.amount }).toString()}`,
-                    )}
-                  />,
-                ]
-              : []}
-          </Group>
-          <Group heading="Actions">
-            {actions.map(({ name, run }) => (
-              <Item key={name} value={`action ${name}`} name={name} onSelect={act(run)} />
-            ))}
-          </Group>
-          <Group heading="Screens">
-            {(typed.trim() === '' ? screens.slice(0, LISTED) : screens).map(({ to, name }) => (
-              <Item key={to} value={`screen ${to}`} name={name} onSelect={go(to)} />
-            ))}
-          </Group>
-          <Group heading="Batches">
-            {batches.map(({ id, title, phase, endedAt, startedAt }) => {
-              const at = endedAt ?? startedAt;
-              const place = phase === 'cold' ? 'balance' : 'boil';
-              return (
+    <Command label="Search" shouldFilter={false}>
+      <Command.Input
+        ref={writeOn}
+        maxLength={SEARCH_FIELD.maxLength}
+        placeholder={SEARCH_FIELD.placeholder}
+        className={SEARCH_FIELD.className}
+        value={typed}
+        onValueChange={onType}
+      />
+      <Command.List className="max-h-[64dvh] overflow-y-auto p-2">
+        <Command.Empty className="p-4 text-soft">Nothing is called “{typed}”.</Command.Empty>
+        <Group heading="Converted">
+          {converted
+            ? [
                 <Item
-                  key={id}
-                  value={`batch ${id}`}
-                  name={title === '' ? 'Unnamed batch' : title}
-                  note={at === null ? 'planned' : dates.day(at)}
-                  onSelect={go(phase === 'done' ? `/logbook/${id}` : `/batches/${id}/${place}`)}
-                />
-              );
-            })}
-          </Group>
-          {typed.trim() !== '' && (
-            <Group heading="Make again">
-              {batches.slice(0, LISTED / 2).map(({ id, title }) => (
-                <Item
-                  key={id}
-                  value={`again ${id}`}
-                  name={`Duplicate ${title}`}
-                  onSelect={act(() => duplicate(id))}
-                />
-              ))}
-            </Group>
-          )}
-          <Group heading="Jars">
-            {lots.map(({ id, title, count, size, place }) => (
+                  key="converted"
+                  value="converted"
+                  name={converted.answer}
+                  note="more units"
+                  onSelect={go(
+                    `/tables/convert?${new URLSearchParams({ amount: converted.amount }).toString()}`,
+                  )}
+                />,
+              ]
+            : []}
+        </Group>
+        <Group heading="Actions">
+          {actions.map(({ name, run }) => (
+            <Item key={name} value={`action ${name}`} name={name} onSelect={act(run)} />
+          ))}
+        </Group>
+        <Group heading="Screens">
+          {(typed.trim() === '' ? screens.slice(0, LISTED) : screens).map(({ to, name }) => (
+            <Item key={to} value={`screen ${to}`} name={name} onSelect={go(to)} />
+          ))}
+        </Group>
+        <Group heading="Batches">
+          {batches.map(({ id, title, phase, endedAt, startedAt }) => {
+            const at = endedAt ?? startedAt;
+            const place = phase === 'cold' ? 'balance' : 'boil';
+            return (
               <Item
                 key={id}
-                value={`jar ${id}`}
-                name={`${title}, ${count}`}
-                note={[jarName(size, 2), place].filter((part) => part !== '').join(', ')}
-                onSelect={go(`/shelf?lot=${id}`)}
+                value={`batch ${id}`}
+                name={title === '' ? 'Unnamed batch' : title}
+                note={at === null ? 'planned' : dates.day(at)}
+                onSelect={go(phase === 'done' ? `/logbook/${id}` : `/batches/${id}/${place}`)}
+              />
+            );
+          })}
+        </Group>
+        {typed.trim() !== '' && (
+          <Group heading="Make again">
+            {batches.slice(0, LISTED / 2).map(({ id, title }) => (
+              <Item
+                key={id}
+                value={`again ${id}`}
+                name={`Duplicate ${title}`}
+                onSelect={act(() => duplicate(id))}
               />
             ))}
           </Group>
-          <Group heading="Formulas">
-            {formulas.map(({ id, document }) => (
-              <Item
-                key={id}
-                value={`formula ${id}`}
-                name={document.title}
-                onSelect={go(`/formulas/${id}`)}
-              />
-            ))}
-          </Group>
-          <Group heading="Fruit">
-            {fruit.map(({ id, name }) => (
-              <Item
-                key={id}
-                value={`fruit ${id}`}
-                name={name[1]}
-                note="formulas with it"
-                onSelect={go(`/formulas?fruit=${id}`)}
-              />
-            ))}
-          </Group>
-          <Group heading="In the tables">
-            {rows.map(({ to, name, table }) => (
-              <Item key={to} value={`row ${to}`} name={name} note={table} onSelect={go(to)} />
-            ))}
-          </Group>
-        </Command.List>
-      </Command>
-    </dialog>
+        )}
+        <Group heading="Jars">
+          {lots.map(({ id, title, count, size, place }) => (
+            <Item
+              key={id}
+              value={`jar ${id}`}
+              name={`${title}, ${count}`}
+              note={[jarName(size, 2), place].filter((part) => part !== '').join(', ')}
+              onSelect={go(`/shelf?lot=${id}`)}
+            />
+          ))}
+        </Group>
+        <Group heading="Formulas">
+          {formulas.map(({ id, document }) => (
+            <Item
+              key={id}
+              value={`formula ${id}`}
+              name={document.title}
+              onSelect={go(`/formulas/${id}`)}
+            />
+          ))}
+        </Group>
+        <Group heading="Fruit">
+          {fruit.map(({ id, name }) => (
+            <Item
+              key={id}
+              value={`fruit ${id}`}
+              name={name[1]}
+              note="formulas with it"
+              onSelect={go(`/formulas?fruit=${id}`)}
+            />
+          ))}
+        </Group>
+        <Group heading="In the tables">
+          {rows.map(({ to, name, table }) => (
+            <Item key={to} value={`row ${to}`} name={name} note={table} onSelect={go(to)} />
+          ))}
+        </Group>
+      </Command.List>
+    </Command>
   );
 }
 

@@ -43,5 +43,6 @@ export const SCREENS: readonly Screen[] = [
   { to: '/kitchen/learned', name: 'Learned from your boils', also: 'kitchen learning' },
   { to: '/kitchen/data', name: 'Your data', also: 'kitchen export import backup book calendar' },
   { to: '/kitchen/tables', name: 'Check sheet', also: 'kitchen process tables' },
+  { to: '/notices', name: 'Made with', also: 'licences notices libraries fonts typefaces about' },
   { to: '/kitchen/screen', name: 'Keys and theme', also: 'kitchen shortcuts night day' },
 ];

@@ -1,11 +1,9 @@
-import { Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useNewBatch } from '../batch/new-batch.js';
 import { ShortcutList } from '../ui/shortcut-list.js';
+import { SearchDialog } from './search-dialog.js';
 import { openSearch, useSearchOpen } from './search-open.js';
 import { useShortcutListener, useShortcuts } from '../ui/shortcuts.js';
-import { fetchedPart } from '../ui/fetched-part.js';
-
-const Palette = fetchedPart(() => import('./palette.js'));
 
 /** Listens to every shortcut; a question mark outside a field shows the list. */
 export function Shortcuts() {
@@ -22,11 +20,7 @@ export function Shortcuts() {
   });
   return (
     <>
-      {isSearching && (
-        <Suspense fallback={null}>
-          <Palette onClose={() => openSearch(false)} />
-        </Suspense>
-      )}
+      {isSearching && <SearchDialog onClose={() => openSearch(false)} />}
       {shown && <Keys onClose={() => setShown(false)} />}
     </>
   );

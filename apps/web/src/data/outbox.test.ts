@@ -637,3 +637,42 @@ test('text that no database holds goes as the sign for a character that was lost
   await until(() => outbox.snapshot().drafts.size === 0);
   expect(server.batch?.document.title).toBe('Jam \ufffd and \ufffd and ');
 });
+
+describe('what was delivered leaves the outbox at once', () => {
+  afterEach(() => (diskWaits = Promise.resolve()));
+
+  test('also where the disk does not answer', async () => {
+    const outbox = await start();
+    diskWaits = new Promise(() => undefined);
+    const event = reading(97);
+    void outbox.addEvent('b1', event);
+    await until(() => server.events.includes(event.id));
+    await until(() => outbox.snapshot().items.length === 0 && outbox.snapshot().state === 'idle');
+  });
+
+  test('and is not written down again when its time is corrected meanwhile', async () => {
+    const outbox = await start();
+    const at = now();
+    const event = { ...reading(97), at: new Date(at).toISOString() };
+    let answer = (): void => undefined;
+    const disk = new Promise<void>((resolve) => (answer = resolve));
+    const gone = outbox.watch(() => {
+      // The clock is set in the moment the server has taken it.
+      if (!server.events.includes(event.id) || clock) return;
+      diskWaits = disk;
+      clock = jest.spyOn(Date, 'now').mockImplementation(() => real() + 86_400_000);
+    });
+    const real = Date.now.bind(Date);
+    let clock: jest.SpyInstance | undefined;
+    await outbox.addEvent('b1', event, deviceTimeOf(at));
+    await until(() => server.events.includes(event.id));
+    now();
+    answer();
+    await until(() => outbox.snapshot().items.length === 0);
+    gone();
+    clock?.mockRestore();
+    now();
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(await (await store()).getAll('parcels')).toEqual([]);
+  });
+});

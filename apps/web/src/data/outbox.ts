@@ -418,12 +418,14 @@ export class Outbox {
     if (refused.length > 0)
       await this.replace(...refused.map(({ item, why }) => ({ ...item, refused: why })));
     if (taken.length === 0) return;
-    await removeItems(taken);
     // Told first, so that what was taken is on screen from the server's answer before it leaves the
     // outbox.
     this.listener.onTaken(taken);
+    // Not when the disk has it too: one that is slow must not show as waiting what has gone, nor may a
+    // time that is corrected meanwhile write it down again.
     const gone = new Set(taken.map(({ id }) => id));
     this.set({ items: this.now.items.filter(({ id }) => !gone.has(id)) });
+    void removeItems(taken);
   }
 
   private async holdDraft(draft: Draft): Promise<void> {

@@ -41,24 +41,3 @@ export type PracticeAction = Deed & { readonly time_s: number };
 /** What a choice is about: an aspect can be played again otherwise, with everything else as it was. */
 export const ASPECTS = ['add', 'heat', 'stir', 'look', 'finish', 'fill', 'storage'] as const;
 export type Aspect = (typeof ASPECTS)[number];
-
-export const ASPECT_OF: Readonly<Record<Deed['type'], Aspect>> = {
-  heat: 'heat',
-  lid: 'heat',
-  stir: 'stir',
-  add: 'add',
-  read: 'look',
-  weigh: 'look',
-  note: 'look',
-  time: 'look',
-  check: 'look',
-  plate: 'look',
-  push: 'look',
-  finish: 'finish',
-  fill: 'fill',
-  process: 'storage',
-  'canner-up': 'storage',
-  restart: 'storage',
-  lift: 'storage',
-  store: 'storage',
-};

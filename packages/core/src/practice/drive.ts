@@ -1,4 +1,5 @@
-import { ASPECT_OF, ASPECTS, type Aspect, type Deed, type PracticeAction } from './actions.js';
+import { ASPECTS, type Aspect, type Deed, type PracticeAction } from './actions.js';
+import { doDeed, aspectOf } from './deeds.js';
 import { ADD_WHEN, type AddWhen } from '../formula/index.js';
 import { FILLED_HOT_C } from '../made-batch/index.js';
 import { MINUTE_S } from '../quantity/index.js';
@@ -19,7 +20,7 @@ export function drive(scenario: PracticeScenario, seed: number, deciders: Decide
   const run = new PracticeRun(scenario, seed);
   const longest_s = run.pan.isGentle ? LONGEST_GENTLE_S : LONGEST_S;
   while (run.phase !== 'over' && run.time_s < longest_s) {
-    for (const aspect of ASPECTS) for (const deed of deciders[aspect](run)) run.act(deed);
+    for (const aspect of ASPECTS) for (const deed of deciders[aspect](run)) doDeed(run, deed);
     run.advance(run.pan.step_s);
   }
   return run;
@@ -196,7 +197,7 @@ export function replay(
       look(run);
       run.advance(run.pan.step_s);
     }
-    run.act(action);
+    doDeed(run, action);
   }
   return run;
 }
@@ -221,7 +222,7 @@ function countedFrom(actions: readonly PracticeAction[]): readonly PlayedDeed[] 
   };
   return actions.map((action, i) => {
     const isAfter = finish >= 0 && i > finish;
-    const ofJars = ASPECT_OF[action.type] === 'storage' ? 'fill' : 'finish';
+    const ofJars = aspectOf(action.type) === 'storage' ? 'fill' : 'finish';
     const from = isAfter ? ofJars : 'begin';
     return { deed: action, from, after_s: action.time_s - starts[from] };
   });
@@ -234,7 +235,7 @@ function countedFrom(actions: readonly PracticeAction[]): readonly PlayedDeed[] 
 export function asPlayed(actions: readonly PracticeAction[]): Deciders {
   const played = countedFrom(actions);
   const deciderOf = (aspect: Aspect): Decider => {
-    const own = played.filter(({ deed }) => ASPECT_OF[deed.type] === aspect);
+    const own = played.filter(({ deed }) => aspectOf(deed.type) === aspect);
     let next = 0;
     return (run) => {
       const starts = { begin: 0, finish: run.finishedAt_s, fill: run.filledAt_s };

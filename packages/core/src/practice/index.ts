@@ -1,4 +1,5 @@
 export { type Aspect, type Deed, type PracticeAction } from './actions.js';
+export { canDoDeed, doDeed } from './deeds.js';
 export { bestRun } from './best-run.js';
 export { asPlayed, bestDeciders, type Decider, drive, replay } from './drive.js';
 export { MEDALS, type Medal, PRACTICE_MODES, type PracticeMode } from './medals.js';

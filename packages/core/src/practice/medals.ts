@@ -1,4 +1,5 @@
-import { ASPECT_OF } from './actions.js';
+import type { Deed } from './actions.js';
+import { aspectOf } from './deeds.js';
 import type { PracticeRun } from './practice-run.js';
 import { MOST_POINTS_FOR, type PracticeResult } from './result.js';
 
@@ -35,7 +36,7 @@ const GOOD_SCORE = 85;
 const looked = ({ actions, finishedAt_s = Infinity, pan }: PracticeRun): boolean =>
   actions.some(
     ({ type, time_s }) =>
-      ASPECT_OF[type] === 'look' &&
+      aspectOf(type) === 'look' &&
       type !== 'check' &&
       type !== 'note' &&
       time_s <= finishedAt_s &&
@@ -43,7 +44,7 @@ const looked = ({ actions, finishedAt_s = Infinity, pan }: PracticeRun): boolean
   );
 const hasFull = (part: keyof PracticeResult['points'], { points }: PracticeResult): boolean =>
   points[part] >= MOST_POINTS_FOR[part] * 0.97;
-const did = ({ actions }: PracticeRun, type: keyof typeof ASPECT_OF): boolean =>
+const did = ({ actions }: PracticeRun, type: Deed['type']): boolean =>
   actions.some((action) => action.type === type);
 
 export const MEDALS: readonly MedalRule[] = [

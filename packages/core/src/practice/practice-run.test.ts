@@ -4,6 +4,7 @@ import { readFormula } from '../formula/index.js';
 import {
   bestDeciders,
   bestRun,
+  doDeed,
   drive,
   PracticeRun,
   readScenario,
@@ -77,9 +78,9 @@ describe.each(each)('%s', (_, scenario) => {
     expect(again.log).toEqual(best.run.log);
     expect(resultOf(again)).toEqual(best.result);
     const other = new PracticeRun(scenario, 11);
-    other.act({ type: 'heat', level: 3 });
+    doDeed(other, { type: 'heat', level: 3 });
     const whole = new PracticeRun(scenario, 11);
-    whole.act({ type: 'heat', level: 3 });
+    doDeed(whole, { type: 'heat', level: 3 });
     for (let i = 0; i < 90; i++) other.advance(6.7);
     whole.advance(90 * 6.7);
     expect(other.pan.pot).toEqual(whole.pan.pot);

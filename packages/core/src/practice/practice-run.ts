@@ -21,7 +21,7 @@ import { MINUTE_S } from '../quantity/index.js';
 import { syrupDensity_kgPerM3 } from '../syrup/index.js';
 import { displayName } from '../produce/index.js';
 import { boilingPointAt } from '../water/index.js';
-import type { Deed, PracticeAction } from './actions.js';
+import type { PracticeAction } from './actions.js';
 import { hiddenTruth, potFormulaOf, type HiddenTruth } from './hidden-truth.js';
 import { HEAT_LEVELS, PracticePan } from './practice-pan.js';
 import { everythingIn } from './scenario-reader.js';
@@ -60,8 +60,6 @@ export interface PanItem {
   readonly isWithinReach: boolean;
 }
 
-/** A spoonful, kg. */
-const SPOONFUL_KG = 0.015;
 /** It cools on the plate with this time constant, s. A guess. */
 const PLATE_COOLS_S = 40;
 /** Warm from the pan it shows this share of how firm it gets. A guess. */
@@ -73,8 +71,6 @@ const PUSHED: readonly (readonly [number, TestVerdict])[] = [
   [0.82, 'holds a line'],
   [1.5, 'wrinkles'],
 ];
-/** The canner boils again so long after its heat was turned up, s. A guess. */
-const CANNER_HEATS_S = 90;
 /** A power cut strikes between this much and this much of its distance from the finish. A choice of ours. */
 const STRIKES = { least: 0.7, spread: 0.6 } as const;
 
@@ -183,7 +179,8 @@ export class PracticeRun {
     return this.inPan.has(item);
   }
 
-  private record<T extends EventType>(type: T, body: EventBodies[T]): void {
+  /** Writes an event into the log the cook keeps. */
+  record<T extends EventType>(type: T, body: EventBodies[T]): void {
     this.log.push(this.event(type, body));
   }
   private event<T extends EventType>(type: T, body: EventBodies[T]): BatchEvent {
@@ -197,7 +194,7 @@ export class PracticeRun {
   }
 
   /** The pan goes on, at the place as it is known; written anew when the thermometer is checked. */
-  private lightLog(): void {
+  lightLog(): void {
     const water_C = boilingPointAt(this.kitchen).boilingPoint_C.mid;
     const { finish } = this.formula;
     const rise_K = finish.type === 'gel-temperature' ? finish.rise_K : 0;
@@ -305,129 +302,8 @@ export class PracticeRun {
     return Infinity;
   }
 
-  /** Whether a deed can be done now. */
-  can(deed: Deed): boolean {
-    const { phase } = this;
-    switch (deed.type) {
-      case 'add':
-        return (
-          (phase === 'stove' || phase === 'rest') &&
-          !this.inPan.has(deed.item) &&
-          this.items[deed.item]?.isWithinReach === true
-        );
-      case 'heat':
-      case 'lid':
-      case 'plate':
-      case 'finish':
-        return phase === 'stove';
-      case 'stir':
-      case 'read':
-      case 'note':
-      case 'weigh':
-        return phase === 'stove' || phase === 'rest';
-      case 'time':
-        return phase === 'stove' && this.formula.finish.type === 'hard-boil';
-      case 'check':
-        return phase !== 'over' && this.checkedIn_C === undefined;
-      case 'push':
-        return this.onPlate !== undefined;
-      case 'fill':
-        return phase === 'rest';
-      case 'process':
-        return phase === 'jars' && this.processMinutes > 0;
-      case 'canner-up':
-        return (
-          phase === 'canner' &&
-          this.cannerBoilsFrom_s === undefined &&
-          this.cannerBoilsAgainAt_s === undefined
-        );
-      case 'restart':
-        return phase === 'canner' && this.cannerBoilsFrom_s !== undefined;
-      case 'lift':
-        return phase === 'canner';
-      case 'store':
-        return phase === 'jars';
-    }
-  }
-
-  /** Does it now; what cannot be done is not done. @returns whether it was done */
-  act(deed: Deed): boolean {
-    if (!this.can(deed)) return false;
-    this.actions.push({ ...deed, time_s: this.time_s });
-    this.do(deed);
-    return true;
-  }
-
-  private do(deed: Deed): void {
-    const { pan } = this;
-    switch (deed.type) {
-      case 'heat':
-        this.turn(deed.level);
-        return;
-      case 'lid':
-        pan.lid = deed.lid;
-        this.record('cooking', { ...pan.place, lid: deed.lid });
-        return;
-      case 'stir':
-        pan.stir();
-        this.record('stirred', {});
-        return;
-      case 'add':
-        this.putIn(deed.item);
-        return;
-      case 'read':
-        this.record('reading', { temperature_C: Math.round(pan.reading_C() * 10) / 10 });
-        return;
-      case 'check':
-        this.checkedIn_C = Math.round(pan.readingInWater_C() * 10) / 10;
-        this.lightLog();
-        return;
-      case 'weigh':
-        this.record('weighed', { mass_kg: Math.round(pan.weighing_kg() * 200) / 200 });
-        return;
-      case 'note':
-        this.record('note', { text: deed.text });
-        return;
-      case 'time':
-        this.record('minute', {});
-        return;
-      case 'plate':
-        pan.take(SPOONFUL_KG);
-        this.onPlate = { takenAt_s: this.time_s, firmness: pan.firmness() * this.truth.plate };
-        return;
-      case 'push':
-        this.record('test', { way: 'plate', verdict: this.plateShows() });
-        this.onPlate = undefined;
-        return;
-      case 'finish':
-        this.finish();
-        return;
-      case 'fill':
-        this.fill();
-        return;
-      case 'process':
-        this.phase = 'canner';
-        this.cannerBoilsFrom_s = this.time_s;
-        this.startTimer();
-        return;
-      case 'canner-up':
-        this.cannerBoilsAgainAt_s = this.time_s + CANNER_HEATS_S;
-        return;
-      case 'restart':
-        this.record('process-lost', {});
-        this.startTimer();
-        return;
-      case 'lift':
-        this.lift();
-        return;
-      case 'store':
-        this.storedIn = deed.keptIn;
-        this.phase = 'over';
-        return;
-    }
-  }
-
-  private turn(level: number): void {
+  /** Turns the burner, and logs what was done to the heat. */
+  turn(level: number): void {
     const { pan } = this;
     const before = pan.heat;
     pan.heat = Math.min(Math.max(Math.round(level), 0), HEAT_LEVELS.length - 1);
@@ -437,7 +313,8 @@ export class PracticeRun {
     else if (this.time_s > 0) this.record('heat', { turned: pan.heat > before ? 'up' : 'down' });
   }
 
-  private putIn(item: number): void {
+  /** Puts something in, and logs it. */
+  putIn(item: number): void {
     const line = this.formula.lines[item];
     const { text, isPlanned } = this.items[item] ?? { text: '', isPlanned: false };
     this.inPan.add(item);
@@ -461,7 +338,8 @@ export class PracticeRun {
     return PUSHED.find(([most]) => seen < most)?.[1] ?? 'stiff';
   }
 
-  private finish(): void {
+  /** Off the heat for good: what was left out is logged. */
+  finish(): void {
     const { pan } = this;
     this.finishedAt_s = this.time_s;
     pan.heat = 0;
@@ -474,7 +352,8 @@ export class PracticeRun {
     this.phase = 'rest';
   }
 
-  private fill(): void {
+  /** What is in the pan goes into the jars. */
+  fill(): void {
     const { pan, formula } = this;
     this.filledAt_s = this.time_s;
     this.filledAt_C = pan.pot.temperature_C;
@@ -500,14 +379,15 @@ export class PracticeRun {
     this.phase = 'jars';
   }
 
-  private startTimer(): void {
+  /** The timer of the canner counts from now. */
+  startTimer(): void {
     this.timerFrom_s = this.time_s;
     this.cannerStoppedAt_s = undefined;
     this.record('process-begun', { minutes: this.processMinutes });
   }
 
   /** Out of the canner: what was counted is what it truly boiled for, without a stop. */
-  private lift(): void {
+  lift(): void {
     const from_s = Math.max(this.timerFrom_s ?? 0, this.cannerBoilsFrom_s ?? 0);
     const to_s = this.cannerBoilsFrom_s === undefined ? (this.cannerStoppedAt_s ?? 0) : this.time_s;
     const boiled_min = Math.floor(Math.max(to_s - from_s, 0) / MINUTE_S + 1e-6);

@@ -5,6 +5,7 @@ import {
   bestDeciders,
   drive,
   type Decider,
+  doDeed,
   type PracticeRun,
   type PracticeScenario,
 } from '../practice/index.js';
@@ -74,11 +75,11 @@ export function byForecast(): Decider {
   return (run) => {
     if (run.phase !== 'stove' || !isSugarIn(run) || run.time_s < next_s) return [];
     const { least, most, done } = run.pan.isGentle ? LOOKS_S.gentle : LOOKS_S.boil;
-    run.act({ type: 'check' });
-    run.act({ type: 'read' });
-    if (run.pan.isGentle) run.act({ type: 'weigh' });
+    doDeed(run, { type: 'check' });
+    doDeed(run, { type: 'read' });
+    if (run.pan.isGentle) doDeed(run, { type: 'weigh' });
     const isTimed = run.log.some(({ type }) => type === 'minute');
-    if (run.pan.boiled_min > 0.05 && !isTimed) run.act({ type: 'time' });
+    if (run.pan.boiled_min > 0.05 && !isTimed) doDeed(run, { type: 'time' });
     const watched = watchBoil(boilFrom(run.log), run.document, run.kitchen, run.now_ms);
     if (!watched) return [];
     const { mid } = watched.forecast.left_s;

@@ -1,5 +1,6 @@
 import { Download, Upload } from 'lucide-react';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import {
   LARGEST_HOUSEHOLD_MB,
   type HouseholdImport,
@@ -205,6 +206,11 @@ export function Files() {
           </Notice>
         )}
       </div>
+      <p className="mt-3 text-sm">
+        <Link to="/notices" className="inline-flex min-h-[44px] items-center underline">
+          Made with: typefaces and libraries of others, and their licences
+        </Link>
+      </p>
     </section>
   );
 }

@@ -1,4 +1,6 @@
 import {
+  canDoDeed,
+  doDeed,
   PRACTICE_BEGINS_MS,
   PracticeRun,
   signsOfPan,
@@ -129,10 +131,10 @@ export class PracticeGame {
       this.keepTime();
     };
   };
-  readonly can = (deed: Deed): boolean => this.run.can(deed);
+  readonly can = (deed: Deed): boolean => canDoDeed(this.run, deed);
 
   readonly act = (deed: Deed): void => {
-    const isFilled = this.run.act(deed) && deed.type === 'fill';
+    const isFilled = doDeed(this.run, deed) && deed.type === 'fill';
     if (isFilled && this.judge) this.isJudging = true;
     this.draw();
     if (isFilled && this.judge) void this.lookUpKeeping();

@@ -23,6 +23,9 @@ const ROLE_WORDS: Readonly<Record<LineRole, string>> = {
   unknown: 'not understood',
 };
 
+/** A whole page that somebody pasted has thousands of lines: so many are drawn at a time. */
+const LISTED = 200;
+
 interface ReadLinesProps {
   readonly lines: readonly ImportedLine[];
   /** What the lines of the formula became, by their position in it. */
@@ -44,6 +47,8 @@ export function ReadLines({
   formats,
 }: ReadLinesProps) {
   const open = lines.filter(needsAnswer).length;
+  const [listed, setListed] = useState(LISTED);
+  const left = lines.length - listed;
   return (
     <section aria-labelledby="read-lines">
       <h3 id="read-lines" className="mt-4 text-lg">
@@ -56,7 +61,7 @@ export function ReadLines({
         </p>
       )}
       <ul className="mt-1 text-sm">
-        {lines.map((line, i) => (
+        {lines.slice(0, listed).map((line, i) => (
           <ReadLine
             key={i}
             line={line}
@@ -67,6 +72,11 @@ export function ReadLines({
           />
         ))}
       </ul>
+      {left > 0 && (
+        <button type="button" className="btn mt-2" onClick={() => setListed(listed + LISTED)}>
+          {left > LISTED ? `Show ${LISTED} more of ${left} lines` : `Show the other ${left} lines`}
+        </button>
+      )}
     </section>
   );
 }
