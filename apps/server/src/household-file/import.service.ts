@@ -75,5 +75,5 @@ function answerOf(order: TakeOrder): Promise<TakeAnswer> {
 const tooMuch = (): ProblemException =>
   new ProblemException(
     'too-large',
-    'the file holds more than can be taken in at once; such a household moves by ./kettle backup',
+    'the file holds more than can be imported at once; such a household moves by ./kettle backup',
   );
