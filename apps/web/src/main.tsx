@@ -15,6 +15,7 @@ import { keepOfflineCopy } from './data/offline-copy.js';
 import { watchServer } from './data/watch-server.js';
 import { keys, prefetchBatch, queryClient } from './data/queries.js';
 import { takeIntoCache } from './data/shelf.js';
+import { fetchedScreen } from './ui/fetched-part.js';
 import { Loading } from './ui/page.js';
 import 'sonner/dist/styles.css';
 import './styles.css';
@@ -49,102 +50,128 @@ const router = createBrowserRouter([
         children: [
           {
             index: true,
-            lazy: async () => ({ Component: (await import('./stations/today/today.js')).Today }),
+            lazy: async () => ({
+              Component: (await fetchedScreen(() => import('./stations/today/today.js'))).Today,
+            }),
           },
           {
             path: 'quick',
-            lazy: async () => ({ Component: (await import('./stations/quick/quick.js')).Quick }),
+            lazy: async () => ({
+              Component: (await fetchedScreen(() => import('./stations/quick/quick.js'))).Quick,
+            }),
           },
           {
             path: 'notices',
             lazy: async () => ({
-              Component: (await import('./stations/notices/notices.js')).Notices,
+              Component: (await fetchedScreen(() => import('./stations/notices/notices.js')))
+                .Notices,
             }),
           },
           {
             path: 'formulas',
             lazy: async () => ({
-              Component: (await import('./stations/formulas/formulas.js')).Formulas,
+              Component: (await fetchedScreen(() => import('./stations/formulas/formulas.js')))
+                .Formulas,
             }),
           },
           {
             path: 'formulas/:formulaId',
             lazy: async () => ({
-              Component: (await import('./stations/formulas/formula-page.js')).FormulaPage,
+              Component: (await fetchedScreen(() => import('./stations/formulas/formula-page.js')))
+                .FormulaPage,
             }),
           },
           {
             path: 'formulas/:formulaId/card',
             lazy: async () => ({
-              Component: (await import('./stations/formulas/print-card.js')).PrintCard,
+              Component: (await fetchedScreen(() => import('./stations/formulas/print-card.js')))
+                .PrintCard,
             }),
           },
           {
             path: 'shelf',
-            lazy: async () => ({ Component: (await import('./stations/shelf/shelf.js')).Shelf }),
+            lazy: async () => ({
+              Component: (await fetchedScreen(() => import('./stations/shelf/shelf.js'))).Shelf,
+            }),
           },
           {
             path: 'logbook',
             lazy: async () => ({
-              Component: (await import('./stations/logbook/logbook.js')).Logbook,
+              Component: (await fetchedScreen(() => import('./stations/logbook/logbook.js')))
+                .Logbook,
             }),
           },
           {
             path: 'logbook/:ids',
-            lazy: async () => ({ Component: (await import('./stations/logbook/story.js')).Story }),
+            lazy: async () => ({
+              Component: (await fetchedScreen(() => import('./stations/logbook/story.js'))).Story,
+            }),
           },
           {
             path: 'shopping',
             lazy: async () => ({
-              Component: (await import('./stations/shopping/shopping.js')).Shopping,
+              Component: (await fetchedScreen(() => import('./stations/shopping/shopping.js')))
+                .Shopping,
             }),
           },
           {
             path: 'shelf/labels',
             lazy: async () => ({
-              Component: (await import('./stations/labels/shelf-labels.js')).ShelfLabels,
+              Component: (await fetchedScreen(() => import('./stations/labels/shelf-labels.js')))
+                .ShelfLabels,
             }),
           },
           {
             path: 'shelf/year',
-            lazy: async () => ({ Component: (await import('./stations/shelf/year.js')).Year }),
+            lazy: async () => ({
+              Component: (await fetchedScreen(() => import('./stations/shelf/year.js'))).Year,
+            }),
           },
           {
             path: 'glossary',
             lazy: async () => ({
-              Component: (await import('./stations/glossary/glossary.js')).Glossary,
+              Component: (await fetchedScreen(() => import('./stations/glossary/glossary.js')))
+                .Glossary,
             }),
           },
           {
             path: 'rescue/:batchId?',
-            lazy: async () => ({ Component: (await import('./stations/rescue/rescue.js')).Rescue }),
+            lazy: async () => ({
+              Component: (await fetchedScreen(() => import('./stations/rescue/rescue.js'))).Rescue,
+            }),
           },
           {
             path: 'practice',
             lazy: async () => ({
-              Component: (await import('./stations/practice/practice.js')).Practice,
+              Component: (await fetchedScreen(() => import('./stations/practice/practice.js')))
+                .Practice,
             }),
           },
           {
             path: 'practice/again/:batchId',
             lazy: async () => ({
-              Component: (await import('./stations/practice/again.js')).PracticeAgain,
+              Component: (await fetchedScreen(() => import('./stations/practice/again.js')))
+                .PracticeAgain,
             }),
           },
           {
             path: 'practice/:scenarioId',
             lazy: async () => ({
-              Component: (await import('./stations/practice/at-the-pan.js')).AtThePan,
+              Component: (await fetchedScreen(() => import('./stations/practice/at-the-pan.js')))
+                .AtThePan,
             }),
           },
           {
             path: 'tables/:page?',
-            lazy: async () => ({ Component: (await import('./stations/tables/tables.js')).Tables }),
+            lazy: async () => ({
+              Component: (await fetchedScreen(() => import('./stations/tables/tables.js'))).Tables,
+            }),
           },
           {
             path: 'kitchen/:page?',
             lazy: async () => ({
-              Component: (await import('./stations/kitchen/kitchen.js')).Kitchen,
+              Component: (await fetchedScreen(() => import('./stations/kitchen/kitchen.js')))
+                .Kitchen,
             }),
           },
           {
@@ -155,50 +182,63 @@ const router = createBrowserRouter([
             },
             shouldRevalidate: ({ currentParams, nextParams }) =>
               currentParams.batchId !== nextParams.batchId,
-            lazy: async () => ({ Component: (await import('./batch/batch-frame.js')).BatchFrame }),
+            lazy: async () => ({
+              Component: (await fetchedScreen(() => import('./batch/batch-frame.js'))).BatchFrame,
+            }),
             children: [
               { index: true, element: <Navigate to="balance" replace /> },
               {
                 path: 'fruit',
                 lazy: async () => ({
-                  Component: (await import('./stations/fruit/fruit.js')).Fruit,
+                  Component: (await fetchedScreen(() => import('./stations/fruit/fruit.js'))).Fruit,
                 }),
               },
               {
                 path: 'balance',
                 lazy: async () => ({
-                  Component: (await import('./stations/balance/balance.js')).Balance,
+                  Component: (await fetchedScreen(() => import('./stations/balance/balance.js')))
+                    .Balance,
                 }),
               },
               {
                 path: 'plan',
-                lazy: async () => ({ Component: (await import('./stations/plan/plan.js')).Plan }),
+                lazy: async () => ({
+                  Component: (await fetchedScreen(() => import('./stations/plan/plan.js'))).Plan,
+                }),
               },
               {
                 path: 'boil',
-                lazy: async () => ({ Component: (await import('./stations/boil/boil.js')).Boil }),
+                lazy: async () => ({
+                  Component: (await fetchedScreen(() => import('./stations/boil/boil.js'))).Boil,
+                }),
               },
               {
                 path: 'jar',
-                lazy: async () => ({ Component: (await import('./stations/jar/jar.js')).Jar }),
+                lazy: async () => ({
+                  Component: (await fetchedScreen(() => import('./stations/jar/jar.js'))).Jar,
+                }),
               },
               {
                 path: 'shelf',
                 lazy: async () => ({
-                  Component: (await import('./stations/shelf/batch-shelf.js')).BatchShelf,
+                  Component: (await fetchedScreen(() => import('./stations/shelf/batch-shelf.js')))
+                    .BatchShelf,
                 }),
               },
               {
                 path: 'labels',
                 lazy: async () => ({
-                  Component: (await import('./stations/labels/labels.js')).Labels,
+                  Component: (await fetchedScreen(() => import('./stations/labels/labels.js')))
+                    .Labels,
                 }),
               },
             ],
           },
           {
             path: 'not-saved',
-            lazy: async () => ({ Component: (await import('./app/not-saved.js')).NotSaved }),
+            lazy: async () => ({
+              Component: (await fetchedScreen(() => import('./app/not-saved.js'))).NotSaved,
+            }),
           },
           { path: '*', element: <NotFound /> },
         ],
