@@ -18,12 +18,12 @@ export async function storeItems(items: readonly OutboxItem[]): Promise<void> {
 }
 
 export async function removeItems(items: readonly OutboxItem[]): Promise<void> {
+  itemJournal.drop(items);
   await attemptWrite(async (db) => {
     const transaction = db.transaction('parcels', 'readwrite');
     for (const { id } of items) void transaction.store.delete(id);
     await transaction.done;
   });
-  itemJournal.drop(items);
 }
 
 /** What earlier pages left behind, in order. */
