@@ -40,7 +40,7 @@ const project = (displayName, rootDir) => ({
     '^.+\\.m?js$': swc({ syntax: 'ecmascript' }),
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(@nestjs|uuid|idb|fake-indexeddb|date-fns|ml-[a-z-]+|d3-[a-z]+|internmap|is-any-array|cheminfo-types)/)',
+    '/node_modules/(?!(@faker-js|@nestjs|uuid|idb|fake-indexeddb|date-fns|ml-[a-z-]+|d3-[a-z]+|internmap|is-any-array|cheminfo-types)/)',
   ],
 });
 module.exports = {

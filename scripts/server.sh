@@ -165,8 +165,12 @@ run_bench() {
   { ensure_node && ensure_modules && ensure_build; } >&2
   case "${1:-}" in
     '') exec node "$ROOT/scripts/bench.mjs" ;;
+    lines)
+      cd "$ROOT"
+      KETTLE_LINES="${2:-100000}" KETTLE_SEED="${3:-$RANDOM}" exec npx jest packages/core/src/reading/drawn-lines
+      ;;
     browser | probes | lists | import | fuzz | soak | faults) ;;
-    *) die "there is no bench \"$1\"; write nothing, browser, probes, lists, import, fuzz, soak or faults" ;;
+    *) die "there is no bench \"$1\"; write nothing, lines, browser, probes, lists, import, fuzz, soak or faults" ;;
   esac
   case "$1" in browser | faults) ensure_chromium ;; esac
   start_postgres

@@ -105,8 +105,13 @@ test('what a person reads is told from ids, paths and comments', () => {
   ]);
 });
 
+/** Words that recipes are written in are read, never shown. */
+const isRead = (file: string): boolean => file.includes('reading/english/');
+
 test('no text says what is said in another way now', () => {
-  const all = FOLDERS.flatMap((folder) => stringsBelow(join(ROOT, folder)));
+  const all = FOLDERS.flatMap((folder) => stringsBelow(join(ROOT, folder))).filter(
+    ({ file }) => !isRead(file),
+  );
   expect(all.length).toBeGreaterThan(2000);
   const wrong = all.flatMap(({ file, line, text }) =>
     RETIRED.filter(({ words, except }) => words.test(text) && !except?.test(file)).map(

@@ -79,7 +79,6 @@ const GRAMS: Readonly<Record<string, Readonly<Record<string, Grams>>>> = {
     redcurrant: [180, 125, 300],
     blackcurrant: [180, 125, 300],
     gooseberry: [250, 150, 400],
-    fruit: [300, 150, 500],
     mushroom: [250, 200, 400],
   },
   clamshell: {
@@ -87,7 +86,6 @@ const GRAMS: Readonly<Record<string, Readonly<Record<string, Grams>>>> = {
     raspberry: [170, 110, 340],
     blackberry: [170, 110, 340],
     blueberry: [170, 125, 510],
-    fruit: [250, 125, 500],
   },
   bag: { cranberry: [340, 280, 350] },
 };

@@ -14,6 +14,8 @@ export { nearest } from './nearest.js';
 export { type Decimal } from './number.js';
 export {
   type Amount,
+  type AmountProblemCode,
+  type OtherAmount,
   parseAmount,
   type PieceSize,
   readAmount,

@@ -212,7 +212,7 @@ export function readNumber(text: string, decimal: Decimal): WrittenNumber | unde
         return { value: sum, least: sum, most: sum, approximate: false, rest: after };
     }
   }
-  const between = /^b/i.test(text) ? /^between\s+/i.exec(text) : null;
+  const between = /^[bf]/i.test(text) ? /^(?:between|from)\s+/i.exec(text) : null;
   const first = readOneNumber(between ? text.slice(between[0].length) : text, decimal);
   if (!first) return undefined;
   const single = { ...first, least: first.value, most: first.value };

@@ -24,6 +24,11 @@ export interface Amount {
   readonly between?: readonly [least: number, most: number];
   /** "2 large", "1 small": how big the pieces are. */
   readonly size?: PieceSize;
+  /**
+   * "6 (2 lb) peaches": how many there are of what the brackets weigh. Whether they weigh one or all
+   * is for whoever knows what one weighs; `value` takes it for one.
+   */
+  readonly pieces?: number;
 }
 
 /** How a person, or a recipe, writes numbers and names measures. */
@@ -38,6 +43,16 @@ export interface OtherAmount {
   readonly written: string;
 }
 
+/** Why no amount could be read. */
+export type AmountProblemCode =
+  | 'nothing-written'
+  | 'below-zero'
+  | 'no-number'
+  | 'zero'
+  | 'choice-of-amounts'
+  | 'unknown-unit'
+  | 'words-after-unit';
+
 export type AmountReading =
   | {
       readonly ok: true;
@@ -49,7 +64,7 @@ export type AmountReading =
       /** What followed the amount, such as "damsons, pitted". */
       readonly rest: string;
     }
-  | { readonly ok: false; readonly message: string };
+  | { readonly ok: false; readonly code: AmountProblemCode; readonly message: string };
 
 type Found = Amount & { readonly rest: string };
 
@@ -68,7 +83,7 @@ const QUALIFIERS: readonly (readonly [RegExp, factor: number])[] = [
   ],
   [/^(?:a\s+)?(?:scant|bare|shy)\b\s*/i, 0.93],
   [/^(?:a\s+)?(?:generous|good|big)\b\s*/i, 1.1],
-  [/^(?:a\s+)?(?:level|flat|well)\b[\s-]*/i, 1],
+  [/^(?:a\s+)?(?:level|well|flat(?=[\s-]+(?:t|dessert|cup|spoon)))\b[\s-]*/i, 1],
 ];
 /** A heap on a spoon is half as much again, on a cup a tenth. Common practice. */
 const HEAPED = /^(?:a\s+)?(?:heaped|heaping)\b\s*/i;
@@ -259,7 +274,14 @@ class AmountReader {
     if (bracket) {
       const each = this.size(bracket[1] ?? '');
       if (!each) return undefined;
-      return { ...times(each, number.value), rest: withoutPack(text.slice(bracket[0].length)) };
+      const onward = text.slice(bracket[0].length);
+      const isOfOne =
+        packWord(onward) !== undefined || /^\s*[\d./]+-|\beach\b/i.test(bracket[1] ?? '');
+      return {
+        ...times(each, number.value),
+        ...(!isOfOne && number.value > 1 && { pieces: number.value }),
+        rest: withoutPack(onward),
+      };
     }
     if (/^\d/.test(text)) {
       const each = this.size(text);
@@ -359,7 +381,7 @@ class AmountReader {
   }
 
   private listed(text: string): OtherAmount[] {
-    const parts = text.split(/\s*(?:[/;|=]|,(?!\d)|\bor\b)\s*/i);
+    const parts = text.split(/\s*(?:[;|=]|(?<!\d)\/|\/(?!\d)|,(?!\d)|\bor\b)\s*/i);
     const found = parts.flatMap((written) => {
       const amount = this.simple(written);
       const counts = amount && (isWeightOrVolume(amount.unit) || /^\s*$/.test(amount.rest));
@@ -457,22 +479,33 @@ export function readAmount(text: string, habit: Decimal | WritingHabit = '.'): A
   if (line === '')
     return {
       ok: false,
+      code: 'nothing-written',
       message: 'no amount; write a number and a unit, such as "1.2 kg" or "2 1/2 cups"',
     };
   if (/^[-−–]\s*\.?\d/.test(line))
-    return { ok: false, message: `"${line}" is below zero; an amount must be more than nothing` };
+    return {
+      ok: false,
+      code: 'below-zero',
+      message: `"${line}" is below zero; an amount must be more than nothing`,
+    };
   const reader = new AmountReader(decimal, measures);
   const found = reader.simple(line);
   if (!found)
     return {
       ok: false,
+      code: 'no-number',
       message: `"${line}" does not begin with a number; write one, such as "1.2 kg" or "3/4 cup"`,
     };
   if (!Number.isFinite(found.value) || found.value <= 0)
-    return { ok: false, message: `"${line}" is nothing; an amount must be more than zero` };
+    return {
+      ok: false,
+      code: 'zero',
+      message: `"${line}" is nothing; an amount must be more than zero`,
+    };
   if (found.unit.kind === 'piece' && /^\s*or\s+[\d¼-¾⅐-⅞]/i.test(found.rest))
     return {
       ok: false,
+      code: 'choice-of-amounts',
       message: `"${line}" is a choice of two amounts; write the one you will use`,
     };
   return complete(found, line, reader.others(found.rest));
@@ -516,6 +549,7 @@ export function parseAmount(text: string, habit: Decimal | WritingHabit = '.'): 
   if (amount.unit.kind !== 'piece') {
     return {
       ok: false,
+      code: 'words-after-unit',
       message: `"${text.trim()}": "${rest}" after the unit was not understood; write the amount alone, such as "${amount.value} ${amount.unit.name[1]}"`,
     };
   }
@@ -524,5 +558,9 @@ export function parseAmount(text: string, habit: Decimal | WritingHabit = '.'): 
     guesses[0] === undefined
       ? 'write a unit such as g, kg, lb, ml, cups, tbsp or each'
       : `did you mean "${guesses[0]}"?`;
-  return { ok: false, message: `"${text.trim()}": unknown unit "${word}"; ${hint}` };
+  return {
+    ok: false,
+    code: 'unknown-unit',
+    message: `"${text.trim()}": unknown unit "${word}"; ${hint}`,
+  };
 }

@@ -9,11 +9,6 @@ export {
   type OpenAmount,
   readLine,
 } from './line.js';
-export {
-  type NamedIngredient,
-  type NameReading,
-  readName,
-  similarIngredients,
-  stricterKind,
-} from './name.js';
-export { WASTE_FORMS } from './vocabulary.js';
+export { type NamedIngredient, type NameReading, readName, stricterKind } from './name.js';
+export { similarIngredients } from './similar.js';
+export { WASTE_FORMS } from './english/forms.js';

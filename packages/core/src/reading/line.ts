@@ -11,12 +11,21 @@ import {
   readAmount,
   unitById,
   type Amount,
+  type AmountProblemCode,
   type Decimal,
   type WritingHabit,
   cutText,
 } from '../quantity/index.js';
 import type { Range } from '../range/index.js';
-import { explained, nameIn, type NamedIngredient, type UnreadName } from './name.js';
+import {
+  nameIn,
+  namesFood,
+  type NameProblemCode,
+  type NamedIngredient,
+  type UnreadName,
+} from './name.js';
+import { explained } from './name-problems.js';
+import { settledAmount, type SettledAmount } from './second-amounts.js';
 import { wordsOf } from './words.js';
 
 /** One food of a line with its amount. */
@@ -40,11 +49,11 @@ export type OpenAmount = 'ratio' | 'to-taste' | 'to-cover' | 'not-stated';
 
 export type LineProblemCode =
   | 'nothing-written'
-  | 'no-ingredient'
-  | 'unknown-ingredient'
-  | 'two-ingredients'
+  | NameProblemCode
   | 'bad-amount'
   | 'amount-open'
+  /** Two amounts of one line that cannot both be meant. */
+  | 'amounts-differ'
   | 'no-weight';
 
 export interface LineProblem {
@@ -115,9 +124,7 @@ const RATIO_FOODS = [
 const PART_OF =
   /^(?:the\s+)?((?:finely\s+|freshly\s+|coarsely\s+)?(?:grated\s+|squeezed\s+|chopped\s+|strained\s+|pared\s+|thinly pared\s+)?)(juice|zest|rind|peel|pulp|flesh|pith|seeds|whites?|yolks?)((?:\s*(?:and|&|,|\+|plus)\s*(?:finely\s+)?(?:the\s+)?(?:grated\s+)?(?:juice|zest|rind|peel|pulp))*)\s+(?:(?:of|from)\s+)?(.+)$/i;
 const ZEST_AND_JUICE =
-  /\b(?:zest|rind|peel|zested|grated)\w*\b.*\bjuiced?\b|\bjuiced?\b.*\b(?:zest|rind|peel|zested)\b/i;
-const ACIDITY =
-  /\(?\b\d{1,2}(?:\.\d)?\s*%\s*(?:acidity|acetic acid|acid|abv|vol\.?|fat|solids)?\)?/gi;
+  /\b(?:zest|rind|peel|zested|grated)\b.*\bjuiced?\b|\bjuiced?\b.*\b(?:zest|rind|peel|zested)\b/i;
 /** "2:1" on a pack of jam sugar. */
 const PACK_RATIO =
   /\b([123])\s*(?:[:+]|to)\s*1\b(?=.*(?:sugar|zucker))|(?<=(?:sugar|zucker).*)\b([123])\s*(?:[:+]|to)\s*1\b/i;
@@ -184,7 +191,7 @@ const open = (named: NamedIngredient, openAmount: OpenAmount, openWritten?: stri
 function openReading(line: string): Reading | undefined {
   const ratio = RATIO.exec(line);
   if (ratio) {
-    const before = line.slice(0, ratio.index);
+    const before = line.slice(0, ratio.index).replace(/\d+(?:[.,]\d+)?\s*%/, ' ');
     const first = readAmount(before);
     const named = nameIn(first.ok ? first.rest : before);
     if (named.ok)
@@ -243,7 +250,7 @@ function partOfReading(line: string, habit: Decimal | WritingHabit): Reading | u
 }
 
 /** "5 cups juice (from about 3 lb grapes)" as "5 cups grapes, juice". */
-const JUICE_FROM = /^(.*?)\b(juice|pulp|pur[eé]e)\s*[(,]\s*(?:from|of)\s+(.+?)\)?$/i;
+const JUICE_FROM = /^(.*?)\b(juice|pulp|pur[eé]e)\s*[(,]?\s*(?:from|of)\s+(.+?)\)?$/i;
 
 function juiceFromReading(line: string, habit: Decimal | WritingHabit): Reading | undefined {
   const [, before = '', part = '', from = ''] = JUICE_FROM.exec(line) ?? [];
@@ -255,6 +262,8 @@ function juiceFromReading(line: string, habit: Decimal | WritingHabit): Reading 
 
 /** Zest plus juice of so many fruits, as two foods. */
 function zestAndJuice(of: string, habit: Decimal | WritingHabit): Reading | undefined {
+  const amount = readAmount(of, habit);
+  if (amount.ok && !nameIn(amount.rest).ok) return undefined;
   const fruit = of.replace(/\(([^)]*)\)|,.*$/g, '').trim();
   const zest = amountFirst(`${fruit}, zest`, habit);
   const juice = amountFirst(`${fruit}, juice`, habit);
@@ -288,47 +297,39 @@ const together = (readings: readonly Reading[]): Reading => ({
   suggestions: [],
 });
 
+/** An amount is written, and it is none. */
+const BAD_AMOUNTS: ReadonlySet<AmountProblemCode> = new Set([
+  'below-zero',
+  'zero',
+  'nothing-written',
+]);
+
 /** The usual line: the amount, then the name. */
 function amountFirst(line: string, habit: Decimal | WritingHabit): Reading | undefined {
   const ratio = packRatio(line);
-  const text = asideForward(line.replace(ACIDITY, ' ').replace(PACK_RATIO, ' '))
-    .replace(/\s+,/g, ',')
-    .trim();
+  const text = line.replace(PACK_RATIO, ' ').replace(/\s+,/g, ',').trim();
   const reading = readAmount(text, habit);
   if (!reading.ok) {
-    return /below zero|nothing|more than/.test(reading.message)
+    return BAD_AMOUNTS.has(reading.code)
       ? { parts: [], problem: { code: 'bad-amount', message: reading.message }, suggestions: [] }
       : undefined;
   }
-  if (ZEST_AND_JUICE.test(reading.rest) && reading.amount.unit.kind === 'piece') {
+  const isBoth = ZEST_AND_JUICE.test(reading.rest) && reading.amount.unit.kind === 'piece';
+  if (isBoth && nameIn(reading.rest).ok) {
     const fruit = reading.rest.split(/[,(]|\b(?:zest|juice|rind|peel|grated)/i)[0]?.trim();
     const both = fruit ? zestAndJuice(`${reading.written} ${fruit}`, habit) : undefined;
     if (both) return both;
   }
   const rest = ratio === undefined ? reading.rest : `${reading.rest} ${ratio}:1`;
-  return partFrom(rest, reading);
-}
-
-/** "1 can pineapple (8 oz)" as "1 can (8 oz) pineapple": a measure in brackets belongs to the amount. */
-function asideForward(line: string): string {
-  const found =
-    /^([^a-z(]*(?:a|an)?\s*[a-z.]+)\s+([^(]*?)\s*\(((?:about |approx\.? |around |roughly )?[\d¼-¾⅐-⅞][^()]*)\)(.*)$/i.exec(
-      line,
-    );
-  if (!found) return line;
-  const [, amount = '', name = '', aside = '', rest = ''] = found;
-  const inside = readAmount(aside);
-  const isMeasure =
-    inside.ok && (inside.amount.unit.kind === 'mass' || inside.amount.unit.kind === 'volume');
-  return isMeasure && readAmount(amount).ok ? `${amount} (${aside}) ${name}${rest}` : line;
+  return partFrom(rest, reading, habit);
 }
 
 type GoodAmount = ReturnType<typeof readAmount> & { ok: true };
 
-function partFrom(rest: string, reading: GoodAmount): Reading {
+function partFrom(rest: string, reading: GoodAmount, habit: Decimal | WritingHabit): Reading {
   const named = nameAfter(rest, reading);
   if (!named.name.ok) return failed(named.name);
-  return measured(named.name, named.amount, reading);
+  return measured(named.name, named.amount, reading, habit);
 }
 
 /** The name after an amount; a unit that is the food itself ("6 cloves") or follows it counts too. */
@@ -387,17 +388,58 @@ const packOf = (amount: Amount, { ingredient }: NamedIngredient): Amount =>
     ? { ...amount, unit: unitById('box') }
     : amount;
 
-function measured(name: NamedIngredient, counted: Amount, reading: GoodAmount): Reading {
+function measured(
+  name: NamedIngredient,
+  counted: Amount,
+  reading: GoodAmount,
+  habit: Decimal | WritingHabit,
+): Reading {
   const amount = packOf(counted, name);
   const named = countedSpice(name, amount);
-  const { ingredient, form, variety, ripeness, packed } = named;
-  const packedAmount = packed && amount.unit.kind === 'volume' ? { ...amount, packed } : amount;
-  const mass = massOf(packedAmount, withVariety(ingredient, varietyOf(ingredient, variety)), form);
-  const sameAmount = amount === reading.amount;
+  const { form, variety, packed } = named;
+  const ingredient = withVariety(named.ingredient, varietyOf(named.ingredient, variety));
+  const settled = settledAmount({
+    amount: packed && amount.unit.kind === 'volume' ? { ...amount, packed } : amount,
+    written: reading.written,
+    others: reading.others,
+    remarks: named.amounts,
+    ingredient,
+    form,
+    habit,
+  });
+  if (!settled.ok) return differing(named, reading, settled.written);
+  return partReading(named, settled, writtenOf(settled.amount, reading, packed));
+}
+
+const differing = (named: NamedIngredient, { written }: GoodAmount, other: string): Reading => ({
+  parts: [],
+  named,
+  problem: {
+    code: 'amounts-differ',
+    message: `"${written}" and "${other}" are not the same amount of ${named.ingredient.name[1]}; write the one that is right`,
+  },
+  suggestions: [],
+});
+
+/** An amount as it was written, or as it can be read again where it was worked out. */
+function writtenOf(amount: Amount, reading: GoodAmount, packed: boolean): string {
+  const isAsWritten = amount.unit === reading.amount.unit && amount.value === reading.amount.value;
+  const written = isAsWritten ? reading.written : `${amount.value} ${amount.unit.id}`;
+  const isPacked = packed && amount.unit.kind === 'volume' && !/packed/.test(reading.written);
+  return isPacked ? `${written} packed` : written;
+}
+
+function partReading(
+  named: NamedIngredient,
+  { amount, alsoStated }: SettledAmount & { ok: true },
+  written: string,
+): Reading {
+  const { ingredient, form, variety, ripeness } = named;
+  const mass = massOf(amount, withVariety(ingredient, varietyOf(ingredient, variety)), form);
   const part: LinePart = {
-    amount: packedAmount,
-    written: `${sameAmount ? reading.written : `${amount.value} ${amount.unit.id}`}${packed && !/packed/.test(reading.written) && amount.unit.kind === 'volume' ? ' packed' : ''}`,
-    alsoStated: reading.others.map(({ written }) => written),
+    amount,
+    written,
+    alsoStated,
     ingredient,
     form,
     ...(variety !== undefined && { variety }),
@@ -416,7 +458,7 @@ function measured(name: NamedIngredient, counted: Amount, reading: GoodAmount): 
 /** The name, then the amount: "Sugar: 4 cups", "Water (1 cup)", "Strawberries 2 kg, hulled". */
 function amountLater(line: string, habit: Decimal | WritingHabit): Reading | undefined {
   const ratio = packRatio(line);
-  const text = line.replace(ACIDITY, ' ').replace(PACK_RATIO, ' ');
+  const text = line.replace(PACK_RATIO, ' ');
   const starts = [
     ...text.matchAll(
       /(?<=[\s:(,–—-])(?:about\s+|approx\.?\s+)?[\d¼-¾⅐-⅞.]|(?<=[:(,–—-]\s*)(?:half|one|two|three|four|five|six|a|pinch|handful)\b/gi,
@@ -427,10 +469,12 @@ function amountLater(line: string, habit: Decimal | WritingHabit): Reading | und
     if (!reading.ok) continue;
     const before = text.slice(0, index).replace(/[\s:(,–—-]+$/, '');
     if (wordsOf(before).length === 0) continue;
+    // Another number before it: which one is the amount is not for us to choose.
+    if (/\d/.test(before.replace(/\d+(?:[.,]\d+)?\s*%/g, ''))) break;
     const isPiece = reading.amount.unit.kind === 'piece';
-    if (isPiece && wordsOf(reading.rest).length > 0) continue;
+    if (isPiece && /^\s*[a-z]|\d/i.test(reading.rest)) continue;
     const rest = `${before}, ${reading.rest}${ratio === undefined ? '' : ` ${ratio}:1`}`;
-    const read = partFrom(rest.replace(/, $/, ''), reading);
+    const read = partFrom(rest.replace(/, $/, ''), reading, habit);
     if (read.parts.length > 0) return read;
   }
   return undefined;
@@ -438,12 +482,23 @@ function amountLater(line: string, habit: Decimal | WritingHabit): Reading | und
 
 /** "Filling: 2 cups sugar": what stands before the colon is no food, but a label. */
 function afterLabel(line: string, habit: Decimal | WritingHabit): Reading | undefined {
-  const rest = /^[\p{L} ]{2,30}:\s*(\S.*)$/u.exec(line)?.[1];
+  const [, label = '', rest] = /^([\p{L} ]{2,30}):\s*(\S.*)$/u.exec(line) ?? [];
+  if (namesFood(label)) return undefined;
   const reading = rest === undefined ? undefined : amountFirst(rest, habit);
   return reading && !isFault(reading) ? reading : undefined;
 }
 
 function withoutAmount(line: string): Reading {
   const named = nameIn(line);
-  return named.ok ? open(named, 'not-stated') : failed(named);
+  if (!named.ok) return failed(named);
+  const [amount] = named.amounts;
+  return amount
+    ? failed({
+        ok: false,
+        code: 'number',
+        text: line,
+        words: amount.written,
+        foods: [named.ingredient],
+      })
+    : open(named, 'not-stated');
 }

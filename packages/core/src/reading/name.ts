@@ -6,23 +6,14 @@ import {
   type Ingredient,
   type Ripeness,
 } from '../produce/index.js';
-import {
-  longestPhrase,
-  meaningOf,
-  misspelled,
-  ingredientsLike,
-  slipsBetween,
-  type Meaning,
-} from './lexicon.js';
-import {
-  FORM_WORDS,
-  MADE_FOODS,
-  PLAIN_WORDS,
-  REMARK_WORDS,
-  RIPENESS_WORDS,
-  WASTE_FORMS,
-} from './vocabulary.js';
-import { stem, wordsOf } from './words.js';
+import { meaningOf, misspelled, type Meaning } from './lexicon.js';
+import { readAround, type AroundProblemCode, type Context } from './around.js';
+import { FORM_WORDS, RIPENESS_WORDS, WASTE_FORMS } from './english/forms.js';
+import { HARMLESS } from './english/word-classes.js';
+import { entryOf, isNumber, piecesOf } from './phrases.js';
+import { explained } from './name-problems.js';
+import { readAmount } from '../quantity/index.js';
+import { wordsOf } from './words.js';
 
 /** An ingredient as it was named, with all that the words around it say. */
 export interface NamedIngredient {
@@ -37,17 +28,28 @@ export interface NamedIngredient {
   readonly misspelling?: string;
   /** "2 kg apples, peeled": the preparation is said after the name, so the weight may be before it. */
   readonly prepared: 'before-naming' | 'after-naming' | undefined;
-  /** A choice of which the first was taken: "walnuts or pecans". */
-  readonly insteadOf?: string;
+  /** Amounts in the remarks: "about 6 cups pitted" says it again, "less 2 tbsp" takes some off. */
+  readonly amounts: readonly RemarkAmount[];
 }
 
-export type NameProblemCode = 'no-ingredient' | 'unknown-ingredient' | 'two-ingredients';
+export interface RemarkAmount {
+  /** As written, without the word before it. */
+  readonly written: string;
+  /** The same amount again, of one of several pieces; or more, or less of it. */
+  readonly is: 'same' | 'each' | 'as-bought' | 'more' | 'less';
+  /** The form it was measured in, where the remark says one: "about 2 quarts whole". */
+  readonly form?: Form;
+}
+
+export type NameProblemCode = 'no-ingredient' | AroundProblemCode;
 
 /** A name that is not understood; its message and guesses are worked out where they are shown. */
 export interface UnreadName {
   readonly ok: false;
   readonly code: NameProblemCode;
   readonly text: string;
+  /** The words that are the trouble; the whole text where no one word is. */
+  readonly words: string;
   /** The foods it names, where it is more than one. */
   readonly foods: readonly Ingredient[];
 }
@@ -83,63 +85,64 @@ const JUICES: Readonly<Record<string, string>> = {
   grapefruit: 'grapefruit-juice',
   pomegranate: 'pomegranate-juice',
 };
+/** The fruit that a juice of its own row is pressed from: "2 tbsp lemon juice (about 1 lemon)". */
+const fruitsOf = ({ id }: Ingredient): Ingredient[] =>
+  [...Object.entries(JUICES), ...Object.entries(ZESTS)].flatMap(([fruit, row]) => {
+    const ingredient = row === id ? ingredientById(fruit) : undefined;
+    return ingredient ? [ingredient] : [];
+  });
 const ZESTS: Readonly<Record<string, string>> = { lemon: 'lemon-zest', lime: 'lemon-zest' };
 
-const PREPARATION_WORDS: ReadonlySet<string> = new Set(
-  [...FORM_WORDS, ...RIPENESS_WORDS].flatMap(([, phrases]) => phrases.flatMap(wordsOf)),
-);
+/** Whether a word is known around foods: it is then no slip in the name of one. */
+const isKnownWord = (word: string): boolean => entryOf([word]) !== undefined || isNumber(word);
 
-const isPlain = (word: string): boolean =>
-  PREPARATION_WORDS.has(word) ||
-  PLAIN_WORDS.has(word) ||
-  PLAIN_WORDS.has(stem(word)) ||
-  /^[\d:+%.]+$/.test(word);
+/** The foods in these words, of the longest phrases: in "sugar-free" there is none. */
+const foodsIn = (words: readonly string[]): Span[] =>
+  piecesOf(words).flatMap(({ from, to, food }) => (food ? [{ ...food, from, to }] : []));
 
-/** The food in these words, longest phrase first, then what is left and right of it. */
-function foodsIn(words: readonly string[], from = 0, to = words.length): Span[] {
-  for (let n = Math.min(longestPhrase(), to - from); n > 0; n--) {
-    const starts = Array.from({ length: to - from - n + 1 }, (_, i) => from + i);
-    const found = starts
-      .flatMap((start) => {
-        const meaning = meaningOf(words.slice(start, start + n));
-        return meaning ? [{ ...meaning, from: start, to: start + n }] : [];
-      })
-      .toSorted((a, b) => lettersOf(words, b) - lettersOf(words, a))[0];
-    if (found) return [...foodsIn(words, from, found.from), found, ...foodsIn(words, found.to, to)];
-  }
-  return [];
-}
-
-const lettersOf = (words: readonly string[], { from, to }: Span): number =>
-  words.slice(from, to).join('').length;
+/** Whether a text names a food, whatever else it says. */
+export const namesFood = (text: string): boolean => foodsIn(wordsOf(text)).length > 0;
 
 /** A misspelt food among these words, the longest phrase first. */
 function misspeltIn(words: readonly string[]): Span | undefined {
   for (let n = Math.min(3, words.length); n > 0; n--)
     for (let from = 0; from + n <= words.length; from++) {
       const phrase = words.slice(from, from + n);
-      if (phrase.every(isPlain)) continue;
+      if (phrase.every(isKnownWord)) continue;
       const guess = misspelled(phrase);
       if (guess) return { ...guess.meaning, from, to: from + n, misspelling: phrase.join(' ') };
     }
   return undefined;
 }
 
-/** Long preparation words may be misspelt too: "choped", "peled". */
-function isMisspeltPlain(word: string): boolean {
-  if (word.length < 5) return false;
-  for (const known of PLAIN_WORDS)
-    if (known.length >= 5 && known[0] === word[0] && slipsBetween(word, known, 1) <= 1) return true;
-  return false;
+/** A stretch of a text between its marks. */
+interface Segment {
+  readonly raw: string;
+  readonly words: readonly string[];
+  readonly isBracket: boolean;
+  /** After a slash, which offers a choice. */
+  readonly isAfterSlash: boolean;
 }
 
-/** A line's words by where they stand: the part that names the food, and what is said around it. */
+/** A text by its stretches: the one that names the food, and those that say something of it. */
 interface Parts {
-  readonly head: readonly string[];
-  readonly before: readonly (readonly string[])[];
-  readonly after: readonly (readonly string[])[];
+  readonly head: Segment;
+  readonly before: readonly Segment[];
+  readonly after: readonly Segment[];
   /** Words written with a capital, in lower case: perhaps a brand. */
   readonly capitals: ReadonlySet<string>;
+}
+
+const MARKS = /([,;]|\s[-–—]+\s|:(?!\d)|[()[\]{}]|(?<!\d)\/|\/(?!\d)|[.!?](?:\s|$)|[*†•])/;
+
+function segmentsOf(text: string, isBracket: boolean): Segment[] {
+  const pieces = text.split(MARKS);
+  return pieces.flatMap((raw, i) => {
+    const words = i % 2 === 0 ? wordsOf(raw) : [];
+    return words.length === 0
+      ? []
+      : [{ raw: raw.trim(), words, isBracket, isAfterSlash: pieces[i - 1] === '/' }];
+  });
 }
 
 function partsOf(text: string): Parts {
@@ -148,118 +151,64 @@ function partsOf(text: string): Parts {
     asides.push(inside);
     return ' ';
   });
-  const segments = open
-    .split(/[,;]|\s[-–—]\s|:(?!\d)|[()[\]{}]|\/(?!\d)|\.(?:\s|$)|[*†•]/)
-    .map(wordsOf)
-    .filter(({ length }) => length > 0);
+  const segments = segmentsOf(open, false);
   const headAt = Math.max(
-    segments.findIndex((words) => foodsIn(words).length > 0 || !words.every(isPlain)),
+    segments.findIndex(({ words }) => foodsIn(words).length > 0 || !words.every(isKnownWord)),
     0,
   );
-  const capitals = (text.match(/\b\p{Lu}[\p{L}’'-]+/gu) ?? []).flatMap(wordsOf);
+  const isShouted = text === text.toUpperCase();
+  const capitals = isShouted ? [] : (text.match(/\b\p{Lu}[\p{L}’'-]+/gu) ?? []).flatMap(wordsOf);
   return {
-    head: segments[headAt] ?? [],
+    head: segments[headAt] ?? { raw: '', words: [], isBracket: false, isAfterSlash: false },
     before: segments.slice(0, headAt),
-    after: [...segments.slice(headAt + 1), ...asides.map(wordsOf)],
+    after: [...segments.slice(headAt + 1), ...asides.flatMap((aside) => segmentsOf(aside, true))],
     capitals: new Set(capitals),
   };
-}
-
-interface Head {
-  readonly span: Span;
-  /** Words of the head around the food. */
-  readonly around: readonly string[];
-  readonly insteadOf?: string;
 }
 
 const unread = (
   code: NameProblemCode,
   text: string,
   foods: readonly Ingredient[] = [],
-): UnreadName => ({ ok: false, code, text: text.trim(), foods });
+  words = text,
+): UnreadName => ({ ok: false, code, text: text.trim(), words: words.trim(), foods });
 
-/** Most ingredients worth offering for a name. */
-const MOST_GUESSES = 3;
-
-/** Known ingredients whose names are like what was written, nearest first. */
-export const similarIngredients = (text: string): Ingredient[] =>
-  ingredientsLike(
-    wordsOf(text).filter((word) => !isPlain(word)),
-    MOST_GUESSES,
-  );
-
-/** What is wrong with a name, in words, and the known names nearest to it. */
-export function explained({ code, text, foods }: UnreadName): NameReading & { ok: false } {
-  if (code === 'no-ingredient')
-    return {
-      ok: false,
-      code,
-      message: 'no ingredient; write a fruit, sugar, acid or water',
-      guesses: [],
-    };
-  if (code === 'two-ingredients')
-    return {
-      ok: false,
-      code,
-      message: `"${text}" names ${foods.map(({ name }) => name[1]).join(' and ')}; write a line for each`,
-      guesses: foods,
-    };
-  const guesses = similarIngredients(text);
-  const hint =
-    guesses.length === 0
-      ? 'write a fruit, sugar, acid or water'
-      : `did you mean ${guesses.map((guess) => `"${guess.id}"`).join(' or ')}?`;
-  return { ok: false, code, message: `unknown ingredient "${text}"; ${hint}`, guesses };
+/** The food that is meant, with the flavours named before a vinegar or a spirit. */
+interface Head {
+  readonly span: Span;
+  readonly flavours: readonly Span[];
 }
 
-/** Which food the naming part is about. */
-function headOf(parts: Parts, text: string): Head | UnreadName {
-  const { head: words } = parts;
+/** Which food the naming part is about: the first, or the last of several that run on. */
+function headOf(words: readonly string[], text: string): Head | UnreadName {
   const foods = foodsIn(words);
-  const misspelt = foods.length === 0 ? misspeltIn(words) : undefined;
-  const all = misspelt ? [misspelt] : foods;
-  const [first] = all;
+  const slip = slipIn(words, foods);
+  const [first, second] = slip ? [slip] : foods;
   if (!first) return unread('unknown-ingredient', text);
-  const remarkAt = words.findIndex((word, i) => i >= first.to && REMARK_WORDS.has(word));
-  const end = remarkAt === -1 ? words.length : remarkAt;
-  const said = all.filter(({ from }) => from < end);
-  const chosen = chooseFood(words, said);
-  if ('ok' in chosen) return chosen;
-  const around = [...words.slice(0, chosen.span.from), ...words.slice(chosen.span.to, chosen.end)];
-  const beforeEnd = [
-    ...words.slice(0, chosen.span.from),
-    ...words.slice(chosen.span.to, Math.min(chosen.end, end)),
-  ].filter((word) => !said.some(({ from, to }) => words.slice(from, to).includes(word)));
-  const slip = retried(words, beforeEnd, parts);
-  if (slip) return slip;
-  const made = beforeEnd.find((word) => MADE_FOODS.has(word) && !isPlain(word));
-  const strange = beforeEnd.find(
-    (word) =>
-      !isPlain(word) &&
-      !isMisspeltPlain(word) &&
-      !isBrandBeside(chosen.span, word, parts.capitals) &&
-      !isVarietyBeside(chosen.span, word, words),
+  if (!second || slip) return { span: first, flavours: [] };
+  const run = foods.filter(
+    (each, i) => i === 0 || words.slice(foods[i - 1]?.to, each.from).every(isHarmlessWord),
   );
-  if (made !== undefined || strange !== undefined) return unread('unknown-ingredient', text);
-  return {
-    span: chosen.span,
-    around,
-    ...(chosen.insteadOf !== undefined && { insteadOf: chosen.insteadOf }),
-  };
+  const last = run.at(-1) ?? first;
+  return run.length === foods.length && last !== first && isFlavoured(last.ingredient)
+    ? { span: last, flavours: run.slice(0, -1) }
+    : { span: first, flavours: [] };
 }
 
-/** "vanila extract": a word not known beside a food may be a slip in one longer name. */
-function retried(
-  words: readonly string[],
-  around: readonly string[],
-  { capitals }: Parts,
-): Head | undefined {
-  const strange = around.find((word) => !isPlain(word) && !isMisspeltPlain(word));
-  if (strange === undefined || MADE_FOODS.has(strange) || capitals.has(strange)) return undefined;
+const isHarmlessWord = (word: string): boolean =>
+  [...(entryOf([word])?.classes ?? [])].some((name) => HARMLESS.has(name));
+
+/** "star plums" are no slip in "sugar plums": a short word is what it says. */
+const LEAST_SLIP_LETTERS = 5;
+
+/** A food with a slip in it; "vanila extract" too, whose second word alone is another food. */
+function slipIn(words: readonly string[], foods: readonly Span[]): Span | undefined {
+  const inFoods = (i: number): boolean => foods.some(({ from, to }) => from <= i && i < to);
+  const strange = words.findIndex((word, i) => !inFoods(i) && !isKnownWord(word));
+  if (strange === -1 || (words[strange]?.length ?? 0) < LEAST_SLIP_LETTERS) return undefined;
   const span = misspeltIn(words);
-  if (!span || !words.slice(span.from, span.to).includes(strange)) return undefined;
-  const rest = [...words.slice(0, span.from), ...words.slice(span.to)];
-  return rest.every(isPlain) ? { span, around: rest } : undefined;
+  if (!span || strange < span.from || strange >= span.to) return undefined;
+  return foods.every(({ from, to }) => from >= span.from && to <= span.to) ? span : undefined;
 }
 
 /** "bing sweet cherries", "john downie crab apples": a variety apart from its noun. */
@@ -270,56 +219,36 @@ function isVarietyBeside(
 ): boolean {
   const at = words.indexOf(word);
   const noun = words[to - 1] ?? '';
-  const names = [[word], words.slice(at - 1, at + 1), words.slice(at, at + 2)];
+  const names = [[word], words.slice(Math.max(at - 1, 0), at + 1), words.slice(at, at + 2)];
   return names.some(
     (name) => name.length > 0 && meaningOf([...name, noun])?.ingredient === ingredient,
   );
 }
 
+/** "2:1" on a pack of jam sugar. */
+const isPackRatio = ({ id }: Ingredient, word: string): boolean =>
+  id.startsWith('jam-sugar') && /^[123][:+]1$/.test(word);
+
 /** A name of a maker beside a pectin or a sugar says nothing of what it is. */
 const isBrandBeside = (
-  { ingredient }: Span,
+  { category, id }: Ingredient,
   word: string,
   capitals: ReadonlySet<string>,
 ): boolean =>
-  (ingredient.category === 'pectin' ||
-    ingredient.category === 'sweetener' ||
-    ingredient.id === 'liqueur' ||
-    ingredient.id === 'gelatin') &&
+  (category === 'pectin' || category === 'sweetener' || id === 'liqueur' || id === 'gelatin') &&
   capitals.has(word);
-
-/** Of several foods named together, the one that is meant. */
-function chooseFood(
-  words: readonly string[],
-  said: readonly Span[],
-): { span: Span; end: number; insteadOf?: string } | UnreadName {
-  const [first, second] = said;
-  if (!first) return unread('no-ingredient', '');
-  if (!second) return { span: first, end: words.length };
-  const between = words.slice(first.to, second.from);
-  if (between.includes('or'))
-    return {
-      span: first,
-      end: first.to,
-      insteadOf: words.slice(second.from, second.to).join(' '),
-    };
-  const last = said.at(-1) ?? second;
-  if (said.every(({ ingredient }) => ingredient === first.ingredient))
-    return { span: first, end: words.length };
-  if (!between.includes('and') && isFlavoured(last.ingredient))
-    return { span: last, end: words.length };
-  return unread(
-    'two-ingredients',
-    words.join(' '),
-    said.map(({ ingredient }) => ingredient),
-  );
-}
 
 /**
  * "peaches (white)", "pears, Asian", "cherries (Morello)": a word elsewhere that, with the noun as
  * it was written, names another row or a variety.
  */
-function byKind(meaning: Meaning, noun: string, words: readonly string[]): Meaning {
+function byKind(
+  meaning: Meaning,
+  noun: string,
+  words: readonly string[],
+  /** Whether the food was named by more than its noun, as "crab apples": a word may then only name its variety. */
+  isSpecific = false,
+): Meaning {
   for (const word of words)
     for (const phrase of [
       [word, noun],
@@ -327,7 +256,10 @@ function byKind(meaning: Meaning, noun: string, words: readonly string[]): Meani
     ]) {
       const kind = meaningOf(phrase);
       if (!kind) continue;
-      if (kind.ingredient !== meaning.ingredient) return kind;
+      if (kind.ingredient !== meaning.ingredient) {
+        if (isSpecific) continue;
+        return kind;
+      }
       if (kind.variety !== undefined && meaning.variety === undefined) return kind;
     }
   return meaning;
@@ -350,11 +282,10 @@ export function stricterKind(ingredient: Ingredient, variety: string): Ingredien
   return kinds.reduce((a, b) => (strictness(b) > strictness(a) ? b : a), ingredient);
 }
 
+/** The form that is said; of several the first of the table, as "crushed" counts before "pitted". */
 function formIn(words: readonly string[], allowed: (form: Form) => boolean): Form | undefined {
-  const text = ` ${words.join(' ')} `;
-  return FORM_WORDS.find(
-    ([form, phrases]) => allowed(form) && phrases.some((phrase) => text.includes(` ${phrase} `)),
-  )?.[0];
+  const said = new Set(piecesOf(words).map(({ entry }) => entry?.form));
+  return FORM_WORDS.find(([form]) => said.has(form) && allowed(form))?.[0];
 }
 
 function ripenessIn(words: readonly string[]): Ripeness | undefined {
@@ -414,43 +345,160 @@ export function nameIn(text: string): NamedIngredient | UnreadName {
   const exact = meaningOf(words);
   if (exact) return named(exact, exact.ingredient.usualForm);
   if (words.length === 0) return unread('no-ingredient', '');
-  const parts = partsOf(text);
-  const head = headOf(parts, text);
+  const strengths = strengthsIn(text);
+  const parts = partsOf(strengths.rest);
+  const head = headOf(parts.head.words, text);
   if ('ok' in head) return head;
-  const around = [...parts.before.flat(), ...head.around];
-  const after = parts.after.flat();
-  const kind = byKind(head.span, parts.head[head.span.to - 1] ?? '', [
-    ...around,
-    ...parts.after.flatMap(untilRemark),
-  ]);
-  return strangeFood(parts, head.span, kind) ?? complete(kind, head, around, after);
+  const noun = parts.head.words[head.span.to - 1] ?? '';
+  const said = [...parts.before, parts.head, ...parts.after].flatMap((each) =>
+    each === parts.head ? aroundSpan(each.words, head.span) : untilJoined(each.words),
+  );
+  const kind = byKind(head.span, noun, said, head.span.to - head.span.from > 1);
+  const weak = strengths.found.find((strength) => !isUsualStrength(kind.ingredient, strength));
+  if (weak) return unread('changed', text, [kind.ingredient], weak.written);
+  return readRemarks(parts, head, kind, text);
 }
 
-const untilRemark = (words: readonly string[]): readonly string[] => {
-  const at = words.findIndex((word) => REMARK_WORDS.has(word) || word === 'to' || word === 'the');
+/** The words before "for", "in", "or": what follows says nothing of the kind. */
+function untilJoined(words: readonly string[]): readonly string[] {
+  const at = words.findIndex((word) => {
+    const classes = entryOf([word])?.classes;
+    return classes?.has('containment') || classes?.has('alternative') || classes?.has('negation');
+  });
   return at === -1 ? words : words.slice(0, at);
+}
+
+const aroundSpan = (words: readonly string[], { from, to }: Span): readonly string[] => [
+  ...words.slice(0, from),
+  ...words.slice(to),
+];
+
+/** Reads every segment by the grammar of remarks; the first that is not understood decides. */
+function readRemarks(
+  parts: Parts,
+  head: Head,
+  kind: Meaning,
+  text: string,
+): NamedIngredient | UnreadName {
+  const segments = [...parts.before, parts.head, ...parts.after];
+  const { span, flavours } = head;
+  const context: Context = {
+    ingredient: kind.ingredient,
+    own: new Set([
+      span.ingredient,
+      kind.ingredient,
+      ...flavours.map(({ ingredient }) => ingredient),
+    ]),
+    pressedFrom: new Set(fruitsOf(kind.ingredient)),
+    all: new Set(segments.flatMap(({ words }) => words)),
+    capitals: parts.capitals,
+    isOfName: (word) =>
+      (parts.head.words.indexOf(word) < span.from &&
+        parts.head.words.includes(word) &&
+        isBrandBeside(span.ingredient, word, parts.capitals)) ||
+      isPackRatio(span.ingredient, word) ||
+      isVarietyBeside(span, word, parts.head.words) ||
+      meaningOf([word, parts.head.words[span.to - 1] ?? ''])?.ingredient === kind.ingredient,
+  };
+  const counting = new Map<Segment, readonly string[]>();
+  const amounts: RemarkAmount[] = [];
+  for (const segment of segments) {
+    const isHead = segment === parts.head;
+    const amount = isHead ? undefined : amountIn(segment, context);
+    if (amount) {
+      amounts.push(amount);
+      continue;
+    }
+    const reading = readAround(segment.words, {
+      ...context,
+      ...(isHead && {
+        span: { from: span.from, to: span.to, food: span, isContinued: parts.before.length > 0 },
+      }),
+    });
+    if (!reading.ok) {
+      const { code, foods, words } = reading.problem;
+      const isChoice = segment.isAfterSlash && code === 'two-ingredients';
+      return unread(isChoice ? 'alternative' : code, text, [kind.ingredient, ...foods], words);
+    }
+    counting.set(segment, reading.words);
+  }
+  const own = parts.head.words.slice(span.from, span.to);
+  const around = [...parts.before, parts.head].flatMap((each) => counting.get(each) ?? []);
+  const after = parts.after.flatMap((each) => counting.get(each) ?? []);
+  return complete(kind, span, without(around, own), after, amounts);
+}
+
+/** Words without the run that names the food. */
+function without(words: readonly string[], run: readonly string[]): readonly string[] {
+  const at = words.findIndex((_, i) => run.every((word, j) => words[i + j] === word));
+  return at === -1 ? words : [...words.slice(0, at), ...words.slice(at + run.length)];
+}
+
+const REMARK_AMOUNT =
+  /^(net|gross|total|from|or|=|~|plus|\+|and|less|minus)?\s*((?:about|approx\w*\.?|around|roughly|ca\.?|circa)?\s*(?:\d|[¼-¾⅐-⅞]).*)$/i;
+const MEANT: Readonly<Record<string, RemarkAmount['is']>> = {
+  gross: 'as-bought',
+  from: 'as-bought',
+  net: 'as-bought',
+  plus: 'more',
+  '+': 'more',
+  less: 'less',
+  minus: 'less',
 };
 
-/** What adds a food in brackets: "(and 1 banana)". Other numbers there say the amount again. */
-const ADDS = /^(?:and|plus|with|including)$/;
-
-/** A food in the parts around the name that is not of it, and not only remarked on: "in rum". */
-function strangeFood(
-  { before, after }: Parts,
-  { ingredient }: Span,
-  kind: Meaning,
-): UnreadName | undefined {
-  const own = new Set([ingredient, kind.ingredient]);
-  for (const words of [...before, ...after]) {
-    if (words.some((word) => /\d/.test(word)) && !ADDS.test(words[0] ?? '')) continue;
-    const food = foodsIn(words).find(
-      (each) => !own.has(each.ingredient) && !words.slice(each.from, each.to).every(isPlain),
-    );
-    if (!food || words.slice(0, food.from).some((word) => REMARK_WORDS.has(word))) continue;
-    return unread('two-ingredients', words.join(' '), [ingredient, food.ingredient]);
-  }
-  return undefined;
+/** A remark that is an amount of the food: "about 6 cups pitted", "net 1 kg", "less 2 tbsp". */
+function amountIn({ raw }: Segment, context: Context): RemarkAmount | undefined {
+  const [, word = '', written = ''] = REMARK_AMOUNT.exec(raw) ?? [];
+  const reading = written === '' ? undefined : readAmount(written);
+  if (!reading?.ok || reading.amount.unit.kind === 'part') return undefined;
+  // A bare number may be anything: "about 30" is a count, "40 of 100" is not.
+  const isBare = reading.amount.unit.kind === 'piece' && !namesFood(reading.rest);
+  if (isBare && (!reading.amount.approximate || /\d/.test(reading.rest))) return undefined;
+  const isEach = /^\W*each\b/i.test(reading.rest);
+  const own = new Set([...context.own, ...context.pressedFrom]);
+  if (!readAround(wordsOf(reading.rest), { ...context, own }).ok) return undefined;
+  const form = formIn(wordsOf(reading.rest), (each) =>
+    knownForms(context.ingredient).includes(each),
+  );
+  const is = isEach ? 'each' : (MEANT[word.toLowerCase()] ?? 'same');
+  return { written, is, ...(form && { form }) };
 }
+
+/** A share that is printed on what one buys: "5 % acidity", "70 % cocoa". */
+interface Strength {
+  readonly percent: number;
+  readonly written: string;
+}
+
+const STRENGTH =
+  /\(?\b(\d{1,3}(?:[.,]\d+)?)\s*(?:%|per ?cent)\s*(acidity|acetic acid|acid|abv|alcohol|vol\.?|proof|fat|cocoa|cacao|solids|strength|pure|fruit)?\)?/gi;
+
+function strengthsIn(text: string): { rest: string; found: readonly Strength[] } {
+  const found: Strength[] = [];
+  const rest = text.replace(STRENGTH, (written: string, percent: string) => {
+    found.push({ percent: Number(percent.replace(',', '.')), written });
+    return ' ';
+  });
+  return { rest, found };
+}
+
+/** The strengths that the row of an ingredient stands for, per cent. Common practice. */
+const USUAL_STRENGTH: readonly {
+  readonly of: (ingredient: Ingredient) => boolean;
+  readonly least: number;
+  readonly most: number;
+}[] = [
+  { of: ({ id }) => id.endsWith('vinegar'), least: 4, most: 7 },
+  { of: ({ id }) => id === 'liqueur', least: 10, most: 60 },
+  { of: ({ id }) => id === 'wine' || id === 'beer', least: 3, most: 22 },
+  { of: ({ id }) => id === 'milk' || id === 'butter', least: 0, most: 90 },
+  { of: ({ id }) => id === 'baking-chips' || id.includes('chocolate'), least: 20, most: 100 },
+];
+const isUsualStrength = (ingredient: Ingredient, { percent }: Strength): boolean =>
+  percent === 100 ||
+  USUAL_STRENGTH.some(
+    ({ of, least, most }) => of(ingredient) && percent >= least && percent <= most,
+  );
 
 const named = (
   { ingredient, variety }: Meaning,
@@ -462,15 +510,17 @@ const named = (
   form,
   packed: false,
   prepared: undefined,
+  amounts: [],
   ...(variety !== undefined && { variety }),
   ...more,
 });
 
 function complete(
   kind: Meaning,
-  head: Head,
+  { misspelling }: Span,
   around: readonly string[],
   after: readonly string[],
+  amounts: readonly RemarkAmount[],
 ): NamedIngredient {
   const words = [...around, ...after];
   const grown = isProduce(kind.ingredient);
@@ -489,8 +539,8 @@ function complete(
     packed: words.includes('packed'),
     prepared: waste ? whenSaid : undefined,
     ...(ripeness && { ripeness }),
-    ...(head.span.misspelling !== undefined && { misspelling: head.span.misspelling }),
-    ...(head.insteadOf !== undefined && { insteadOf: head.insteadOf }),
+    ...(misspelling !== undefined && { misspelling }),
+    amounts,
   });
 }
 

@@ -1,0 +1,50 @@
+import type { Ingredient } from '../produce/index.js';
+import type { NameReading, NameProblemCode, UnreadName } from './name.js';
+import { similarIngredients } from './similar.js';
+
+/** What is wrong with a name, in words, by its code. */
+const WORDS: Readonly<Record<NameProblemCode, (unread: UnreadName) => string>> = {
+  'no-ingredient': () => 'no ingredient; write a fruit, sugar, acid or water',
+  'unknown-ingredient': (unread) => {
+    const guesses = guessesOf(unread).map((guess) => `"${guess.id}"`);
+    const hint =
+      guesses.length === 0
+        ? 'write a fruit, sugar, acid or water'
+        : `did you mean ${guesses.join(' or ')}?`;
+    return `unknown ingredient "${unread.words}"; ${hint}`;
+  },
+  'two-ingredients': ({ text, foods }) =>
+    `"${text}" names ${namesOf(foods)}; write a line for each`,
+  alternative: ({ words, foods }) =>
+    foods.length > 1
+      ? `"${words}": ${namesOf(foods)} are not the same; write the one you will use`
+      : `"${words}" is a choice; write the one you will use`,
+  part: ({ words }) =>
+    `"${words}": a part of the plant is another food than the fruit; write "without ${words.replace(/^(?:with|including|incl|inc|include|plus) /, '')}" if it is not in the pan`,
+  changed: ({ text, words, foods }) =>
+    `"${text}": "${words}" makes it something else than plain ${namesOf(foods.slice(0, 1))}; write what is in it, a line for each`,
+  negated: ({ words }) => `"${words}" says what it is not; write what it is`,
+  'in-liquid': ({ words }) => `"${words}": write "drained" if the liquid is poured off`,
+  contains: ({ words }) => `"${words}": something else may be in it; write a line for each`,
+  number: ({ words }) => `"${words}" is a second number; write one amount`,
+};
+
+const namesOf = (foods: UnreadName['foods']): string =>
+  foods.map(({ name }) => name[1]).join(' and ');
+
+/** Foods like the unknown words, or like the whole text where they are like none. */
+function guessesOf({ text, words }: UnreadName): readonly Ingredient[] {
+  const like = similarIngredients(words);
+  return like.length > 0 ? like : similarIngredients(text);
+}
+
+/** What is wrong with a name, in words, and the known names nearest to it. */
+export function explained(unread: UnreadName): NameReading & { ok: false } {
+  const { code, foods } = unread;
+  return {
+    ok: false,
+    code,
+    message: WORDS[code](unread),
+    guesses: code === 'unknown-ingredient' ? guessesOf(unread) : foods,
+  };
+}

@@ -1,0 +1,116 @@
+import type { Form, Ripeness } from '../produce/index.js';
+import { FORM_WORDS, RIPENESS_WORDS } from './english/forms.js';
+import { PARTS, type PartWord } from './english/parts.js';
+import { WORD_CLASSES, type WordClass } from './english/word-classes.js';
+import { longestPhrase, meaningOf, type Meaning } from './lexicon.js';
+import { stem, wordsOf } from './words.js';
+
+/** All that a phrase may be, other than a food. */
+export interface Entry {
+  readonly classes: ReadonlySet<WordClass>;
+  readonly form?: Form;
+  readonly ripeness?: Ripeness;
+  readonly part?: PartWord;
+}
+
+/** A phrase of a text: a food, words of known classes, a number, or a word nobody knows. */
+export interface Piece {
+  readonly from: number;
+  readonly to: number;
+  readonly words: readonly string[];
+  readonly food?: Meaning;
+  readonly entry?: Entry;
+}
+
+interface Index {
+  /** By the words as they stand. */
+  readonly entries: ReadonlyMap<string, Entry>;
+  /** By the words without their plurals. */
+  readonly stems: ReadonlyMap<string, Entry>;
+  readonly longest: number;
+}
+
+let index: Index | undefined;
+const inIndex = (): Index => (index ??= makeIndex());
+
+const keyOfWords = (words: readonly string[]): string => words.map(stem).join(' ');
+
+function makeIndex(): Index {
+  const entries = new Map<string, Entry & { classes: Set<WordClass> }>();
+  let longest = 1;
+  const entryOf = (phrase: string): Entry & { classes: Set<WordClass> } => {
+    const words = wordsOf(phrase);
+    longest = Math.max(longest, words.length);
+    const key = words.join(' ');
+    const entry = entries.get(key) ?? { classes: new Set<WordClass>() };
+    entries.set(key, entry);
+    return entry;
+  };
+  const note = (phrase: string, more: Partial<Entry>): void => {
+    const entry = entryOf(phrase);
+    // The first meaning of a phrase holds, as the tables are in the order of what counts.
+    Object.assign(entry, { ...more, ...entry });
+  };
+  for (const [name, phrases] of Object.entries(WORD_CLASSES))
+    for (const phrase of phrases) entryOf(phrase).classes.add(name as WordClass);
+  for (const [form, phrases] of FORM_WORDS) for (const phrase of phrases) note(phrase, { form });
+  for (const [ripeness, phrases] of RIPENESS_WORDS)
+    for (const phrase of phrases) note(phrase, { ripeness });
+  for (const part of PARTS) for (const noun of part.nouns) note(noun, { part });
+  const stems = new Map<string, Entry>();
+  for (const [key, entry] of entries) {
+    const stemmed = keyOfWords(key.split(' '));
+    const other = stems.get(stemmed);
+    stems.set(stemmed, other ? bothOf(other, entry) : entry);
+  }
+  return { entries, stems, longest };
+}
+
+const bothOf = (one: Entry, other: Entry): Entry => ({
+  ...other,
+  ...one,
+  classes: new Set([...one.classes, ...other.classes]),
+});
+
+/** What these words are together, other than a food, as they stand or in another number. */
+export const entryOf = (words: readonly string[]): Entry | undefined =>
+  exactEntryOf(words) ?? inIndex().stems.get(keyOfWords(words));
+
+const exactEntryOf = (words: readonly string[]): Entry | undefined =>
+  inIndex().entries.get(words.join(' '));
+
+export const isNumber = (word: string): boolean => /^\d/.test(word);
+
+/**
+ * A text as phrases, the longest first, so that "no added sugar" is no sugar and "stem ginger" no
+ * stem. Words that are in no table stand alone.
+ */
+export function piecesOf(words: readonly string[], from = 0, to = words.length): Piece[] {
+  for (let n = Math.min(Math.max(longestPhrase(), inIndex().longest), to - from); n > 0; n--) {
+    let best: Piece | undefined;
+    for (let start = from; start + n <= to; start++) {
+      const piece = pieceAt(words, start, start + n);
+      if (piece && (!best || lettersIn(piece) > lettersIn(best))) best = piece;
+    }
+    if (best) return [...piecesOf(words, from, best.from), best, ...piecesOf(words, best.to, to)];
+  }
+  return Array.from({ length: to - from }, (_, i) => ({
+    from: from + i,
+    to: from + i + 1,
+    words: words.slice(from + i, from + i + 1),
+  }));
+}
+
+function pieceAt(words: readonly string[], from: number, to: number): Piece | undefined {
+  const phrase = words.slice(from, to);
+  const food = meaningOf(phrase);
+  // Many oranges are no colour: what is a food too must stand as the table has it.
+  const entry = food ? exactEntryOf(phrase) : entryOf(phrase);
+  if (!food && !entry) return undefined;
+  return { from, to, words: phrase, ...(food && { food }), ...(entry && { entry }) };
+}
+
+const lettersIn = ({ words }: Piece): number => words.join('').length;
+
+export const isOf = (piece: Piece | undefined, ...classes: readonly WordClass[]): boolean =>
+  piece?.entry !== undefined && classes.some((name) => piece.entry?.classes.has(name));
