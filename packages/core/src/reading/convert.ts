@@ -1,7 +1,7 @@
 import { findUnit, readAmount, unitById, type Unit } from '../quantity/index.js';
 import { massOf, type Form, type Ingredient } from '../produce/index.js';
 import type { Range } from '../range/index.js';
-import { readName } from './name.js';
+import { readName } from './read-name.js';
 
 /** An amount of a food in another unit. */
 export interface Conversion {

@@ -9,6 +9,7 @@ export {
   type OpenAmount,
   readLine,
 } from './line.js';
-export { type NamedIngredient, type NameReading, readName, stricterKind } from './name.js';
+export { type NamedIngredient, stricterKind } from './name.js';
+export { type NameReading, readName } from './read-name.js';
 export { similarIngredients } from './similar.js';
 export { WASTE_FORMS } from './english/forms.js';

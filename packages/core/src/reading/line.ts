@@ -24,7 +24,7 @@ import {
   type NamedIngredient,
   type UnreadName,
 } from './name.js';
-import { explained } from './name-problems.js';
+import { explained } from './read-name.js';
 import { settledAmount, type SettledAmount } from './second-amounts.js';
 import { wordsOf } from './words.js';
 

@@ -11,7 +11,6 @@ import { readAround, type AroundProblemCode, type Context } from './around.js';
 import { FORM_WORDS, RIPENESS_WORDS, WASTE_FORMS } from './english/forms.js';
 import { HARMLESS } from './english/word-classes.js';
 import { entryOf, isNumber, piecesOf } from './phrases.js';
-import { explained } from './name-problems.js';
 import { readAmount } from '../quantity/index.js';
 import { wordsOf } from './words.js';
 
@@ -54,15 +53,6 @@ export interface UnreadName {
   readonly foods: readonly Ingredient[];
 }
 
-export type NameReading =
-  | NamedIngredient
-  | {
-      readonly ok: false;
-      readonly code: NameProblemCode;
-      readonly message: string;
-      readonly guesses: readonly Ingredient[];
-    };
-
 interface Span extends Meaning {
   readonly from: number;
   readonly to: number;
@@ -85,13 +75,20 @@ const JUICES: Readonly<Record<string, string>> = {
   grapefruit: 'grapefruit-juice',
   pomegranate: 'pomegranate-juice',
 };
-/** The fruit that a juice of its own row is pressed from: "2 tbsp lemon juice (about 1 lemon)". */
-const fruitsOf = ({ id }: Ingredient): Ingredient[] =>
-  [...Object.entries(JUICES), ...Object.entries(ZESTS)].flatMap(([fruit, row]) => {
-    const ingredient = row === id ? ingredientById(fruit) : undefined;
-    return ingredient ? [ingredient] : [];
-  });
 const ZESTS: Readonly<Record<string, string>> = { lemon: 'lemon-zest', lime: 'lemon-zest' };
+/** The fruit that a juice of its own row is pressed from: "2 tbsp lemon juice (about 1 lemon)". */
+const PRESSED_FROM: ReadonlyMap<string, ReadonlySet<Ingredient>> = new Map(
+  [...Object.values(JUICES), ...Object.values(ZESTS)].map((row) => [
+    row,
+    new Set(
+      [...Object.entries(JUICES), ...Object.entries(ZESTS)].flatMap(([fruit, its]) => {
+        const ingredient = its === row ? ingredientById(fruit) : undefined;
+        return ingredient ? [ingredient] : [];
+      }),
+    ),
+  ]),
+);
+const NO_FRUIT: ReadonlySet<Ingredient> = new Set();
 
 /** Whether a word is known around foods: it is then no slip in the name of one. */
 const isKnownWord = (word: string): boolean => entryOf([word]) !== undefined || isNumber(word);
@@ -322,24 +319,7 @@ function ownRow(
   return ingredient;
 }
 
-/**
- * Understands what an ingredient was called: "damsons, pitted", "washed, hulled and quartered
- * strawberries", "lemon juice, strained", "Seville oranges", "choped rasberries", an id.
- *
- * Every word of the part that names the food must be known: one that is neither an ingredient nor
- * said of one makes the line not understood, since it may mean another food ("custard apple"). Of the
- * remarks around it only another known food does. Misspellings are taken where one
- * candidate is clear.
- *
- * @returns the ingredient, its form (its usual one unless named), variety and ripeness, or what was
- * not understood with the nearest known ingredients
- */
-export function readName(text: string): NameReading {
-  const name = nameIn(text);
-  return name.ok ? name : explained(name);
-}
-
-/** The same without words for what is wrong, for a reader that tries several ways. */
+/** Understands a name as `readName` does, without words for what is wrong. */
 export function nameIn(text: string): NamedIngredient | UnreadName {
   const words = wordsOf(text);
   const exact = meaningOf(words);
@@ -389,7 +369,7 @@ function readRemarks(
       kind.ingredient,
       ...flavours.map(({ ingredient }) => ingredient),
     ]),
-    pressedFrom: new Set(fruitsOf(kind.ingredient)),
+    pressedFrom: PRESSED_FROM.get(kind.ingredient.id) ?? NO_FRUIT,
     all: new Set(segments.flatMap(({ words }) => words)),
     capitals: parts.capitals,
     isOfName: (word) =>

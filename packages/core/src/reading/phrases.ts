@@ -74,7 +74,9 @@ const bothOf = (one: Entry, other: Entry): Entry => ({
 
 /** What these words are together, other than a food, as they stand or in another number. */
 export const entryOf = (words: readonly string[]): Entry | undefined =>
-  exactEntryOf(words) ?? inIndex().stems.get(keyOfWords(words));
+  words.length > inIndex().longest
+    ? undefined
+    : (exactEntryOf(words) ?? inIndex().stems.get(keyOfWords(words)));
 
 const exactEntryOf = (words: readonly string[]): Entry | undefined =>
   inIndex().entries.get(words.join(' '));
@@ -86,20 +88,31 @@ export const isNumber = (word: string): boolean => /^\d/.test(word);
  * stem. Words that are in no table stand alone.
  */
 export function piecesOf(words: readonly string[], from = 0, to = words.length): Piece[] {
-  for (let n = Math.min(Math.max(longestPhrase(), inIndex().longest), to - from); n > 0; n--) {
-    let best: Piece | undefined;
-    for (let start = from; start + n <= to; start++) {
-      const piece = pieceAt(words, start, start + n);
-      if (piece && (!best || lettersIn(piece) > lettersIn(best))) best = piece;
+  const longest = Math.max(longestPhrase(), inIndex().longest);
+  const known: Piece[] = [];
+  for (let start = from; start < to; start++)
+    for (let end = start + 1; end <= Math.min(start + longest, to); end++) {
+      const piece = pieceAt(words, start, end);
+      if (piece) known.push(piece);
     }
-    if (best) return [...piecesOf(words, from, best.from), best, ...piecesOf(words, best.to, to)];
+  known.sort((a, b) => b.words.length - a.words.length || lettersIn(b) - lettersIn(a));
+  const pieceAtWord = new Array<Piece | undefined>(to);
+  for (const piece of known)
+    if (!anyOf(pieceAtWord, piece)) pieceAtWord.fill(piece, piece.from, piece.to);
+  const pieces: Piece[] = [];
+  for (let at = from; at < to;) {
+    const piece = pieceAtWord[at] ?? { from: at, to: at + 1, words: words.slice(at, at + 1) };
+    pieces.push(piece);
+    at = piece.to;
   }
-  return Array.from({ length: to - from }, (_, i) => ({
-    from: from + i,
-    to: from + i + 1,
-    words: words.slice(from + i, from + i + 1),
-  }));
+  return pieces;
 }
+
+/** Whether a word of this phrase belongs to a longer one. */
+const anyOf = (taken: readonly (Piece | undefined)[], { from, to }: Piece): boolean => {
+  for (let at = from; at < to; at++) if (taken[at]) return true;
+  return false;
+};
 
 function pieceAt(words: readonly string[], from: number, to: number): Piece | undefined {
   const phrase = words.slice(from, to);

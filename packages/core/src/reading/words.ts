@@ -3,9 +3,17 @@
  * "chillies" and "chilli".
  */
 export function stem(word: string): string {
+  const known = stems.get(word);
+  if (known !== undefined) return known;
   const one = singular(word);
-  return one.length > 4 && one.endsWith('i') ? `${one.slice(0, -1)}y` : one;
+  const made = one.length > 4 && one.endsWith('i') ? `${one.slice(0, -1)}y` : one;
+  if (stems.size >= MOST_STEMS) stems.clear();
+  stems.set(word, made);
+  return made;
 }
+/** A line's words are looked up in many phrases each. */
+const stems = new Map<string, string>();
+const MOST_STEMS = 5000;
 
 function singular(word: string): string {
   if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`;

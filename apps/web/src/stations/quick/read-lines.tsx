@@ -2,7 +2,6 @@ import { useState } from 'react';
 import type { FoodNameBody } from '@idle-kettle/contract';
 import {
   ingredientById,
-  isUnderstood,
   type Correction,
   type Corrections,
   type ImportedLine,
@@ -110,7 +109,7 @@ interface ReadLineProps {
 }
 
 function ReadLine({ line, read, corrected, before, onCorrect }: ReadLineProps) {
-  const { text, role, problem, fromStep, reading } = line;
+  const { text, role, problem, fromStep } = line;
   const wrong = needsAnswer(line);
   const isFood = role === 'ingredient' || wrong;
   return (
@@ -122,9 +121,6 @@ function ReadLine({ line, read, corrected, before, onCorrect }: ReadLineProps) {
         {' '}
         → {isFood ? read || ROLE_WORDS.unknown : ROLE_WORDS[role]}
         {fromStep === true && ', named only in a step'}
-        {reading && isUnderstood(reading) && reading.named?.insteadOf !== undefined
-          ? `, not the ${reading.named.insteadOf}`
-          : ''}
       </span>
       {problem !== undefined && <p className="text-bad">{sentence(problem)}</p>}
       {wrong && !corrected && <Mend line={line} before={before} onCorrect={onCorrect} />}

@@ -1,6 +1,15 @@
 import type { Ingredient } from '../produce/index.js';
-import type { NameReading, NameProblemCode, UnreadName } from './name.js';
+import { nameIn, type NamedIngredient, type NameProblemCode, type UnreadName } from './name.js';
 import { similarIngredients } from './similar.js';
+
+export type NameReading =
+  | NamedIngredient
+  | {
+      readonly ok: false;
+      readonly code: NameProblemCode;
+      readonly message: string;
+      readonly guesses: readonly Ingredient[];
+    };
 
 /** What is wrong with a name, in words, by its code. */
 const WORDS: Readonly<Record<NameProblemCode, (unread: UnreadName) => string>> = {
@@ -47,4 +56,20 @@ export function explained(unread: UnreadName): NameReading & { ok: false } {
     message: WORDS[code](unread),
     guesses: code === 'unknown-ingredient' ? guessesOf(unread) : foods,
   };
+}
+
+/**
+ * Understands what an ingredient was called: "damsons, pitted", "washed, hulled and quartered
+ * strawberries", "lemon juice, strained", "Seville oranges", "choped rasberries", an id.
+ *
+ * Every word of the part that names the food must be known: one that is neither an ingredient nor
+ * said of one makes the line not understood, since it may mean another food ("custard apple"), and so
+ * does a word of its remarks. Misspellings are taken where one candidate is clear.
+ *
+ * @returns the ingredient, its form (its usual one unless named), variety and ripeness, or what was
+ * not understood with the nearest known ingredients
+ */
+export function readName(text: string): NameReading {
+  const name = nameIn(text);
+  return name.ok ? name : explained(name);
 }
