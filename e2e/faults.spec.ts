@@ -105,7 +105,7 @@ class Device {
 
   async open(path: string): Promise<void> {
     await this.page.goto(this.address + path);
-    await expect(this.log).toBeVisible({ timeout: 30_000 });
+    await expect(this.log).toBeVisible();
   }
 
   /** Closes the page at once, or lets its process crash, and opens another where it was. */

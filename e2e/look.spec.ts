@@ -166,18 +166,14 @@ async function expectStill(path: string, text: string): Promise<void> {
   await settled();
   let isFirst = true;
   await expect
-    .poll(
-      async () => {
-        if (!isFirst) {
-          await open(path, text);
-          await settled();
-        }
-        isFirst = false;
-        return layoutShift();
-      },
-      // A slow machine opens a page a few times in ten seconds.
-      { timeout: 40_000 },
-    )
+    .poll(async () => {
+      if (!isFirst) {
+        await open(path, text);
+        await settled();
+      }
+      isFirst = false;
+      return layoutShift();
+    })
     .toBeLessThan(MOST_SHIFT);
 }
 

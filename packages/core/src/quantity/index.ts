@@ -19,6 +19,7 @@ export {
   parseAmount,
   type PieceSize,
   readAmount,
+  trust,
   type WritingHabit,
 } from './parse.js';
 export { writeAddition, writeAmount } from './style.js';

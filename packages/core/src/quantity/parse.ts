@@ -426,7 +426,7 @@ function packWord(text: string): { rest: string } | undefined {
 const withoutPack = (text: string): string => packWord(text)?.rest ?? text;
 /**
  * Which of several amounts of one line counts: a weight before a volume, metric before customary
- * (it also says which pint was meant), both before pieces and packs.
+ * (it also says which pint was meant), both before pieces and packs. No unit; more is better.
  */
 const TRUST: Readonly<Record<Unit['kind'], number>> = {
   mass: 4,
@@ -437,7 +437,8 @@ const TRUST: Readonly<Record<Unit['kind'], number>> = {
   pinch: 0,
 };
 const METRIC = new Set(['ml', 'cl', 'dl', 'l']);
-const trust = ({ unit }: Amount): number => TRUST[unit.kind] + (METRIC.has(unit.id) ? 1 : 0);
+/** How much one of several amounts of a line says; the highest counts. */
+export const trust = ({ unit }: Amount): number => TRUST[unit.kind] + (METRIC.has(unit.id) ? 1 : 0);
 
 const habitOf = (habit: Decimal | WritingHabit): Required<WritingHabit> =>
   typeof habit === 'string'

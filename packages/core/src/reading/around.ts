@@ -1,8 +1,10 @@
 import { isProduce, type Ingredient } from '../produce/index.js';
+import { findUnit } from '../quantity/index.js';
+import { DENIED, KNOWN_WITH_A_SLIP, LINKS, ROW_WORDS, type Link } from './english/links.js';
 import { OWN_PARTS } from './english/parts.js';
 import { HARMLESS, type WordClass } from './english/word-classes.js';
-import { slipsBetween, type Meaning } from './lexicon.js';
-import { entryOf, isNumber, isOf, piecesOf, type Piece } from './phrases.js';
+import { LEAST_TYPO_LETTERS, slipsBetween, type Meaning } from './lexicon.js';
+import { entryOf, isNumber, isOf, piecesBetween, piecesOf, type Piece } from './phrases.js';
 
 /** Why the words around a food may make it another food, part, strength or amount. */
 export type AroundProblemCode =
@@ -113,8 +115,8 @@ const are =
   (piece: Piece): boolean =>
     isOf(piece, ...classes);
 
-/** The phrase at a place; nothing where there is none. */
-const wordAt = (pieces: readonly Piece[], at: number): string => pieces[at]?.words.join(' ') ?? '';
+const isLink = (piece: Piece | undefined, link: Link): boolean =>
+  piece !== undefined && LINKS[link].has(piece.words.join(' '));
 
 const isPart = (piece: Piece): boolean => piece.entry?.part !== undefined;
 /** A run of parts: "seeds and pith", "the stalks, leaves". */
@@ -149,12 +151,7 @@ const partTakenOut: Rule = {
 const takeOutPart: Rule = {
   code: 'take-out-part',
   read: (pieces, at) => {
-    if (
-      !/^(?:reserve|reserving|keep|keeping|save|saving|discard|discarding|remove|removing)$/.test(
-        wordAt(pieces, at),
-      )
-    )
-      return undefined;
+    if (!isLink(pieces[at], 'takeOut')) return undefined;
     const start = runOf(pieces, at + 1, are('article'));
     const end = partsEnd(pieces, start);
     return end > start && !isOf(pieces[end], 'stays') ? dropped(end - at) : undefined;
@@ -165,10 +162,7 @@ const takeOutPart: Rule = {
 const towelDried: Rule = {
   code: 'towel-dried',
   read: (pieces, at) =>
-    wordAt(pieces, at) === 'dried' &&
-    pieces
-      .slice(0, at)
-      .some(({ words }) => /^(?:washed|rinsed|wiped|scrubbed|cleaned)$/.test(words[0] ?? ''))
+    isLink(pieces[at], 'dried') && pieces.slice(0, at).some((piece) => isLink(piece, 'washed'))
       ? dropped(1)
       : undefined,
 };
@@ -177,7 +171,7 @@ const towelDried: Rule = {
 const withTool: Rule = {
   code: 'with-tool',
   read: (pieces, at) => {
-    if (!/^(?:with|using|in|on|through|by)$/.test(wordAt(pieces, at))) return undefined;
+    if (!isLink(pieces[at], 'using')) return undefined;
     const start = runOf(pieces, at + 1, are('article', 'quality', 'size'));
     return isOf(pieces[start], 'tool') ? dropped(start + 1 - at) : undefined;
   },
@@ -187,11 +181,8 @@ const withTool: Rule = {
 const withoutPart: Rule = {
   code: 'without-part',
   read: (pieces, at) => {
-    const word = wordAt(pieces, at);
-    const isFrom =
-      word === 'from' &&
-      /strip|pick|pluck|pull|remov|separat/.test(pieces[at - 1]?.words.at(-1) ?? '');
-    if (!isFrom && !/^(?:no|without|minus|excluding|not)$/.test(word)) return undefined;
+    const isFrom = isLink(pieces[at], 'from') && isLink(pieces[at - 1], 'takenFrom');
+    if (!isFrom && !isLink(pieces[at], 'without')) return undefined;
     const start = runOf(pieces, at + 1, are('article'));
     const end = partsEnd(pieces, start);
     return end > start ? dropped(end - at) : undefined;
@@ -202,16 +193,14 @@ const withoutPart: Rule = {
 const partLeftOn: Rule = {
   code: 'part-left-on',
   read: (pieces, at, context) => {
-    const isWith = /^(?:with|including|incl|inc|include|plus)$/.test(wordAt(pieces, at));
+    const isWith = isLink(pieces[at], 'with');
     const start = isWith ? runOf(pieces, at + 1, are('article')) : at;
     const end = partsEnd(pieces, start);
     if (end === start) return undefined;
-    if (isWith) {
-      const after = runOf(pieces, end, are('stays'));
-      return partStays(pieces.slice(start, end), after - at, context);
-    }
     const after = runOf(pieces, end, are('stays'));
-    return after > end ? partStays(pieces.slice(start, end), after - at, context) : undefined;
+    return isWith || after > end
+      ? partStays(pieces.slice(start, end), after - at, context)
+      : undefined;
   },
 };
 
@@ -233,19 +222,6 @@ const partIsAnother: Rule = {
   },
 };
 
-/** What is left when one denies it; anything else that is denied is asked about. */
-const DENIED: Readonly<Record<string, readonly string[]>> = {
-  ripe: ['under', 'ripe'],
-  'too ripe': [],
-  'very ripe': [],
-  'quite ripe': ['under', 'ripe'],
-  'fully ripe': ['under', 'ripe'],
-  'over ripe': [],
-  overripe: [],
-  pitted: ['as', 'bought'],
-  stoned: ['as', 'bought'],
-};
-
 /** "not bottled", "not peeled", "never frozen". */
 const denied: Rule = {
   code: 'denied',
@@ -261,10 +237,7 @@ const denied: Rule = {
     if (known) return { read: end + 1 - at, words: known };
     const isSimple =
       what && (isForm(what) || isHarmless(what) || isOf(what, 'changed')) && !what.food;
-    if (
-      !isSimple ||
-      /^(?:instead|rather|except|exclud|omit|neither|nor)/.test(pieces[at]?.words[0] ?? '')
-    )
+    if (!isSimple || isLink(pieces[at], 'replacing'))
       return otherFood(what, context) ? fault('negated', end + 1 - at) : fault('negated');
     return dropped(end + 1 - at);
   },
@@ -274,7 +247,7 @@ const denied: Rule = {
 const cut: Rule = {
   code: 'cut',
   read: (pieces, at) => {
-    const isInto = /^(?:in|into|to)$/.test(wordAt(pieces, at));
+    const isInto = isLink(pieces[at], 'into');
     if (!isInto && !numberPiece(pieces[at])) return undefined;
     const start = isInto ? at + 1 : at;
     const end = runOf(
@@ -295,13 +268,9 @@ const cut: Rule = {
 const duration: Rule = {
   code: 'duration',
   read: (pieces, at) => {
-    const start = runOf(pieces, at, (piece) =>
-      /^(?:for|about|at least|in)$/.test(piece.words.join(' ')),
-    );
+    const start = runOf(pieces, at, (piece) => isLink(piece, 'lasting'));
     if (!numberPiece(pieces[start])) return undefined;
-    const numbers = runOf(pieces, start, numberPiece, (piece) =>
-      /^(?:to|or|and)$/.test(piece.words.join(' ')),
-    );
+    const numbers = runOf(pieces, start, numberPiece, (piece) => isLink(piece, 'range'));
     const end = runOf(pieces, numbers, are('time'));
     return end > numbers ? dropped(end - at) : undefined;
   },
@@ -311,7 +280,7 @@ const duration: Rule = {
 const purpose: Rule = {
   code: 'purpose',
   read: (pieces, at) => {
-    if (!/^(?:for|to|as)$/.test(wordAt(pieces, at))) return undefined;
+    if (!isLink(pieces[at], 'purpose')) return undefined;
     const end = runOf(pieces, at + 1, are('purpose', 'article', 'manner', 'connector', 'remark'));
     return end > at + 1 &&
       end === pieces.length &&
@@ -325,16 +294,14 @@ const purpose: Rule = {
 const inLiquid: Rule = {
   code: 'in-liquid',
   read: (pieces, at, { all }) => {
-    if (!/^(?:in|with)$/.test(wordAt(pieces, at))) return undefined;
+    if (!isLink(pieces[at], 'tinnedIn')) return undefined;
     const start = runOf(pieces, at + 1, are('article', 'quality'));
     const liquid = pieces[start];
-    if (!liquid || !isOf(liquid, 'liquid') || liquid.words.join(' ') === 'jelly') return undefined;
-    const after = runOf(pieces, start + 1, are('liquid', 'connector', 'article'));
-    const rest = runOf(pieces, after, (piece) => piece.words.join(' ') === 'or');
-    if (all.has('drained') && !all.has('not') && !all.has('undrained')) return dropped(rest - at);
-    return /juice$/.test(liquid.words.join(' '))
-      ? dropped(after - at)
-      : fault('in-liquid', after - at);
+    if (!isOf(liquid, 'liquid')) return undefined;
+    const after = runOf(pieces, start, are('liquid', 'connector', 'article'));
+    const isPouredOff = all.has('drained') && !all.has('not');
+    const isOwn = liquid?.words.at(-1) === 'juice';
+    return isPouredOff || isOwn ? dropped(after - at) : fault('in-liquid', after - at);
   },
 };
 
@@ -342,7 +309,7 @@ const inLiquid: Rule = {
 const origin: Rule = {
   code: 'origin',
   read: (pieces, at) => {
-    if (!/^(?:from|in|out of|off)$/.test(wordAt(pieces, at))) return undefined;
+    if (!isLink(pieces[at], 'comingFrom')) return undefined;
     const start = runOf(pieces, at + 1, are('article', 'quality'));
     return isOf(pieces[start], 'origin') ? dropped(start + 1 - at) : undefined;
   },
@@ -352,17 +319,14 @@ const origin: Rule = {
 const reference: Rule = {
   code: 'reference',
   read: (pieces, at) =>
-    /^(?:see )?(?:notes?|tips?|step|page|photo|no)$/.test(wordAt(pieces, at)) &&
-    numberPiece(pieces[at + 1])
-      ? dropped(2)
-      : undefined,
+    isLink(pieces[at], 'reference') && numberPiece(pieces[at + 1]) ? dropped(2) : undefined,
 };
 
 /** "juice from about 3 lemons": the food itself, counted before its juice was. */
 const fromItself: Rule = {
   code: 'from-itself',
   read: (pieces, at, context) => {
-    if (wordAt(pieces, at) !== 'from') return undefined;
+    if (!isLink(pieces[at], 'from')) return undefined;
     const isItself = (piece: Piece): boolean =>
       ownFood(piece, context) ||
       (piece.food !== undefined && context.pressedFrom.has(piece.food.ingredient));
@@ -370,7 +334,7 @@ const fromItself: Rule = {
       pieces,
       at + 1,
       numberPiece,
-      (piece) => isItself(piece) || UNIT_WORDS.has(piece.words.join(' ')),
+      (piece) => isItself(piece) || isWeightOrVolume(piece.words),
       are('article', 'size', 'quality', 'packaging'),
     );
     return pieces.slice(at + 1, end).some((piece) => isItself(piece) || numberPiece(piece)) &&
@@ -379,25 +343,10 @@ const fromItself: Rule = {
       : undefined;
   },
 };
-const UNIT_WORDS = new Set([
-  'kg',
-  'g',
-  'lb',
-  'lbs',
-  'pounds',
-  'pound',
-  'oz',
-  'ml',
-  'l',
-  'cups',
-  'cup',
-  'pint',
-  'pints',
-  'quart',
-  'quarts',
-  'kilo',
-  'kilos',
-]);
+const isWeightOrVolume = (words: readonly string[]): boolean => {
+  const kind = findUnit(words.join(' '))?.kind;
+  return kind === 'mass' || kind === 'volume';
+};
 
 /** "such as Bramley or Granny Smith": names of kinds, to the end of the segment. */
 const exampleKinds: Rule = {
@@ -409,7 +358,7 @@ const exampleKinds: Rule = {
       at + 1,
       (piece) =>
         ownFood(piece, context) ||
-        isHarmless(piece) ||
+        (isHarmless(piece) && !isOf(piece, 'made', 'changed')) ||
         isForm(piece) ||
         piece.words.every((word) => context.isOfName(word) || context.capitals.has(word)),
       are('connector', 'alternative', 'example'),
@@ -421,16 +370,14 @@ const exampleKinds: Rule = {
 /** What is made of the food, named behind it: "strawberry jam", "plum sauce". */
 const madeOfIt: Rule = {
   code: 'made-of-it',
-  read: (pieces, at, { span, ingredient }) =>
-    span !== undefined &&
-    (pieces[at]?.from ?? 0) >= span.to &&
+  read: (pieces, at, context) =>
+    context.span !== undefined &&
+    (pieces[at]?.from ?? 0) >= context.span.to &&
     isOf(pieces[at], 'made') &&
-    !isDryName(pieces[at], ingredient)
+    !isDryGoods(pieces[at], context)
       ? fault('changed')
       : undefined,
 };
-const isDryName = (piece: Piece | undefined, ingredient: Ingredient): boolean =>
-  isOf(piece, 'dry-goods') && !isProduce(ingredient);
 
 const food: Rule = {
   code: 'food',
@@ -466,7 +413,8 @@ const either: Rule = {
     if (!after) return at > 0 ? fault('alternative') : undefined;
     if (ownFood(after, context)) return { read: 1 };
     const isSame = (piece: Piece): boolean => isHarmless(piece) && !piece.food && !isForm(piece);
-    const isOneOf = (words: readonly string[]): boolean => words.some((word) => KINDS.has(word));
+    const isOneOf = (words: readonly string[]): boolean =>
+      words.some((word) => ROW_WORDS.has(word));
     if (
       isSame(after) &&
       (!before || isSame(before)) &&
@@ -478,21 +426,6 @@ const either: Rule = {
     return fault('alternative', next + 1 - at);
   },
 };
-/** Words that choose between two rows: fresh or bottled lemon juice. */
-const KINDS = new Set([
-  'fresh',
-  'freshly',
-  'bottled',
-  'dried',
-  'dry',
-  'white',
-  'red',
-  'black',
-  'sweet',
-  'sour',
-  'tart',
-]);
-
 /** A name that begins with "or", "and" or "with" goes on from something that was not read. */
 const loose: Rule = {
   code: 'loose',
@@ -590,40 +523,10 @@ const RULES: readonly Rule[] = [
   number,
 ];
 
-const SLIP_LETTERS = 5;
-/** Words of preparation that are long enough to be known with a slip: "choped", "peled". */
-const SLIPPED = [
-  'chopped',
-  'peeled',
-  'sliced',
-  'crushed',
-  'washed',
-  'hulled',
-  'pitted',
-  'stoned',
-  'grated',
-  'mashed',
-  'trimmed',
-  'halved',
-  'quartered',
-  'diced',
-  'finely',
-  'roughly',
-  'frozen',
-  'thinly',
-  'strained',
-  'unsalted',
-  'granulated',
-  'squeezed',
-  'medium',
-  'large',
-  'small',
-  'optional',
-];
 const isSlip = (word: string): boolean =>
-  word.length >= SLIP_LETTERS &&
+  word.length >= LEAST_TYPO_LETTERS &&
   entryOf([word]) === undefined &&
-  SLIPPED.some((known) => known[0] === word[0] && slipsBetween(word, known, 1) <= 1);
+  KNOWN_WITH_A_SLIP.some((known) => known[0] === word[0] && slipsBetween(word, known, 1) <= 1);
 
 /**
  * Reads the words around a food, or of a remark on it: every one must belong to a phrase whose
@@ -661,14 +564,19 @@ export function readAround(words: readonly string[], context: Context): AroundRe
 
 /** The pieces of a segment, the food's name as one. */
 function piecesWith(words: readonly string[], { span }: Context): readonly Piece[] {
-  if (!span) return piecesOf(words);
+  const pieces = piecesOf(words);
+  if (!span || pieces.some((piece) => isName(piece, span))) return pieces;
+  // A slip in the name is no phrase of the tables.
   const { from, to, food } = span;
   return [
-    ...piecesOf(words, 0, from),
+    ...piecesBetween(words, 0, from),
     { from, to, words: words.slice(from, to), food },
-    ...piecesOf(words, to),
+    ...piecesBetween(words, to, words.length),
   ];
 }
+
+const isName = ({ from, to, food }: Piece, span: NonNullable<Context['span']>): boolean =>
+  food !== undefined && from === span.from && to === span.to;
 
 function firstStep(pieces: readonly Piece[], at: number, context: Context): Step | Fault {
   for (const rule of RULES) {

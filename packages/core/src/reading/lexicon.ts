@@ -66,9 +66,13 @@ export const longestPhrase = (): number => inLexicon().longest;
 
 /** What these words stand for together, or undefined. */
 export const meaningOf = (words: readonly string[]): Meaning | undefined =>
-  inLexicon().meanings.get(keyOf(words));
+  meaningByKey(keyOf(words));
 
-const LEAST_TYPO_LETTERS = 5;
+/** The same by the words' stems, joined. */
+export const meaningByKey = (key: string): Meaning | undefined => inLexicon().meanings.get(key);
+
+/** A shorter word is what it says: "star plums" are no slip in "sugar plums". A guess. */
+export const LEAST_TYPO_LETTERS = 5;
 const LETTERS_FOR_TWO_SLIPS = 7;
 
 /** Letters added, left out, changed or swapped between two words; more than `most` is `most + 1`. */

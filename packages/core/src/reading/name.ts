@@ -6,12 +6,13 @@ import {
   type Ingredient,
   type Ripeness,
 } from '../produce/index.js';
-import { meaningOf, misspelled, type Meaning } from './lexicon.js';
+import { LEAST_TYPO_LETTERS, meaningOf, misspelled, type Meaning } from './lexicon.js';
 import { readAround, type AroundProblemCode, type Context } from './around.js';
 import { FORM_WORDS, RIPENESS_WORDS, WASTE_FORMS } from './english/forms.js';
 import { HARMLESS } from './english/word-classes.js';
 import { entryOf, isNumber, piecesOf } from './phrases.js';
 import { readAmount } from '../quantity/index.js';
+import { isUsualStrength, strengthsIn } from './strength.js';
 import { wordsOf } from './words.js';
 
 /** An ingredient as it was named, with all that the words around it say. */
@@ -116,7 +117,6 @@ function misspeltIn(words: readonly string[]): Span | undefined {
 interface Segment {
   readonly raw: string;
   readonly words: readonly string[];
-  readonly isBracket: boolean;
   /** After a slash, which offers a choice. */
   readonly isAfterSlash: boolean;
 }
@@ -132,13 +132,13 @@ interface Parts {
 
 const MARKS = /([,;]|\s[-–—]+\s|:(?!\d)|[()[\]{}]|(?<!\d)\/|\/(?!\d)|[.!?](?:\s|$)|[*†•])/;
 
-function segmentsOf(text: string, isBracket: boolean): Segment[] {
+function segmentsOf(text: string): Segment[] {
   const pieces = text.split(MARKS);
   return pieces.flatMap((raw, i) => {
     const words = i % 2 === 0 ? wordsOf(raw) : [];
     return words.length === 0
       ? []
-      : [{ raw: raw.trim(), words, isBracket, isAfterSlash: pieces[i - 1] === '/' }];
+      : [{ raw: raw.trim(), words, isAfterSlash: pieces[i - 1] === '/' }];
   });
 }
 
@@ -148,7 +148,7 @@ function partsOf(text: string): Parts {
     asides.push(inside);
     return ' ';
   });
-  const segments = segmentsOf(open, false);
+  const segments = segmentsOf(open);
   const headAt = Math.max(
     segments.findIndex(({ words }) => foodsIn(words).length > 0 || !words.every(isKnownWord)),
     0,
@@ -156,9 +156,9 @@ function partsOf(text: string): Parts {
   const isShouted = text === text.toUpperCase();
   const capitals = isShouted ? [] : (text.match(/\b\p{Lu}[\p{L}’'-]+/gu) ?? []).flatMap(wordsOf);
   return {
-    head: segments[headAt] ?? { raw: '', words: [], isBracket: false, isAfterSlash: false },
+    head: segments[headAt] ?? { raw: '', words: [], isAfterSlash: false },
     before: segments.slice(0, headAt),
-    after: [...segments.slice(headAt + 1), ...asides.flatMap((aside) => segmentsOf(aside, true))],
+    after: [...segments.slice(headAt + 1), ...asides.flatMap(segmentsOf)],
     capitals: new Set(capitals),
   };
 }
@@ -195,14 +195,11 @@ function headOf(words: readonly string[], text: string): Head | UnreadName {
 const isHarmlessWord = (word: string): boolean =>
   [...(entryOf([word])?.classes ?? [])].some((name) => HARMLESS.has(name));
 
-/** "star plums" are no slip in "sugar plums": a short word is what it says. */
-const LEAST_SLIP_LETTERS = 5;
-
 /** A food with a slip in it; "vanila extract" too, whose second word alone is another food. */
 function slipIn(words: readonly string[], foods: readonly Span[]): Span | undefined {
   const inFoods = (i: number): boolean => foods.some(({ from, to }) => from <= i && i < to);
   const strange = words.findIndex((word, i) => !inFoods(i) && !isKnownWord(word));
-  if (strange === -1 || (words[strange]?.length ?? 0) < LEAST_SLIP_LETTERS) return undefined;
+  if (strange === -1 || (words[strange]?.length ?? 0) < LEAST_TYPO_LETTERS) return undefined;
   const span = misspeltIn(words);
   if (!span || strange < span.from || strange >= span.to) return undefined;
   return foods.every(({ from, to }) => from >= span.from && to <= span.to) ? span : undefined;
@@ -443,42 +440,6 @@ function amountIn({ raw }: Segment, context: Context): RemarkAmount | undefined 
   const is = isEach ? 'each' : (MEANT[word.toLowerCase()] ?? 'same');
   return { written, is, ...(form && { form }) };
 }
-
-/** A share that is printed on what one buys: "5 % acidity", "70 % cocoa". */
-interface Strength {
-  readonly percent: number;
-  readonly written: string;
-}
-
-const STRENGTH =
-  /\(?\b(\d{1,3}(?:[.,]\d+)?)\s*(?:%|per ?cent)\s*(acidity|acetic acid|acid|abv|alcohol|vol\.?|proof|fat|cocoa|cacao|solids|strength|pure|fruit)?\)?/gi;
-
-function strengthsIn(text: string): { rest: string; found: readonly Strength[] } {
-  const found: Strength[] = [];
-  const rest = text.replace(STRENGTH, (written: string, percent: string) => {
-    found.push({ percent: Number(percent.replace(',', '.')), written });
-    return ' ';
-  });
-  return { rest, found };
-}
-
-/** The strengths that the row of an ingredient stands for, per cent. Common practice. */
-const USUAL_STRENGTH: readonly {
-  readonly of: (ingredient: Ingredient) => boolean;
-  readonly least: number;
-  readonly most: number;
-}[] = [
-  { of: ({ id }) => id.endsWith('vinegar'), least: 4, most: 7 },
-  { of: ({ id }) => id === 'liqueur', least: 10, most: 60 },
-  { of: ({ id }) => id === 'wine' || id === 'beer', least: 3, most: 22 },
-  { of: ({ id }) => id === 'milk' || id === 'butter', least: 0, most: 90 },
-  { of: ({ id }) => id === 'baking-chips' || id.includes('chocolate'), least: 20, most: 100 },
-];
-const isUsualStrength = (ingredient: Ingredient, { percent }: Strength): boolean =>
-  percent === 100 ||
-  USUAL_STRENGTH.some(
-    ({ of, least, most }) => of(ingredient) && percent >= least && percent <= most,
-  );
 
 const named = (
   { ingredient, variety }: Meaning,

@@ -2,7 +2,7 @@ import type { Form, Ripeness } from '../produce/index.js';
 import { FORM_WORDS, RIPENESS_WORDS } from './english/forms.js';
 import { PARTS, type PartWord } from './english/parts.js';
 import { WORD_CLASSES, type WordClass } from './english/word-classes.js';
-import { longestPhrase, meaningOf, type Meaning } from './lexicon.js';
+import { longestPhrase, meaningByKey, type Meaning } from './lexicon.js';
 import { stem, wordsOf } from './words.js';
 
 /** All that a phrase may be, other than a food. */
@@ -87,14 +87,29 @@ export const isNumber = (word: string): boolean => /^\d/.test(word);
  * A text as phrases, the longest first, so that "no added sugar" is no sugar and "stem ginger" no
  * stem. Words that are in no table stand alone.
  */
-export function piecesOf(words: readonly string[], from = 0, to = words.length): Piece[] {
+export function piecesOf(words: readonly string[]): readonly Piece[] {
+  const known = cut.get(words);
+  if (known) return known;
+  const pieces = piecesBetween(words, 0, words.length);
+  cut.set(words, pieces);
+  return pieces;
+}
+/** A stretch of a line is asked for its foods, for what it says and for its form. */
+const cut = new WeakMap<readonly string[], readonly Piece[]>();
+
+/** The phrases of the words from one place up to, and without, another. */
+export function piecesBetween(words: readonly string[], from: number, to: number): Piece[] {
   const longest = Math.max(longestPhrase(), inIndex().longest);
+  const stems = words.map(stem);
   const known: Piece[] = [];
-  for (let start = from; start < to; start++)
+  for (let start = from; start < to; start++) {
+    let key = '';
     for (let end = start + 1; end <= Math.min(start + longest, to); end++) {
-      const piece = pieceAt(words, start, end);
+      key += stems[end - 1] ?? '';
+      const piece = pieceAt(words, start, end, meaningByKey(key));
       if (piece) known.push(piece);
     }
+  }
   known.sort((a, b) => b.words.length - a.words.length || lettersIn(b) - lettersIn(a));
   const pieceAtWord = new Array<Piece | undefined>(to);
   for (const piece of known)
@@ -114,9 +129,14 @@ const anyOf = (taken: readonly (Piece | undefined)[], { from, to }: Piece): bool
   return false;
 };
 
-function pieceAt(words: readonly string[], from: number, to: number): Piece | undefined {
+function pieceAt(
+  words: readonly string[],
+  from: number,
+  to: number,
+  food: Meaning | undefined,
+): Piece | undefined {
+  if (!food && to - from > inIndex().longest) return undefined;
   const phrase = words.slice(from, to);
-  const food = meaningOf(phrase);
   // Many oranges are no colour: what is a food too must stand as the table has it.
   const entry = food ? exactEntryOf(phrase) : entryOf(phrase);
   if (!food && !entry) return undefined;

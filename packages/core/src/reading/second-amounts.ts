@@ -1,6 +1,7 @@
 import { massOf, type Form, type Ingredient } from '../produce/index.js';
 import {
   readAmount,
+  trust,
   type Amount,
   type Decimal,
   type OtherAmount,
@@ -57,30 +58,22 @@ export function settledAmount(stated: StatedAmounts): SettledAmount {
         : [];
     }),
   ];
-  const odd = again.find((other) => !agrees(stated.amount, other, stated));
+  const odd = again.find((other) => !agrees(amount, other, stated));
   if (odd) return { ok: false, written: odd.written };
-  const said = stated.others.map(({ written }) => written);
   const better = again.find((other) => isBetter(other, changed.amount));
-  return better
-    ? { ok: true, amount: whole(better, changed.amount), alsoStated: said }
-    : { ok: true, amount: changed.amount, alsoStated: said };
+  return {
+    ok: true,
+    amount: better ? ofAll(better, changed.amount) : changed.amount,
+    alsoStated: stated.others.map(({ written }) => written),
+  };
 }
 
-/** A weight says more than a measure, a measure more than a count or a pack. */
-const WORTH: Readonly<Record<Amount['unit']['kind'], number>> = {
-  mass: 3,
-  volume: 2,
-  piece: 1,
-  pack: 1,
-  part: 1,
-  pinch: 1,
-};
 const isBetter = ({ amount, is }: Again, first: Amount): boolean =>
-  is !== 'as-bought' && WORTH[amount.unit.kind] > WORTH[first.unit.kind];
-const whole = ({ amount, is }: Again, first: Amount): Amount =>
+  is !== 'as-bought' && trust(amount) > trust(first);
+const ofAll = ({ amount, is }: Again, first: Amount): Amount =>
   is === 'each' ? { ...amount, value: amount.value * first.value } : amount;
 
-/** So much nearer to what a piece weighs one meaning must be than the other, as a factor. */
+/** So much nearer to what a piece weighs one meaning must be than the other, as a factor. A guess. */
 const CLEARLY_NEARER = 1.35;
 
 /**

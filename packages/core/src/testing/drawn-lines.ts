@@ -117,7 +117,9 @@ const ML: Readonly<
   uk: { cup: 250, tbsp: 15, tsp: 5, pint: 568.261, floz: 28.413 },
   australian: { cup: 250, tbsp: 20, tsp: 5, pint: 568.261, floz: 28.413 },
 };
+/** International avoirdupois pound: NIST Handbook 44. */
 const POUND_G = 453.592;
+/** Shares. A cup is filled as a hand fills it, a piece is as it grew; common practice, no source. */
 const CUP_TOLERANCE = 0.16;
 const PIECE_TOLERANCE = 0.2;
 

@@ -72,7 +72,7 @@ export const WORD_CLASSES: Readonly<Record<WordClass, readonly string[]>> = {
     pasteurised, pasteurized, unpasteurised, unpasteurized, unstrained, unfiltered, filtered, clear, cloudy, clean tasting, undiluted
     fine cut, coarse cut, thick cut, thin cut, unopened, bottled, shop squeezed
     loose, assorted, different, favourite, favorite, brand, kind, kinds, type, types, variety, varieties, sort, sorts
-    premium, finest, select, prime, first grade, jam making, jam, preserving, mellow, rich, crunchy
+    premium, finest, select, prime, first grade, jam making, mellow, rich, crunchy
   `),
   size: phrases(`
     large, medium, small, big, little, tiny, mini, baby, giant, jumbo, huge, average, medium sized, large sized, small sized, good sized, sized, size
@@ -95,7 +95,7 @@ export const WORD_CLASSES: Readonly<Record<WordClass, readonly string[]>> = {
   manner: phrases(`
     finely, roughly, coarsely, thinly, thickly, lightly, well, very, quite, really, just, only, firmly, loosely, tightly, evenly, carefully, thoroughly, gently, partially, partly, slightly
     freshly, fine, coarse, thin, thick, rough, small, lengthwise, lengthways, crosswise, crossways, diagonally, into, extra, fairly, rather, nice and, then, first, again, by hand, hand, still, all, too, also, both, almost
-    crosswise, horizontally, vertically, widthwise, across
+    horizontally, vertically, widthwise, across
   `),
   article: phrases(`
     a, an, the, of, my, your, our, their, its, his, her, some, any, each, every, these, those, this, that, about, approximately, approx, around, roughly, circa, ca, say, more, is, are, be, it, them, they, other, such
@@ -117,7 +117,7 @@ export const WORD_CLASSES: Readonly<Record<WordClass, readonly string[]>> = {
     weighed after peeling, weighed after peeling and coring, weighed after pitting, weighed after stoning, weighed after hulling, weighed before peeling, weighed before pitting, weighed before stoning, measured after chopping, measured after crushing
     after peeling, after peeling and coring, after pitting, after stoning, after hulling, after trimming, after straining, when prepared, once prepared, when chopped, when crushed
     from the garden, from the market, from the shop, from the store, from the freezer, from the hedge, from the hedgerow, from your garden, from my garden, from a bag, from a bottle, from a jar, from a tin, from a can, from a packet, from store
-    overnight, for best results, ideally, preferably, more or less, day old, a day old, at least, at most, no more than, up to, not packed, set aside, kept whole, keep whole, left whole, in advance, straight from the fridge, out of the fridge
+    overnight, for best results, ideally, preferably, day old, a day old, at least, at most, no more than, up to, not packed, set aside, kept whole, keep whole, left whole, in advance, straight from the fridge, out of the fridge
     keep, thanks, yum, such as you have, whatever you have, do not substitute, no substitutes, important
   `),
   'dry-goods': phrases(`
