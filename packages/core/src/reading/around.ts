@@ -116,7 +116,7 @@ const are =
     isOf(piece, ...classes);
 
 const isLink = (piece: Piece | undefined, link: Link): boolean =>
-  piece !== undefined && LINKS[link].has(piece.words.join(' '));
+  piece !== undefined && LINKS[link].has(piece.text);
 
 const isPart = (piece: Piece): boolean => piece.entry?.part !== undefined;
 /** A run of parts: "seeds and pith", "the stalks, leaves". */
@@ -233,7 +233,7 @@ const denied: Rule = {
       .slice(at + 1, end + 1)
       .flatMap(({ words }) => words)
       .join(' ');
-    const known = DENIED[phrase] ?? DENIED[what?.words.join(' ') ?? ''];
+    const known = DENIED[phrase] ?? DENIED[what?.text ?? ''];
     if (known) return { read: end + 1 - at, words: known };
     const isSimple =
       what && (isForm(what) || isHarmless(what) || isOf(what, 'changed')) && !what.food;
@@ -334,7 +334,7 @@ const fromItself: Rule = {
       pieces,
       at + 1,
       numberPiece,
-      (piece) => isItself(piece) || isWeightOrVolume(piece.words),
+      (piece) => isItself(piece) || isWeightOrVolume(piece.text),
       are('article', 'size', 'quality', 'packaging'),
     );
     return pieces.slice(at + 1, end).some((piece) => isItself(piece) || numberPiece(piece)) &&
@@ -343,8 +343,8 @@ const fromItself: Rule = {
       : undefined;
   },
 };
-const isWeightOrVolume = (words: readonly string[]): boolean => {
-  const kind = findUnit(words.join(' '))?.kind;
+const isWeightOrVolume = (text: string): boolean => {
+  const kind = findUnit(text)?.kind;
   return kind === 'mass' || kind === 'volume';
 };
 
@@ -398,7 +398,7 @@ const ofTheFood: Rule = {
     if (!piece) return undefined;
     if (isForm(piece)) return { read: 1 };
     if (!isHarmless(piece) && !isDryGoods(piece, context)) return undefined;
-    const isPhrase = piece.words.length > 1 && !/packed/.test(piece.words.join(' '));
+    const isPhrase = piece.words.length > 1 && !/packed/.test(piece.text);
     return isPhrase ? dropped(1) : { read: 1 };
   },
 };
@@ -570,7 +570,7 @@ function piecesWith(words: readonly string[], { span }: Context): readonly Piece
   const { from, to, food } = span;
   return [
     ...piecesBetween(words, 0, from),
-    { from, to, words: words.slice(from, to), food },
+    { from, to, words: words.slice(from, to), text: words.slice(from, to).join(' '), food },
     ...piecesBetween(words, to, words.length),
   ];
 }

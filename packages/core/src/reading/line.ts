@@ -128,10 +128,15 @@ const ZEST_AND_JUICE =
 /** "2:1" on a pack of jam sugar. */
 const PACK_RATIO =
   /\b([123])\s*(?:[:+]|to)\s*1\b(?=.*(?:sugar|zucker))|(?<=(?:sugar|zucker).*)\b([123])\s*(?:[:+]|to)\s*1\b/i;
+/** Most lines have none, and are not searched further. */
+const ANY_RATIO = /[123]\s*(?:[:+]|to)\s*1\b/i;
 const packRatio = (line: string): string | undefined => {
-  const found = PACK_RATIO.exec(line);
+  const found = ANY_RATIO.test(line) ? PACK_RATIO.exec(line) : null;
   return found?.[1] ?? found?.[2];
 };
+
+const withoutRatio = (line: string, ratio: string | undefined): string =>
+  ratio === undefined ? line : line.replace(PACK_RATIO, ' ');
 
 /** Letters of a line that are read; no ingredient takes more. */
 const LONGEST_LINE = 300;
@@ -307,7 +312,7 @@ const BAD_AMOUNTS: ReadonlySet<AmountProblemCode> = new Set([
 /** The usual line: the amount, then the name. */
 function amountFirst(line: string, habit: Decimal | WritingHabit): Reading | undefined {
   const ratio = packRatio(line);
-  const text = line.replace(PACK_RATIO, ' ').replace(/\s+,/g, ',').trim();
+  const text = withoutRatio(line, ratio).replace(/\s+,/g, ',').trim();
   const reading = readAmount(text, habit);
   if (!reading.ok) {
     return BAD_AMOUNTS.has(reading.code)
@@ -458,7 +463,7 @@ function partReading(
 /** The name, then the amount: "Sugar: 4 cups", "Water (1 cup)", "Strawberries 2 kg, hulled". */
 function amountLater(line: string, habit: Decimal | WritingHabit): Reading | undefined {
   const ratio = packRatio(line);
-  const text = line.replace(PACK_RATIO, ' ');
+  const text = withoutRatio(line, ratio);
   const starts = [
     ...text.matchAll(
       /(?<=[\s:(,–—-])(?:about\s+|approx\.?\s+)?[\d¼-¾⅐-⅞.]|(?<=[:(,–—-]\s*)(?:half|one|two|three|four|five|six|a|pinch|handful)\b/gi,

@@ -18,6 +18,8 @@ export interface Piece {
   readonly from: number;
   readonly to: number;
   readonly words: readonly string[];
+  /** The words with a blank between them. */
+  readonly text: string;
   readonly food?: Meaning;
   readonly entry?: Entry;
 }
@@ -110,18 +112,25 @@ export function piecesBetween(words: readonly string[], from: number, to: number
       if (piece) known.push(piece);
     }
   }
-  known.sort((a, b) => b.words.length - a.words.length || lettersIn(b) - lettersIn(a));
+  known.sort((a, b) => b.words.length - a.words.length || b.text.length - a.text.length);
   const pieceAtWord = new Array<Piece | undefined>(to);
   for (const piece of known)
     if (!anyOf(pieceAtWord, piece)) pieceAtWord.fill(piece, piece.from, piece.to);
   const pieces: Piece[] = [];
   for (let at = from; at < to;) {
-    const piece = pieceAtWord[at] ?? { from: at, to: at + 1, words: words.slice(at, at + 1) };
+    const piece = pieceAtWord[at] ?? unknownAt(words, at);
     pieces.push(piece);
     at = piece.to;
   }
   return pieces;
 }
+
+const unknownAt = (words: readonly string[], at: number): Piece => ({
+  from: at,
+  to: at + 1,
+  words: words.slice(at, at + 1),
+  text: words[at] ?? '',
+});
 
 /** Whether a word of this phrase belongs to a longer one. */
 const anyOf = (taken: readonly (Piece | undefined)[], { from, to }: Piece): boolean => {
@@ -140,10 +149,9 @@ function pieceAt(
   // Many oranges are no colour: what is a food too must stand as the table has it.
   const entry = food ? exactEntryOf(phrase) : entryOf(phrase);
   if (!food && !entry) return undefined;
-  return { from, to, words: phrase, ...(food && { food }), ...(entry && { entry }) };
+  const text = phrase.join(' ');
+  return { from, to, words: phrase, text, ...(food && { food }), ...(entry && { entry }) };
 }
-
-const lettersIn = ({ words }: Piece): number => words.join('').length;
 
 export const isOf = (piece: Piece | undefined, ...classes: readonly WordClass[]): boolean =>
   piece?.entry !== undefined && classes.some((name) => piece.entry?.classes.has(name));

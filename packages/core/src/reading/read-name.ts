@@ -12,15 +12,16 @@ export type NameReading =
     };
 
 /** What is wrong with a name, in words, by its code. */
-const WORDS: Readonly<Record<NameProblemCode, (unread: UnreadName) => string>> = {
+const WORDS: Readonly<
+  Record<NameProblemCode, (unread: UnreadName, guesses: readonly Ingredient[]) => string>
+> = {
   'no-ingredient': () => 'no ingredient; write a fruit, sugar, acid or water',
-  'unknown-ingredient': (unread) => {
-    const guesses = guessesOf(unread).map((guess) => `"${guess.id}"`);
+  'unknown-ingredient': ({ words }, guesses) => {
     const hint =
       guesses.length === 0
         ? 'write a fruit, sugar, acid or water'
-        : `did you mean ${guesses.join(' or ')}?`;
-    return `unknown ingredient "${unread.words}"; ${hint}`;
+        : `did you mean ${guesses.map(({ id }) => `"${id}"`).join(' or ')}?`;
+    return `unknown ingredient "${words}"; ${hint}`;
   },
   'two-ingredients': ({ text, foods }) =>
     `"${text}" names ${namesOf(foods)}; write a line for each`,
@@ -50,12 +51,8 @@ function guessesOf({ text, words }: UnreadName): readonly Ingredient[] {
 /** What is wrong with a name, in words, and the known names nearest to it. */
 export function explained(unread: UnreadName): NameReading & { ok: false } {
   const { code, foods } = unread;
-  return {
-    ok: false,
-    code,
-    message: WORDS[code](unread),
-    guesses: code === 'unknown-ingredient' ? guessesOf(unread) : foods,
-  };
+  const guesses = code === 'unknown-ingredient' ? guessesOf(unread) : foods;
+  return { ok: false, code, message: WORDS[code](unread, guesses), guesses };
 }
 
 /**
