@@ -117,3 +117,14 @@ test('an unknown name offers the nearest, and nonsense offers help', () => {
   });
   expect(readName('qqqqq')).toMatchObject({ ok: false, guesses: [] });
 });
+
+test('what may be meant is offered only where it can be', () => {
+  const offered = (text: string): string[] => {
+    const name = readName(text);
+    return name.ok ? [] : name.guesses.map(({ id }) => id);
+  };
+  expect(offered('peaches or bananas')).toEqual(['peach', 'banana']);
+  expect(offered('peach pits')).toEqual([]);
+  expect(offered('rhubarb leaves')).toEqual([]);
+  expect(offered('lemon juice, diluted')).toEqual([]);
+});

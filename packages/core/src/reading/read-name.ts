@@ -48,10 +48,14 @@ function guessesOf({ text, words }: UnreadName): readonly Ingredient[] {
   return like.length > 0 ? like : similarIngredients(text);
 }
 
+/** Foods to choose from where a line names several; peach pits are not to be taken for peaches. */
+const choicesOf = ({ code, foods }: UnreadName): readonly Ingredient[] =>
+  code === 'two-ingredients' || code === 'alternative' ? foods : [];
+
 /** What is wrong with a name, in words, and the known names nearest to it. */
 export function explained(unread: UnreadName): NameReading & { ok: false } {
-  const { code, foods } = unread;
-  const guesses = code === 'unknown-ingredient' ? guessesOf(unread) : foods;
+  const { code } = unread;
+  const guesses = code === 'unknown-ingredient' ? guessesOf(unread) : choicesOf(unread);
   return { ok: false, code, message: WORDS[code](unread, guesses), guesses };
 }
 
